@@ -1,0 +1,39 @@
+const swc = [
+  '@swc/jest',
+  {
+    jsc: {
+      parser: { syntax: 'typescript', tsx: true },
+      transform: { react: { runtime: 'automatic' } },
+      target: 'es2022',
+    },
+    module: { type: 'commonjs' },
+  },
+];
+
+const common = {
+  transform: { '^.+\\.(t|j)sx?$': swc },
+  // These packages ship ES modules only.
+  transformIgnorePatterns: ['/node_modules/(?!(ml-|is-any-array|cheminfo-types))'],
+  moduleNameMapper: {
+    '^server-only$': '<rootDir>/tests/support/empty.cjs',
+    '^@/(.*)$': '<rootDir>/src/$1',
+  },
+};
+
+/** Core, store and formats run in node; components run in jsdom. */
+export default {
+  projects: [
+    {
+      ...common,
+      displayName: 'node',
+      testEnvironment: 'node',
+      testMatch: ['<rootDir>/{src,cli,tests,bench}/**/*.test.ts'],
+    },
+    {
+      ...common,
+      displayName: 'components',
+      testEnvironment: 'jsdom',
+      testMatch: ['<rootDir>/src/**/*.test.tsx'],
+    },
+  ],
+};

@@ -1,0 +1,180 @@
+/**
+ * What the bench knows: every shot judged against the target, and the time model fitted to them.
+ * House heuristic where a threshold stands (model.md §3, order of judgement).
+ */
+import {
+  fromPumpSeconds,
+  pumpSeconds,
+  toPumpSeconds,
+  USUAL_FIRST_DRIP_S,
+} from '../extraction/clock';
+import { slopePrior } from '../grinder/dial';
+import { carriedShare, PURGE_TIMES_RETENTION } from '../grinder/retention';
+import { fitTimeModel, NOISE_SD, ODD_WEIGHT, type TimeModel } from '../grinder/timeModel';
+import type { Shot } from '../schema/shot';
+import { tasteDirection, type Direction } from '../taste/direction';
+import type { NextInput, ShotMark } from './types';
+
+/** Under this in the cup after this long, the shot has choked. */
+const CHOKED = { underG: 2, afterS: 20 } as const;
+/** All in the cup before this, it gushed. */
+const GUSHING_UNDER_S = 12;
+/** A carried-over share below this does not spoil a shot. */
+const UNPURGED_SHARE = 0.02;
+/** Two odd shots that agree within this many sd are not odd: they are news. */
+const CORROBORATED_SDS = 2.5;
+
+const PREP_SIGNS = ['spurt', 'oneSided', 'holes', 'coldMetal'] as const;
+export type PrepSign = (typeof PREP_SIGNS)[number];
+
+export interface Bench {
+  readonly input: NextInput;
+  readonly model: TimeModel;
+  readonly marks: readonly ShotMark[];
+  /** Delay between pump and first drip used to convert windows, s. */
+  readonly firstDripS: number;
+  /** The time window on the pump's clock. */
+  readonly pumpWindowS: readonly [number, number];
+  readonly restDays: number;
+  readonly dial: number;
+  readonly aimDoseG: number;
+}
+
+/** Fits and judges all shots of a dial-in. Needs at least a start dial or one shot. */
+export function readBench(input: NextInput): Bench {
+  const { target, grinder, shots } = input;
+  const firstDripS = usualFirstDrip(shots);
+  const drip = target.clock === 'firstDrip' ? firstDripS : 0;
+  const pumpWindowS = [target.timeS[0] + drip, target.timeS[1] + drip] as const;
+  const last = shots[shots.length - 1];
+  const startDial = target.startDial ?? shots[0]?.dial ?? (grinder.min + grinder.max) / 2;
+  const restDays = lastRestDays(shots);
+  const chokes = shots.map((shot) => isChoked(shot, target.yieldG));
+  const model = fitTimeModel({
+    shots: shots.map((shot, i) => ({
+      dial: shot.dial,
+      doseG: shot.doseG,
+      yieldG: shot.yieldG,
+      timeS: shot.byVolume ? null : toPumpSeconds(shot.timeS, shot.clock, shot.firstDripS),
+      purgeG: purgeOf(shot, grinder.retentionG),
+      restDays: shot.restDays ?? null,
+      choked: chokes[i]!,
+    })),
+    reference: {
+      dial: startDial,
+      doseG: target.doseG,
+      yieldG: target.yieldG,
+      restDays: shots.find((shot) => shot.restDays !== undefined)?.restDays ?? 0,
+    },
+    expectedTimeS: pumpSeconds((pumpWindowS[0] + pumpWindowS[1]) / 2),
+    slope: slopePrior(grinder),
+    retentionG: grinder.retentionG,
+  });
+  const marks = shots.map((_, i) => markOf(input, model, i, chokes[i]!));
+  return {
+    input,
+    model,
+    marks,
+    firstDripS,
+    pumpWindowS,
+    restDays,
+    dial: last?.dial ?? startDial,
+    aimDoseG: last?.aimDoseG ?? target.doseG,
+  };
+}
+
+function usualFirstDrip(shots: readonly Shot[]): number {
+  const noted = shots.flatMap((shot) => shot.firstDripS ?? []);
+  if (noted.length === 0) return USUAL_FIRST_DRIP_S;
+  return noted.reduce((sum, drip) => sum + drip, 0) / noted.length;
+}
+
+function lastRestDays(shots: readonly Shot[]): number {
+  return shots.reduce<number>((days, shot) => shot.restDays ?? days, 0);
+}
+
+/** Grams purged: the figure noted, else twice the retention for a tick. */
+export function purgeOf(shot: Shot, retentionG: number): number {
+  if (shot.purgeG !== undefined) return shot.purgeG;
+  return shot.purged ? PURGE_TIMES_RETENTION * retentionG : 0;
+}
+
+export function isChoked(shot: Shot, targetYieldG: number): boolean {
+  const stalled = shot.yieldG < CHOKED.underG && shot.timeS >= CHOKED.afterS;
+  return stalled || (shot.seen.includes('choke') && shot.yieldG < targetYieldG / 2);
+}
+
+/** Signs seen that say the preparation, not the recipe, made this shot. */
+export function prepSigns(shot: Shot): PrepSign[] {
+  return PREP_SIGNS.filter((sign) => shot.seen.includes(sign));
+}
+
+/** The taste direction of a shot, null when it was not tasted. */
+export function directionOf(shot: Shot, roastLevel: number): Direction | null {
+  return shot.taste ? tasteDirection(shot.taste, roastLevel) : null;
+}
+
+function markOf(
+  { target, grinder, shots }: NextInput,
+  model: TimeModel,
+  index: number,
+  choked: boolean,
+): ShotMark {
+  const shot = shots[index]!;
+  const previous = shots[index - 1];
+  const weight = model.weights[index]!;
+  const purgeG = purgeOf(shot, grinder.retentionG);
+  const moved = previous !== undefined && Math.abs(shot.dial - previous.dial) > 1e-9;
+  const carried = carriedShare({ retentionG: grinder.retentionG, doseG: shot.doseG, purgeG });
+  const unpurged =
+    moved &&
+    carried > UNPURGED_SHARE &&
+    purgeG < PURGE_TIMES_RETENTION * grinder.retentionG - 1e-9;
+  const odd = weight !== null && weight < ODD_WEIGHT && !corroborated(shots, index);
+  const onClock = timeOnClock(shot, target.clock);
+  const [low, high] = target.timeS;
+  const inTime = onClock !== null && onClock >= low && onClock <= high;
+  const inDose =
+    Math.abs(shot.doseG - (shot.aimDoseG ?? target.doseG)) <= target.doseToleranceG + 1e-9;
+  const inYield = Math.abs(shot.yieldG - target.yieldG) <= target.yieldToleranceG + 1e-9;
+  const rested =
+    target.openDay === undefined || shot.restDays === undefined || shot.restDays >= target.openDay;
+  const measured = inDose && inYield && !shot.byVolume && onClock !== null;
+  const valid =
+    measured && !odd && !unpurged && !choked && rested && prepSigns(shot).length === 0;
+  const tastesRight =
+    target.tasteFirst && directionOf(shot, target.roastLevel)?.verdict === 'right';
+  return {
+    weight,
+    odd,
+    unpurged,
+    choked,
+    gushing: !choked && shot.timeS < GUSHING_UNDER_S && shot.yieldG >= target.yieldG / 2,
+    inDose,
+    inYield,
+    timeOnTargetClockS: onClock,
+    inTime,
+    valid,
+    landed: valid && (inTime || tastesRight),
+  };
+}
+
+/** The shot's time on the target's clock; null when the first drip is needed and missing. */
+function timeOnClock(shot: Shot, clock: Shot['clock']): number | null {
+  if (shot.clock === clock) return shot.timeS;
+  const pump = toPumpSeconds(shot.timeS, shot.clock, shot.firstDripS);
+  if (pump === null || shot.firstDripS === undefined) return null;
+  return fromPumpSeconds(pump, clock, shot.firstDripS);
+}
+
+/** A neighbour at the same setting with the same time: the pair is believed, odd or not. */
+function corroborated(shots: readonly Shot[], index: number): boolean {
+  const shot = shots[index]!;
+  return [shots[index - 1], shots[index + 1]].some(
+    (other) =>
+      other !== undefined &&
+      Math.abs(other.dial - shot.dial) < 1e-9 &&
+      other.clock === shot.clock &&
+      Math.abs(Math.log(other.timeS / shot.timeS)) < CORROBORATED_SDS * NOISE_SD,
+  );
+}

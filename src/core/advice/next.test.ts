@@ -1,0 +1,190 @@
+import fc from 'fast-check';
+import { grinder, question, shot, target } from '../../../tests/support/coffee';
+import { expectSignificant } from '../../../tests/support/significant';
+import { SEEN } from '../vocabulary';
+import { doseChange } from './grind';
+import { nextMove } from './next';
+import { ADVICE_STATUSES } from './types';
+
+const codes = (advice: ReturnType<typeof nextMove>) => advice.reasons.map((r) => r.code);
+
+describe('worked (6): dose for 26.6 → 28 s at 18 g', () => {
+  it('is +.9474 g', () => {
+    expectSignificant(doseChange(18, Math.log(28 / 26.6), 1), 0.9474);
+  });
+});
+
+describe('order of judgement', () => {
+  it('asks for the first shot when there is none', () => {
+    expect(nextMove(question([]))).toMatchObject({ status: 'repeat', move: null, purgeG: 0 });
+  });
+
+  it('measures before it judges the time', () => {
+    const advice = nextMove(question([shot({ yieldG: 42, timeS: 20, doseG: 18.6 })]));
+    expect(advice.status).toBe('measure');
+    expect(advice.move).toBeNull();
+    expect(codes(advice)).toEqual(['doseOff', 'yieldOff']);
+    expect(advice.reasons[1]!.text).toMatch(/6\.0 g over.*stop earlier/);
+  });
+
+  it('never compares across clocks', () => {
+    const dripped = { clock: 'firstDrip', timeS: 21 } as const;
+    expect(codes(nextMove(question([shot(dripped)])))).toEqual(['noFirstDrip']);
+    const noted = nextMove(question([shot({ ...dripped, firstDripS: 7 })]));
+    expect(noted.status).toBe('repeat');
+    expect(noted.marks[0]!.timeOnTargetClockS).toBe(28);
+  });
+
+  it('sends a badly prepared shot back unchanged', () => {
+    const advice = nextMove(question([shot({ timeS: 18, seen: ['spurt', 'coldMetal'] })]));
+    expect(advice.status).toBe('prep');
+    expect(advice.hold).toEqual(['dial', 'doseG', 'yieldG', 'temperatureC']);
+    expect(advice.alternatives[0]!.words).toMatch(/^Believe the shot: finer/);
+  });
+
+  it('does not believe an unpurged move', () => {
+    const moved = shot({ dial: -3, timeS: 26, purged: false });
+    expect(codes(nextMove(question([shot({ timeS: 21.5 }), moved])))).toContain('unpurged');
+    const clean = { ...grinder, retentionG: 0 };
+    const kept = nextMove(question([shot({ timeS: 21.5 }), moved], { grinder: clean }));
+    expect(codes(kept)).not.toContain('unpurged');
+  });
+
+  it('does not believe an odd shot until its repeat agrees', () => {
+    const steady = [28.1, 27.6, 28.4].map((timeS) => shot({ timeS }));
+    expect(codes(nextMove(question([...steady, shot({ timeS: 19 })])))).toContain('odd');
+    const twice = nextMove(question([...steady, shot({ timeS: 19 }), shot({ timeS: 19.3 })]));
+    expect(codes(twice)).not.toContain('odd');
+  });
+
+  it('waits for a coffee that is too fresh', () => {
+    const fresh = question([shot({ restDays: 3 })], { target: target({ openDay: 6 }) });
+    expect(codes(nextMove(fresh))).toEqual(['tooFresh']);
+  });
+
+  it('grinds finer for a fast shot, with word, dial and purge', () => {
+    const advice = nextMove(question([shot({ timeS: 22 })]));
+    expect(advice.status).toBe('grind');
+    expect(advice.move!.words).toMatch(/^Finer, 0 → -[23]/);
+    expect(advice.purgeG).toBe(6);
+    expect(advice.expect.interval80[0]).toBeLessThan(28);
+    expect(advice.expect.interval80[1]).toBeGreaterThan(26);
+  });
+
+  it('knows which way is finer', () => {
+    const reversed = { ...grinder, finerIs: 'higher' } as const;
+    const advice = nextMove(question([shot({ timeS: 22 })], { grinder: reversed }));
+    expect(advice.move!.to).toBeGreaterThan(0);
+    expect(advice.move!.words).toMatch(/^Finer/);
+  });
+
+  it('makes a large move coarser after a choke, with the caution', () => {
+    const advice = nextMove(question([shot({ timeS: 30, yieldG: 0.5, seen: ['choke'] })]));
+    expect(advice.status).toBe('grind');
+    expect(advice.move!.to).toBeGreaterThanOrEqual(4);
+    expect(advice.reasons[0]!.text).toMatch(/vent before you loosen/);
+  });
+
+  it('makes a large move finer after a gush', () => {
+    const advice = nextMove(question([shot({ timeS: 9, yieldG: 40, seen: ['gush'] })]));
+    expect(advice.move!.to).toBeLessThanOrEqual(-5);
+  });
+
+  it('trims the dose with the step when steps are too coarse, as one move', () => {
+    const coarse = { ...grinder, umPerStep: 40, min: 0, max: 30 };
+    const shots = [shot({ dial: 10, timeS: 25.2 }), shot({ dial: 10, timeS: 25.2 })];
+    const advice = nextMove(
+      question(shots, { grinder: coarse, target: target({ startDial: 10 }) }),
+    );
+    const trimG = advice.move!.doseTrim?.to ?? advice.move!.to;
+    expect(trimG).toBeGreaterThan(18);
+    expect(trimG).toBeLessThanOrEqual(19);
+    expect(advice.hold).not.toContain('doseG');
+  });
+
+  it('turns to the dose only where the dial ends', () => {
+    const ended = { ...grinder, min: 0, max: 20 };
+    const advice = nextMove(question([shot({ dial: 0, timeS: 20 })], { grinder: ended }));
+    expect(advice.status).toBe('dose');
+    expect(advice.move).toMatchObject({ variable: 'doseG', from: 18, to: 19 });
+  });
+
+  it('lets taste speak once the time is right', () => {
+    const sour = { sharpness: 8, body: 3, bitterness: 1 };
+    const advice = nextMove(question([shot({ taste: sour })]));
+    expect(advice.status).toBe('taste');
+    expect(advice.move!.variable).toBe('yieldG');
+    expect(advice.move!.to).toBeGreaterThan(36);
+    expect(nextMove(question([shot({ timeS: 22, taste: sour })])).status).toBe('grind');
+  });
+
+  it('tastes first where the house does', () => {
+    const house = { target: target({ tasteFirst: true }) };
+    expect(nextMove(question([shot({ timeS: 20 })], house))).toMatchObject({
+      status: 'taste',
+      move: null,
+    });
+    const good = shot({ timeS: 20, taste: { sweetness: 8, sharpness: 2, bitterness: 2 } });
+    expect(nextMove(question([good], house)).status).toBe('repeat');
+  });
+
+  it('repeats a hit, and confirms two in a row', () => {
+    expect(nextMove(question([shot()])).status).toBe('repeat');
+    expect(nextMove(question([shot(), shot({ timeS: 27 })])).status).toBe('confirmed');
+  });
+
+  it('does not confirm across settings or over a bad shot', () => {
+    const dials = [shot({ timeS: 27 }), shot({ dial: -1, timeS: 29, purged: true })];
+    expect(nextMove(question(dials)).status).not.toBe('confirmed');
+    const between = [shot(), shot({ seen: ['spurt'] }), shot()];
+    expect(nextMove(question(between)).status).toBe('repeat');
+    const warmer = [shot({ temperatureC: 93 }), shot({ temperatureC: 94 })];
+    expect(nextMove(question(warmer)).status).toBe('repeat');
+  });
+});
+
+describe('advice: properties', () => {
+  const anyShot = fc.record({
+    dial: fc.integer({ min: -10, max: 10 }),
+    doseG: fc.double({ min: 3, max: 40, noNaN: true }),
+    yieldG: fc.double({ min: 0, max: 200, noNaN: true }),
+    timeS: fc.double({ min: 1, max: 180, noNaN: true }),
+    firstDripS: fc.option(fc.double({ min: 0, max: 1, noNaN: true }), { nil: undefined }),
+    clock: fc.constantFrom('pump' as const, 'firstDrip' as const),
+    purged: fc.boolean(),
+    seen: fc.subarray([...SEEN]),
+  });
+
+  it('always answers with one known status, at most one move, and a finite expectation', () => {
+    fc.assert(
+      fc.property(fc.array(anyShot, { maxLength: 12 }), (shots) => {
+        const advice = nextMove(question(shots));
+        expect(ADVICE_STATUSES).toContain(advice.status);
+        expect(advice.reasons.length).toBeGreaterThan(0);
+        expect(Number.isFinite(advice.expect.timeS)).toBe(true);
+        expect(advice.expect.landing).toBeGreaterThanOrEqual(0);
+        expect(advice.expect.landing).toBeLessThanOrEqual(1);
+        expect(advice.hold.length).toBeGreaterThanOrEqual(advice.move?.doseTrim ? 2 : 3);
+      }),
+    );
+  });
+
+  it('never leaves the dial or the basket', () => {
+    const short = { ...grinder, min: -5, max: 5 };
+    fc.assert(
+      fc.property(fc.array(anyShot, { maxLength: 8 }), (shots) => {
+        const inRange = shots.map((s) => ({ ...s, dial: Math.max(-5, Math.min(5, s.dial)) }));
+        const { move } = nextMove(question(inRange, { grinder: short }));
+        if (move?.variable === 'dial') {
+          expect(move.to).toBeGreaterThanOrEqual(-5);
+          expect(move.to).toBeLessThanOrEqual(5);
+        }
+        const doseG = move?.variable === 'doseG' ? move.to : move?.doseTrim?.to;
+        if (doseG !== undefined) {
+          expect(doseG).toBeGreaterThanOrEqual(16);
+          expect(doseG).toBeLessThanOrEqual(19);
+        }
+      }),
+    );
+  });
+});

@@ -1,0 +1,138 @@
+/**
+ * Ease of extraction, the scale on Read. 0 = medium washed ordinary coffee, + extracts more easily.
+ * Unit: one roast step's worth of ease. House heuristic throughout (model.md §1); each ± is a
+ * standard deviation and they add in squares, so the interval is honest only as far as the rules are.
+ */
+import { featuresOf, type Features, type ReleaseFacts } from '../coffee/features';
+import { VARIETY_LABELS, type VarietyClass } from '../vocabulary';
+
+/** Standard normal quantile at .9: an 80 % interval has this many sd on each side. */
+const Z_80 = 1.2815515655446004;
+
+/** What an unknown fact adds: its sd over the house's coffees. House heuristic. */
+const SPREAD_IF_MISSING = { roast: 0.7, process: 0.5, variety: 0.4, structure: 0.25 } as const;
+
+const VARIETY_PUSH: Record<VarietyClass, { amount: number; sd: number }> = {
+  ordinary: { amount: 0, sd: 0 },
+  landrace: { amount: -0.5, sd: 0.5 },
+  bigBean: { amount: 0.5, sd: 0.5 },
+  robusta: { amount: 0.2, sd: 0.5 },
+};
+
+export type EaseFactor = 'roast' | 'process' | 'variety' | 'density' | 'altitude';
+
+export interface EasePush {
+  readonly factor: EaseFactor;
+  readonly label: string;
+  readonly amount: number;
+  readonly sd: number;
+}
+
+export interface MissingFact {
+  readonly factor: 'roast' | 'process' | 'variety' | 'structure';
+  readonly label: string;
+  /** How much narrower the 80 % interval's half-width would be with this fact known. */
+  readonly narrowsBy: number;
+}
+
+export interface Ease {
+  readonly ease: number;
+  readonly interval80: readonly [number, number];
+  readonly pushes: readonly EasePush[];
+  readonly missing: readonly MissingFact[];
+}
+
+/** Ease of a release with the push of each known fact and what each missing one would narrow. */
+export function easeOf(release: ReleaseFacts): Ease {
+  const features = featuresOf(release);
+  const pushes = [
+    ...roastPush(features),
+    ...processPush(features),
+    ...varietyPushes(features),
+    ...structurePushes(features),
+  ];
+  const gaps = missingSpreads(features);
+  const knownVariance = pushes.reduce((sum, push) => sum + push.sd ** 2, 0);
+  const variance = gaps.reduce((sum, gap) => sum + gap.sd ** 2, knownVariance);
+  const ease = pushes.reduce((sum, push) => sum + push.amount, 0);
+  const half = Z_80 * Math.sqrt(variance);
+  const missing = gaps
+    .map(({ factor, label, sd }) => ({
+      factor,
+      label,
+      narrowsBy: half - Z_80 * Math.sqrt(Math.max(0, variance - sd ** 2)),
+    }))
+    .sort((a, b) => b.narrowsBy - a.narrowsBy);
+  return { ease, interval80: [ease - half, ease + half], pushes, missing };
+}
+
+function roastPush({ roastLevel }: Features): EasePush[] {
+  if (roastLevel === null) return [];
+  return [
+    { factor: 'roast', label: 'Roast', amount: roastLevel, sd: 0.15 * Math.abs(roastLevel) },
+  ];
+}
+
+function processPush({ intensity, processShare, missingShare }: Features): EasePush[] {
+  if (missingShare.process >= 1) return [];
+  const unlistedSd = 0.5 * 0.5 * (processShare.other ?? 0);
+  return [
+    {
+      factor: 'process',
+      label: 'Process',
+      amount: 0.5 * intensity,
+      sd: Math.hypot(0.25 * intensity, unlistedSd),
+    },
+  ];
+}
+
+function varietyPushes({ varietyShare }: Features): EasePush[] {
+  const classes = Object.entries(varietyShare) as [VarietyClass, number][];
+  return classes.map(([varietyClass, share]) => ({
+    factor: 'variety',
+    label: `Variety: ${VARIETY_LABELS[varietyClass].toLowerCase()}`,
+    amount: share * VARIETY_PUSH[varietyClass].amount,
+    sd: share * VARIETY_PUSH[varietyClass].sd,
+  }));
+}
+
+function structurePushes(features: Features): EasePush[] {
+  const pushes: EasePush[] = [];
+  if (features.densityShare > 0) {
+    pushes.push({
+      factor: 'density',
+      label: 'Green density',
+      amount: -0.2 * features.densityZ,
+      sd: 0.2 * features.densityShare,
+    });
+  }
+  if (features.altitudeShare > 0) {
+    pushes.push({
+      factor: 'altitude',
+      label: 'Altitude',
+      amount: -0.1 * features.altitudeZ,
+      sd: 0.15 * features.altitudeShare,
+    });
+  }
+  return pushes;
+}
+
+function missingSpreads({ roastLevel, missingShare }: Features) {
+  const gaps = [
+    { factor: 'roast', label: 'Roast level or ground colour', share: roastLevel === null ? 1 : 0 },
+    { factor: 'process', label: 'Process', share: missingShare.process },
+    { factor: 'variety', label: 'Variety class', share: missingShare.variety },
+    {
+      factor: 'structure',
+      label: 'Green density, or altitude',
+      share: missingShare.structure,
+    },
+  ] as const;
+  return gaps
+    .filter((gap) => gap.share > 0)
+    .map(({ factor, label, share }) => ({
+      factor,
+      label,
+      sd: share * SPREAD_IF_MISSING[factor],
+    }));
+}

@@ -1,0 +1,138 @@
+import fc from 'fast-check';
+import { expectSignificant } from '../../../tests/support/significant';
+import { pumpSeconds } from '../extraction/clock';
+import { carriedShare, chamberAfter, effectiveDial, purgeFor } from './retention';
+import { fitTimeModel, ODD_WEIGHT, type TimedShot, type TimeModelInput } from './timeModel';
+
+function timed(dial: number, timeS: number, changes: Partial<TimedShot> = {}): TimedShot {
+  return {
+    dial,
+    doseG: 18,
+    yieldG: 36,
+    timeS: pumpSeconds(timeS),
+    purgeG: 0,
+    restDays: null,
+    choked: false,
+    ...changes,
+  };
+}
+
+function fit(shots: readonly TimedShot[], changes: Partial<TimeModelInput> = {}) {
+  return fitTimeModel({
+    shots,
+    reference: { dial: 0, doseG: 18, yieldG: 36, restDays: 0 },
+    expectedTimeS: pumpSeconds(28),
+    slope: { mean: -0.1, sd: 0.04 },
+    retentionG: 3,
+    ...changes,
+  });
+}
+
+const idealDial = (model: ReturnType<typeof fit>) =>
+  (Math.log(28) - model.coefficients[0]) / model.coefficients[1];
+
+describe('worked (4): an unpurged move', () => {
+  const shots = [timed(0, 21.5), timed(-3, 26)];
+
+  it('carries .1663 of the dose over', () => {
+    expectSignificant(carriedShare({ retentionG: 3, doseG: 18, purgeG: 0 }), 0.1663);
+  });
+
+  it('reads the slope through the mixture', () => {
+    const model = fit(shots);
+    expectSignificant(model.coefficients[0], 3.067);
+    expectSignificant(model.coefficients[1], -0.08076);
+    expectSignificant(idealDial(model), -3.285);
+  });
+
+  it('would overshoot if it ignored retention', () => {
+    expectSignificant(idealDial(fit(shots, { retentionG: 0 })), -3.884);
+  });
+});
+
+describe('worked (5): a shot that does not fit', () => {
+  const shots = [28.1, 27.6, 19, 28.4].map((timeS) => timed(0, timeS));
+
+  it('is given a weight of .06567, and the rest say 27.82 s', () => {
+    const model = fit(shots);
+    expectSignificant(Math.exp(model.coefficients[0]), 27.82);
+    expectSignificant(model.weights[2]!, 0.06567);
+    expect(model.weights.map((w) => w! < ODD_WEIGHT)).toEqual([false, false, true, false]);
+  });
+
+  it('would pull a plain mean to 25.45 s', () => {
+    // The plain posterior mean: prior ln 28 ± .25 and noise .045, no weights.
+    const precision = { prior: 1 / 0.25 ** 2, shot: 1 / 0.045 ** 2 };
+    const sum = [28.1, 27.6, 19, 28.4].reduce((s, t) => s + Math.log(t), 0);
+    const plain =
+      (Math.log(28) * precision.prior + sum * precision.shot) /
+      (precision.prior + 4 * precision.shot);
+    expectSignificant(Math.exp(plain), 25.45);
+  });
+});
+
+describe('time model', () => {
+  it('narrows the prediction at the pulled setting with every like shot', () => {
+    const next = { dial: 0, doseG: 18, yieldG: 36, restDays: 0, purgeG: 0 };
+    const variances = [1, 2, 4, 8].map(
+      (n) => fit(Array.from({ length: n }, () => timed(0, 27))).predict(next).variance,
+    );
+    expect(variances).toEqual([...variances].sort((a, b) => b - a));
+    expect(variances[3]).toBeGreaterThan(0.045 ** 2);
+  });
+
+  it('takes a choked shot as far too slow without pretending to have timed it', () => {
+    const model = fit([timed(0, 30, { yieldG: 0.5, choked: true })]);
+    const next = { dial: 0, doseG: 18, yieldG: 36, restDays: 0, purgeG: 0 };
+    expect(model.weights).toEqual([null]);
+    expect(Math.exp(model.predict(next).lnTimeS)).toBeGreaterThan(40);
+  });
+
+  it('recovers a known grinder from clean shots', () => {
+    const truth = (dial: number) => Math.exp(3.2 - 0.07 * dial);
+    const shots = [0, -4, 3, -2, 1, -3].map((dial) => timed(dial, truth(dial), { purgeG: 60 }));
+    const [a, b] = fit(shots).coefficients;
+    expect(a).toBeCloseTo(3.2, 1);
+    expect(b).toBeCloseTo(-0.07, 2);
+  });
+
+  it('stays finite for anything a bench can produce', () => {
+    const anyShot = fc.record({
+      dial: fc.double({ min: -50, max: 50, noNaN: true }),
+      timeS: fc.double({ min: 1, max: 180, noNaN: true }),
+      doseG: fc.double({ min: 3, max: 40, noNaN: true }),
+      yieldG: fc.double({ min: 0, max: 200, noNaN: true }),
+      purgeG: fc.double({ min: 0, max: 40, noNaN: true }),
+      choked: fc.boolean(),
+    });
+    fc.assert(
+      fc.property(fc.array(anyShot, { maxLength: 20 }), (records) => {
+        const model = fit(records.map(({ dial, timeS, ...rest }) => timed(dial, timeS, rest)));
+        const { lnTimeS, variance } = model.predict({
+          dial: 2,
+          doseG: 18,
+          yieldG: 36,
+          restDays: 5,
+          purgeG: 6,
+        });
+        expect(Number.isFinite(lnTimeS)).toBe(true);
+        expect(variance).toBeGreaterThan(0);
+      }),
+    );
+  });
+});
+
+describe('retention', () => {
+  it('carries nothing in a grinder that keeps nothing', () => {
+    expect(carriedShare({ retentionG: 0, doseG: 18, purgeG: 0 })).toBe(0);
+    expect(purgeFor(0)).toBe(0);
+    expect(purgeFor(3)).toBe(6);
+  });
+
+  it('lies between the old and the new setting, nearer the new the more is purged', () => {
+    const at = (purgeG: number) => effectiveDial(-3, 0, { retentionG: 3, doseG: 18, purgeG });
+    expect(at(0)).toBeGreaterThan(-3);
+    expect(at(6)).toBeLessThan(at(0));
+    expect(chamberAfter(-3, 0, { retentionG: 3, doseG: 18, purgeG: 0 })).toBeCloseTo(-3, 1);
+  });
+});

@@ -1,0 +1,48 @@
+/**
+ * The range of every measured quantity, in one place: schemas, forms and the database agree on it.
+ * Ranges bound what an espresso bench can produce; they are not advice.
+ */
+export interface Limit {
+  readonly label: string;
+  readonly unit: string;
+  readonly min: number;
+  readonly max: number;
+}
+
+export const LIMITS = {
+  doseG: { label: 'Dose', unit: 'g', min: 3, max: 40 },
+  yieldG: { label: 'Yield', unit: 'g', min: 2, max: 200 },
+  /** A choked shot may leave almost nothing in the cup, and must still be recordable. */
+  shotYieldG: { label: 'Yield', unit: 'g', min: 0, max: 200 },
+  timeS: { label: 'Time', unit: 's', min: 1, max: 180 },
+  firstDripS: { label: 'First drip', unit: 's', min: 0, max: 120 },
+  temperatureC: { label: 'Temperature', unit: '°C', min: 60, max: 100 },
+  tdsPct: { label: 'TDS', unit: '%', min: 0, max: 30 },
+  pressureBar: { label: 'Pressure', unit: 'bar', min: 1, max: 15 },
+  dial: { label: 'Dial', unit: '', min: -1000, max: 10000 },
+  purgeG: { label: 'Purge', unit: 'g', min: 0, max: 40 },
+  restDays: { label: 'Rest days', unit: 'days', min: 0, max: 365 },
+  altitudeM: { label: 'Altitude', unit: 'm', min: 0, max: 3500 },
+  densityGPerL: { label: 'Green density', unit: 'g/L', min: 500, max: 900 },
+  colourGround: { label: 'Ground colour', unit: '', min: 0, max: 200 },
+  roastLevel: { label: 'Roast level', unit: '', min: -2, max: 2 },
+  ratedG: { label: 'Basket rating', unit: 'g', min: 5, max: 30 },
+  diameterMm: { label: 'Basket diameter', unit: 'mm', min: 35, max: 64 },
+  retentionG: { label: 'Retention', unit: 'g', min: 0, max: 20 },
+  stepSize: { label: 'Dial step', unit: '', min: 0.01, max: 100 },
+  umPerStep: { label: 'Burr travel per step', unit: 'µm', min: 0.5, max: 200 },
+  cup: { label: 'Score', unit: '', min: 0, max: 10 },
+  strength: { label: 'Strength', unit: '', min: -2, max: 2 },
+} as const satisfies Record<string, Limit>;
+
+export type LimitName = keyof typeof LIMITS;
+
+/** Longest text taken: names on a plate, remarks in a ledger. */
+export const TEXT_LIMITS = { name: 80, note: 40, remark: 500, words: 400 } as const;
+
+/** "3-40 g", for messages and hints. */
+export function rangeWords(name: LimitName): string {
+  const { min, max, unit } = LIMITS[name];
+  const separator = min < 0 ? ' to ' : '-';
+  return `${min}${separator}${max}${unit ? ` ${unit}` : ''}`;
+}

@@ -1,0 +1,42 @@
+/** What the models take of a release, as `kb` and the store give it. */
+import { z } from 'zod';
+import { PROCESSES, VARIETY_CLASSES } from '../vocabulary';
+import { oneOf, quantity } from './fields';
+
+const componentFacts = {
+  sharePct: z.number().positive().max(100).optional(),
+  process: oneOf('Process', PROCESSES).optional(),
+  varietyClass: oneOf('Variety class', VARIETY_CLASSES).optional(),
+  densityGPerL: quantity('densityGPerL').optional(),
+  altitudeM: quantity('altitudeM').optional(),
+};
+
+export const componentFactsSchema = z.strictObject(componentFacts);
+
+const SHARE_TOLERANCE_PCT = 0.1;
+
+export const releaseFactsSchema = z
+  .strictObject({
+    id: z.string().max(80).optional(),
+    roastLevel: quantity('roastLevel').optional(),
+    colourGround: quantity('colourGround').optional(),
+    colourMap: z
+      .array(z.strictObject({ colour: quantity('colourGround'), roastLevel: quantity('roastLevel') }))
+      .min(2)
+      .optional(),
+    restDays: quantity('restDays').optional(),
+    ...componentFacts,
+    components: z.array(componentFactsSchema).min(1).max(12).optional(),
+  })
+  .superRefine(({ components }, context) => {
+    if (!components) return;
+    const shares = components.map((part) => part.sharePct);
+    if (shares.every((share) => share === undefined)) return;
+    const total = shares.reduce<number>((sum, share) => sum + (share ?? 0), 0);
+    if (Math.abs(total - 100) > SHARE_TOLERANCE_PCT)
+      context.addIssue({
+        code: 'custom',
+        path: ['components'],
+        message: `The shares add up to ${total} %. Change them so that they make 100 %.`,
+      });
+  });

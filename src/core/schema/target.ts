@@ -1,0 +1,25 @@
+/** What a shot is judged against: the recipe on the bench with its tolerances. */
+import { z } from 'zod';
+import { recipeFields } from './recipe';
+import { quantity } from './fields';
+
+export const DEFAULT_TOLERANCE = { doseG: 0.2, yieldG: 1 } as const;
+
+export const targetSchema = z.strictObject({
+  doseG: recipeFields.doseG,
+  yieldG: recipeFields.yieldG,
+  timeS: recipeFields.timeS,
+  clock: recipeFields.clock,
+  temperatureC: recipeFields.temperatureC.optional(),
+  doseToleranceG: z.number().min(0.05).max(2).default(DEFAULT_TOLERANCE.doseG),
+  yieldToleranceG: z.number().min(0.1).max(10).default(DEFAULT_TOLERANCE.yieldG),
+  /** Dial at which the target's time is expected; the first shot's dial when absent. */
+  startDial: quantity('dial').optional(),
+  /** Taste decides before time does. */
+  tasteFirst: z.boolean().default(false),
+  /** First rest day on which a shot of this coffee is evidence. */
+  openDay: quantity('restDays').optional(),
+  roastLevel: quantity('roastLevel').default(0),
+});
+
+export type Target = z.output<typeof targetSchema>;

@@ -1,0 +1,73 @@
+/**
+ * From a release and a style to the row of the regression. Source: house heuristic (model.md §2).
+ */
+import type { Features } from '../coffee/features';
+import { PROCESS_LABELS, STYLE_LABELS, VARIETY_LABELS, type BrewStyle } from '../vocabulary';
+import { FACTORS, type AlteredStyle, type CrossedFactor, type Factor } from './priors';
+
+/** Rest days are centred on 14 and clipped, so that a forgotten bag does not extrapolate. */
+const REST_CENTRE_DAYS = 14;
+const REST_CLIP = [-2, 3] as const;
+
+/** Value of every factor for a release in a style, aligned with `FACTORS`. */
+export function designRow(features: Features, style: BrewStyle): number[] {
+  const roast = features.roastLevel ?? 0;
+  const crossed: Record<CrossedFactor, number> = {
+    light: Math.max(0, -roast),
+    dark: Math.max(0, roast),
+    intensity: features.intensity,
+  };
+  const restWeeks =
+    features.restDays === null ? 0 : (features.restDays - REST_CENTRE_DAYS) / 7;
+  return FACTORS.map((factor) => {
+    const [head, tail] = factor.split(':') as [string, CrossedFactor | undefined];
+    if (tail) return head === style ? crossed[tail] : 0;
+    switch (factor) {
+      case 'base':
+        return 1;
+      case 'light':
+      case 'dark':
+      case 'intensity':
+        return crossed[factor];
+      case 'landrace':
+      case 'bigBean':
+      case 'robusta':
+        return features.varietyShare[factor] ?? 0;
+      case 'density':
+        return features.densityZ;
+      case 'altitude':
+        return features.altitudeZ;
+      case 'rest':
+        return Math.min(REST_CLIP[1], Math.max(REST_CLIP[0], restWeeks));
+      default:
+        return factor in STYLE_LABELS
+          ? Number(factor === style)
+          : (features.processShare[factor as keyof typeof features.processShare] ?? 0);
+    }
+  });
+}
+
+const FIXED_LABELS: Partial<Record<Factor, string>> = {
+  base: 'Medium washed, classic',
+  light: 'Lighter than medium',
+  dark: 'Darker than medium',
+  intensity: 'Process intensity',
+  density: 'Green density',
+  altitude: 'Altitude',
+  rest: 'Rest days',
+};
+
+/** A person's word for a factor. */
+export function factorLabel(factor: Factor): string {
+  const fixed = FIXED_LABELS[factor];
+  if (fixed) return fixed;
+  const [head, tail] = factor.split(':') as [string, CrossedFactor | undefined];
+  if (tail) {
+    const with_ = { light: 'a light roast', dark: 'a dark roast', intensity: 'this process' }[tail];
+    return `${STYLE_LABELS[head as AlteredStyle]}, with ${with_}`;
+  }
+  if (head in STYLE_LABELS) return `Style: ${STYLE_LABELS[head as BrewStyle].toLowerCase()}`;
+  if (head in VARIETY_LABELS)
+    return `Variety: ${VARIETY_LABELS[head as keyof typeof VARIETY_LABELS].toLowerCase()}`;
+  return `Process: ${PROCESS_LABELS[head as keyof typeof PROCESS_LABELS].toLowerCase()}`;
+}

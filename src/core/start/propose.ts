@@ -1,0 +1,209 @@
+/**
+ * The starting recipe of a release: five regressions (model.md §2), then limits, rounding and words.
+ * Units at the end of names. A recipe is a place to start: its interval says how far it may be off.
+ */
+import { featuresOf, type ReleaseFacts } from '../coffee/features';
+import { restSpan } from '../rest/rest';
+import type { Recipe } from '../schema/recipe';
+import type { Setup } from '../schema/setup';
+import {
+  STYLE_PROGRAMMES,
+  type BrewStyle,
+  type RestSchool,
+  type TemperatureSchool,
+} from '../vocabulary';
+import { designRow } from './design';
+import { evidenceOf, type Evidence } from './evidence';
+import { fitOutputs, mapOutputs, type PastRelease } from './fit';
+import { predict, type Posterior } from './posterior';
+import { FACTORS, processSd, type Output } from './priors';
+import { styleWarnings, type Warning } from './programme';
+import { pushesOf, type Push } from './pushes';
+
+export interface ProposeInput {
+  readonly release: ReleaseFacts;
+  readonly style: BrewStyle;
+  readonly temperatureSchool: TemperatureSchool;
+  readonly history: readonly PastRelease[];
+  readonly setup?: Setup | undefined;
+  readonly restSchool?: RestSchool | undefined;
+}
+
+export const PUSHED = ['ratio', 'temperatureC', 'timeS', 'grindSteps', 'doseG'] as const;
+export type Pushed = (typeof PUSHED)[number];
+
+export interface Proposal {
+  readonly recipe: Recipe;
+  /** Grind in reference steps finer (+) or coarser (−) than the house's reference coffee. */
+  readonly grindSteps: number;
+  readonly interval80: Readonly<Record<Pushed, readonly [number, number]>>;
+  readonly mean: Readonly<Record<Output, number>>;
+  readonly halfWidth80: Readonly<Record<Output, number>>;
+  readonly pushes: Readonly<Record<Pushed, readonly Push[]>>;
+  readonly evidence: readonly Evidence[];
+  readonly warnings: readonly Warning[];
+  readonly rulesOnly: boolean;
+}
+
+/** Basket assumed when no setup is named. House heuristic: the trade's commonest double. */
+const ASSUMED_RATED_G = 18;
+
+/** Limits of a proposal (model.md §2). */
+const RATIO_LIMIT = [0.9, 4] as const;
+const TEMPERATURE_LIMIT_C = [80, 97] as const;
+const DOSE_UNDER_RATED_G = 2;
+const DOSE_OVER_RATED_G = 1;
+
+/** Half of the published time window: 7 % of the time, at least 2 s. House heuristic. */
+const WINDOW_SHARE = 0.07;
+const WINDOW_MIN_S = 2;
+
+const RULES_ONLY_BELOW = 5;
+
+/**
+ * Proposes a starting recipe with its uncertainty, the push of each fact and the evidence behind it.
+ * Without history it is the rules alone and says so (`rulesOnly`).
+ */
+export function propose(input: ProposeInput): Proposal {
+  const { release, style, temperatureSchool, history, setup } = input;
+  const features = featuresOf(release);
+  const row = designRow(features, style);
+  const fits = fitOutputs(history, temperatureSchool);
+  const unlisted = features.processShare.other ?? 0;
+
+  const predictions = mapOutputs((output) =>
+    predict(fits[output].posteriors, row, (fit) => unlistedVariance(fit, output, unlisted)),
+  );
+  const mean = mapOutputs((output) => predictions[output].mean);
+  const halfWidth80 = mapOutputs((output) => predictions[output].halfWidth80);
+  const ratedG = setup?.basket?.ratedG ?? ASSUMED_RATED_G;
+  const { values, limited, warnings } = bounded(mean, ratedG, setup);
+  const recipe = recipeFrom(values, style, release, input.restSchool);
+  const shown = {
+    ratio: recipe.ratio,
+    temperatureC: recipe.temperatureC,
+    timeS: (recipe.timeS[0] + recipe.timeS[1]) / 2,
+    grindSteps: roundTo(mean.grindSteps, 0.5),
+    doseG: recipe.doseG,
+  };
+  const pushes = mapPushed((variable) => {
+    const output = OUTPUT_OF[variable];
+    const { rule, posteriors: own } = fits[output];
+    return pushesOf({
+      row,
+      ruleMean: rule.map((r) => r.mean),
+      learnedMean: averageMean(own),
+      logarithmic: output.startsWith('ln'),
+      scale: variable === 'doseG' ? ratedG : 1,
+      proposed: shown[variable],
+      limited: limited.has(variable),
+    });
+  });
+  const interval80 = mapPushed((variable): readonly [number, number] => {
+    const output = OUTPUT_OF[variable];
+    const show = (value: number) =>
+      output.startsWith('ln') ? Math.exp(value) * (variable === 'doseG' ? ratedG : 1) : value;
+    return [show(mean[output] - halfWidth80[output]), show(mean[output] + halfWidth80[output])];
+  });
+  return {
+    recipe,
+    grindSteps: shown.grindSteps,
+    interval80,
+    mean,
+    halfWidth80,
+    pushes,
+    evidence: evidenceOf(history, row, fits.lnRatio),
+    warnings: [...styleWarnings(style, setup?.machine), ...warnings],
+    rulesOnly: history.length < RULES_ONLY_BELOW,
+  };
+}
+
+const OUTPUT_OF: Record<Pushed, Output> = {
+  ratio: 'lnRatio',
+  temperatureC: 'temperatureC',
+  timeS: 'lnTimeS',
+  grindSteps: 'grindSteps',
+  doseG: 'lnDose',
+};
+
+/** Variance an unlisted process adds: β_I²·.25 + s²V_II·.25 + (process sd)², by its share. */
+function unlistedVariance(fit: Posterior, output: Output, share: number): number {
+  if (share === 0) return 0;
+  const at = FACTORS.indexOf('intensity');
+  const slope = fit.mean[at]!;
+  const own = 0.25 * slope ** 2 + 0.25 * fit.s2 * fit.inverse.get(at, at) + processSd(output) ** 2;
+  return share ** 2 * own;
+}
+
+function averageMean(fits: readonly Posterior[]): number[] {
+  return fits[0]!.mean.map((_, j) => fits.reduce((sum, fit) => sum + fit.share * fit.mean[j]!, 0));
+}
+
+/** Raw means held to the limits of the trade and of the setup. */
+function bounded(mean: Record<Output, number>, ratedG: number, setup: Setup | undefined) {
+  const limited = new Set<Pushed>();
+  const warnings: Warning[] = [];
+  const hold = (variable: Pushed, value: number, low: number, high: number) => {
+    const held = Math.min(high, Math.max(low, value));
+    if (held !== value) limited.add(variable);
+    return held;
+  };
+  const machine = setup?.machine;
+  let temperatureC = hold('temperatureC', mean.temperatureC, ...TEMPERATURE_LIMIT_C);
+  if (machine?.settableTemperature === false) {
+    const fixedC = machine.fixedTemperatureC;
+    if (fixedC !== undefined && Math.abs(fixedC - temperatureC) >= 0.5) {
+      limited.add('temperatureC');
+      warnings.push({
+        code: 'fixedTemperature',
+        text: `This machine stands at ${fixedC} °C; the coffee asks for ${temperatureC.toFixed(1)} °C. Answer the difference with the ratio, about .08 for each degree too cool.`,
+      });
+    }
+    temperatureC = fixedC ?? temperatureC;
+  }
+  const values = {
+    ratio: hold('ratio', Math.exp(mean.lnRatio), ...RATIO_LIMIT),
+    temperatureC,
+    timeS: Math.exp(mean.lnTimeS),
+    doseG: hold(
+      'doseG',
+      ratedG * Math.exp(mean.lnDose),
+      ratedG - DOSE_UNDER_RATED_G,
+      ratedG + DOSE_OVER_RATED_G,
+    ),
+  };
+  return { values, limited, warnings };
+}
+
+/** Rounded to what a bench can set: .1 g of dose, .5 g of yield, .5 °C, whole seconds. */
+function recipeFrom(
+  values: { ratio: number; temperatureC: number; timeS: number; doseG: number },
+  style: BrewStyle,
+  release: ReleaseFacts,
+  restSchool: RestSchool = 'byRoast',
+): Recipe {
+  const doseG = roundTo(values.doseG, 0.1);
+  const yieldG = roundTo(doseG * values.ratio, 0.5);
+  const half = Math.max(WINDOW_MIN_S, Math.round(values.timeS * WINDOW_SHARE));
+  const centre = Math.round(values.timeS);
+  const span = restSpan(featuresOf(release).roastLevel ?? 0, restSchool);
+  return {
+    doseG,
+    yieldG,
+    ratio: yieldG / doseG,
+    temperatureC: roundTo(values.temperatureC, 0.5),
+    timeS: [centre - half, centre + half],
+    clock: 'pump',
+    programme: STYLE_PROGRAMMES[style],
+    restDays: [Math.round(span.bestFrom), Math.round(span.bestTo)],
+  };
+}
+
+export function roundTo(value: number, step: number): number {
+  return Number((Math.round(value / step) * step).toFixed(6));
+}
+
+function mapPushed<T>(make: (variable: Pushed) => T): Record<Pushed, T> {
+  return Object.fromEntries(PUSHED.map((name) => [name, make(name)])) as Record<Pushed, T>;
+}
+

@@ -1,0 +1,102 @@
+/**
+ * From a cup sheet to a direction: under, over, uneven, weak, strong, or right (model.md §4).
+ * Scales 0-10, strength −2 weak … +2 strong. House heuristic throughout: the signs are the trade's,
+ * the thresholds ours. A light coffee should be bright and a dark one may be bitter, so the
+ * thresholds move with the roast.
+ */
+import type { Taste } from '../schema/shot';
+import { TASTE_SIGNS, type TasteSign } from '../vocabulary';
+
+export type Verdict = 'right' | 'under' | 'over' | 'uneven' | 'weak' | 'strong';
+export type Size = 'small' | 'medium' | 'large';
+
+export interface Direction {
+  readonly verdict: Verdict;
+  /** Size of |u|; null where no step follows from it. */
+  readonly size: Size | null;
+  /** Strength of the under and over signs, about 0-10. */
+  readonly under: number;
+  readonly over: number;
+  readonly words: string;
+}
+
+const UNDER_SIGNS: readonly TasteSign[] = ['salty', 'grassy', 'papery'];
+/** What one ticked word adds to its side. */
+const SIGN_POINTS = 1.5;
+
+/** Below these nothing is a fault: some edge, bitterness and dryness belong to espresso. */
+const TOLERATED = { sharpness: 3, bitterness: 4, dryness: 3, thinBody: 3.5 } as const;
+/** How far the tolerance moves per roast step. */
+const ROAST_ALLOWANCE = 1;
+
+const UNEVEN_FROM = 1.5;
+const SIZE_FROM = { small: 1, medium: 2.5, large: 4.5 } as const;
+const STRENGTH_FROM = 1;
+
+/** The direction a cup sheet points in, for a coffee of this roast level. */
+export function tasteDirection(taste: Taste, roastLevel: number): Direction {
+  const under = underPoints(taste, roastLevel);
+  const over = overPoints(taste, roastLevel);
+  const u = under - over;
+  const size = sizeOf(Math.abs(u));
+  if (Math.min(under, over) >= UNEVEN_FROM)
+    return {
+      verdict: 'uneven',
+      size: null,
+      under,
+      over,
+      words: 'Sour and bitter at once: water found a channel. Mend the preparation, not the recipe.',
+    };
+  if (size !== null) {
+    const verdict = u > 0 ? 'under' : 'over';
+    return { verdict, size, under, over, words: sideWords(verdict, size) };
+  }
+  const strength = taste.strength ?? 0;
+  if (Math.abs(strength) >= STRENGTH_FROM) {
+    const verdict = strength < 0 ? 'weak' : 'strong';
+    return {
+      verdict,
+      size: null,
+      under,
+      over,
+      words: `Balanced but ${verdict}: change the ratio, not the grind.`,
+    };
+  }
+  return { verdict: 'right', size: null, under, over, words: 'In balance: nothing to change.' };
+}
+
+function underPoints(taste: Taste, roastLevel: number): number {
+  const brightAllowed = TOLERATED.sharpness + ROAST_ALLOWANCE * Math.max(0, -roastLevel);
+  const thinBelow = TOLERATED.thinBody - ROAST_ALLOWANCE * Math.max(0, -roastLevel);
+  return (
+    Math.max(0, (taste.sharpness ?? 0) - brightAllowed) +
+    0.5 * Math.max(0, thinBelow - (taste.body ?? 5)) +
+    signPoints(taste, UNDER_SIGNS)
+  );
+}
+
+function overPoints(taste: Taste, roastLevel: number): number {
+  const bitterAllowed = TOLERATED.bitterness + ROAST_ALLOWANCE * Math.max(0, roastLevel);
+  const bitter = Math.max(0, (taste.bitterness ?? 0) - bitterAllowed);
+  const dry = Math.max(0, (taste.dryness ?? 0) - TOLERATED.dryness);
+  // Bitter and dry are two faces of one fault; their mean would hide a cup that is only drying.
+  const both = Math.max(bitter, dry) + 0.5 * Math.min(bitter, dry);
+  return both + signPoints(taste, TASTE_SIGNS.filter((sign) => !UNDER_SIGNS.includes(sign)));
+}
+
+function signPoints(taste: Taste, side: readonly TasteSign[]): number {
+  return SIGN_POINTS * (taste.signs ?? []).filter((sign) => side.includes(sign)).length;
+}
+
+function sizeOf(points: number): Size | null {
+  if (points >= SIZE_FROM.large) return 'large';
+  if (points >= SIZE_FROM.medium) return 'medium';
+  return points >= SIZE_FROM.small ? 'small' : null;
+}
+
+function sideWords(verdict: 'under' | 'over', size: Size): string {
+  const how = { small: 'A little', medium: 'Clearly', large: 'Far' }[size];
+  return verdict === 'under'
+    ? `${how} under-extracted: sharp or thin for this roast.`
+    : `${how} over-extracted: bitter or drying for this roast.`;
+}

@@ -1,0 +1,91 @@
+/**
+ * From a direction to one change of the recipe (model.md §4): large → ratio by .25-.4, medium → grind
+ * by 1-2 steps and accept the time, small → temperature by 1 °C; weak or strong → ratio.
+ * House heuristic.
+ */
+import type { Grinder, Machine } from '../schema/setup';
+import { finerSign, grindWord, roundDial } from '../grinder/dial';
+import type { Direction } from './direction';
+
+export interface TasteMove {
+  readonly variable: 'yieldG' | 'dial' | 'temperatureC';
+  readonly from: number;
+  readonly to: number;
+  readonly words: string;
+}
+
+export interface TasteMoveInput {
+  readonly direction: Direction;
+  readonly target: { readonly doseG: number; readonly yieldG: number; readonly temperatureC?: number | undefined };
+  readonly dial: number;
+  readonly grinder: Grinder;
+  readonly machine?: Machine | undefined;
+}
+
+const LARGE_RATIO = { least: 0.25, most: 0.4, mostAtPoints: 8, leastAtPoints: 4.5 } as const;
+const SMALL_RATIO = 0.1;
+const STRENGTH_RATIO = 0.2;
+const TEMPERATURE_STEP_C = 1;
+const TWO_STEPS_FROM = 3.5;
+
+/** The one change a direction asks for; null when nothing, or only the preparation, is to change. */
+export function tasteMove(input: TasteMoveInput): TasteMove | null {
+  const { direction } = input;
+  const points = Math.abs(direction.under - direction.over);
+  const more = direction.verdict === 'under';
+  switch (direction.verdict) {
+    case 'right':
+    case 'uneven':
+      return null;
+    case 'weak':
+      return ratioMove(input, -STRENGTH_RATIO);
+    case 'strong':
+      return ratioMove(input, STRENGTH_RATIO);
+    case 'under':
+    case 'over':
+      if (direction.size === 'large') return ratioMove(input, (more ? 1 : -1) * largeRatio(points));
+      if (direction.size === 'medium')
+        return grindMove(input, more, points >= TWO_STEPS_FROM ? 2 : 1);
+      return smallMove(input, more);
+  }
+}
+
+function largeRatio(points: number): number {
+  const { least, most, mostAtPoints, leastAtPoints } = LARGE_RATIO;
+  const share = Math.min(1, (points - leastAtPoints) / (mostAtPoints - leastAtPoints));
+  return least + share * (most - least);
+}
+
+function ratioMove({ target }: TasteMoveInput, ratioChange: number): TasteMove {
+  const to = Math.round(2 * (target.yieldG + ratioChange * target.doseG)) / 2;
+  return {
+    variable: 'yieldG',
+    from: target.yieldG,
+    to,
+    words: `${ratioChange > 0 ? 'Longer' : 'Shorter'}: ${target.yieldG} → ${to} g in the cup (1:${(to / target.doseG).toFixed(2)}). Grind, dose and temperature stay.`,
+  };
+}
+
+function grindMove({ dial, grinder }: TasteMoveInput, finer: boolean, steps: number): TasteMove {
+  const change = (finer ? 1 : -1) * finerSign(grinder) * steps * grinder.stepSize;
+  const to = roundDial(Math.min(grinder.max, Math.max(grinder.min, dial + change)));
+  return {
+    variable: 'dial',
+    from: dial,
+    to,
+    words: `Grind ${grindWord(grinder, dial, to)}, ${dial} → ${to}, and accept the time it gives.`,
+  };
+}
+
+function smallMove(input: TasteMoveInput, hotter: boolean): TasteMove {
+  const from = input.target.temperatureC;
+  if (from === undefined || input.machine?.settableTemperature === false)
+    return ratioMove(input, hotter ? SMALL_RATIO : -SMALL_RATIO);
+  const to = from + (hotter ? TEMPERATURE_STEP_C : -TEMPERATURE_STEP_C);
+  return {
+    variable: 'temperatureC',
+    from,
+    to,
+    words: `${hotter ? 'Hotter' : 'Cooler'}: ${from} → ${to} °C. Grind, dose and yield stay.`,
+  };
+}

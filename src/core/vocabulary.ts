@@ -1,0 +1,148 @@
+/** The trade's words the whole program shares, with the label a person reads. */
+
+export const PROCESSES = [
+  'washed',
+  'honey',
+  'natural',
+  'anaerobicWashed',
+  'anaerobicNatural',
+  'carbonicMaceration',
+  'infused',
+  'wetHulled',
+  'barrelAged',
+  'decaf',
+  'other',
+] as const;
+export type Process = (typeof PROCESSES)[number];
+
+export const PROCESS_LABELS: Record<Process, string> = {
+  washed: 'Washed',
+  honey: 'Honey',
+  natural: 'Natural',
+  anaerobicWashed: 'Anaerobic washed',
+  anaerobicNatural: 'Anaerobic natural',
+  carbonicMaceration: 'Carbonic maceration',
+  infused: 'Infused, co-fermented or thermal shock',
+  wetHulled: 'Wet-hulled',
+  barrelAged: 'Barrel-aged',
+  decaf: 'Decaffeinated',
+  other: 'Another process',
+};
+
+export const VARIETY_CLASSES = ['ordinary', 'landrace', 'bigBean', 'robusta'] as const;
+export type VarietyClass = (typeof VARIETY_CLASSES)[number];
+
+export const VARIETY_LABELS: Record<VarietyClass, string> = {
+  ordinary: 'Ordinary',
+  landrace: 'Dense landrace',
+  bigBean: 'Big bean, open structure',
+  robusta: 'Robusta',
+};
+
+export const STYLES = [
+  'classic',
+  'longQuick',
+  'fastCoarse',
+  'soakFirst',
+  'shortDense',
+  'declining',
+] as const;
+export type BrewStyle = (typeof STYLES)[number];
+
+export const STYLE_LABELS: Record<BrewStyle, string> = {
+  classic: 'Classic',
+  longQuick: 'Long and quick',
+  fastCoarse: 'Fast and coarse',
+  soakFirst: 'Soak first',
+  shortDense: 'Short and dense',
+  declining: 'Declining',
+};
+
+/** What the machine does, one line for plate and card. Source: trade practice. */
+export const STYLE_PROGRAMMES: Record<BrewStyle, string> = {
+  classic: '9 bar, flat',
+  longQuick: '6.5 bar, flat',
+  fastCoarse: 'high flow, 6 bar at the peak',
+  soakFirst: 'fill fast, pause 30 s, then slow flow up to 9 bar',
+  shortDense: '9 bar, flat',
+  declining: '9 bar falling to 6',
+};
+
+export const TEMPERATURE_SCHOOLS = ['both', 'narrow', 'wide'] as const;
+export type TemperatureSchool = (typeof TEMPERATURE_SCHOOLS)[number];
+
+export const TEMPERATURE_SCHOOL_LABELS: Record<TemperatureSchool, string> = {
+  both: 'Between the two',
+  narrow: 'Narrow, 90-96 °C',
+  wide: 'Wide, 80-96 °C',
+};
+
+export const REST_SCHOOLS = ['byRoast', 'oneWeek', 'patient', 'early'] as const;
+export type RestSchool = (typeof REST_SCHOOLS)[number];
+
+export const REST_SCHOOL_LABELS: Record<RestSchool, string> = {
+  byRoast: 'By roast',
+  oneWeek: 'One week for all',
+  patient: 'Patient, nothing before three weeks',
+  early: 'As fresh as possible',
+};
+
+export const CLOCKS = ['pump', 'firstDrip'] as const;
+export type Clock = (typeof CLOCKS)[number];
+
+export const CLOCK_LABELS: Record<Clock, string> = {
+  pump: 'from the pump',
+  firstDrip: 'from the first drip',
+};
+
+export const SEEN = [
+  'gush',
+  'drip',
+  'choke',
+  'spurt',
+  'oneSided',
+  'earlyBlond',
+  'paleCrema',
+  'screenPrint',
+  'holes',
+  'mud',
+  'coldMetal',
+] as const;
+export type Seen = (typeof SEEN)[number];
+
+export const SEEN_LABELS: Record<Seen, string> = {
+  gush: 'Gushing',
+  drip: 'Drips, never joins',
+  choke: 'Choked',
+  spurt: 'Spurts',
+  oneSided: 'One-sided flow',
+  earlyBlond: 'Blonds early',
+  paleCrema: 'Pale crema',
+  screenPrint: 'Screen prints the puck',
+  holes: 'Holes in the puck',
+  mud: 'Mud',
+  coldMetal: 'Cold portafilter',
+};
+
+/** Roast words on the model's scale ρ; the house's own map of words to colours overrules them. */
+export const ROAST_WORDS: readonly { level: number; label: string }[] = [
+  { level: -2, label: 'Ultra light' },
+  { level: -1, label: 'Light' },
+  { level: -0.5, label: 'Medium-light' },
+  { level: 0, label: 'Medium' },
+  { level: 0.5, label: 'Medium-dark' },
+  { level: 1, label: 'Dark' },
+  { level: 2, label: 'Very dark' },
+];
+
+/** The word of the nearest named level: 0.4 → "Medium-dark". */
+export function roastWord(level: number): string {
+  const nearest = ROAST_WORDS.reduce((best, word) =>
+    Math.abs(word.level - level) < Math.abs(best.level - level) ? word : best,
+  );
+  return nearest.label;
+}
+
+/** Words a taster may tick beside the scales; each is a sign of one side. */
+export const TASTE_SIGNS = ['salty', 'grassy', 'papery', 'burnt', 'hollow'] as const;
+export type TasteSign = (typeof TASTE_SIGNS)[number];
