@@ -1,8 +1,9 @@
 /** jstat ships no types; only what the core uses is declared. */
 declare module 'jstat' {
-  export const jStat: {
+  const jStat: {
     gammaln(x: number): number;
     studentt: { inv(p: number, degrees: number): number };
     normal: { cdf(x: number, mean: number, sd: number): number };
   };
+  export default jStat;
 }

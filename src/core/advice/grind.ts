@@ -1,7 +1,7 @@
 /**
  * The best dial setting: the one most likely to land in the window (model.md §3, Move and Dose trim).
  */
-import { jStat } from 'jstat';
+import jStat from 'jstat';
 import { fromPumpSeconds, pumpSeconds } from '../extraction/clock';
 import { grindWord, settingsAround } from '../grinder/dial';
 import { purgeFor } from '../grinder/retention';

@@ -13,7 +13,12 @@ export function quantity(name: LimitName) {
   const outside = (value: unknown) =>
     `${label} ${String(value)}${unit ? ` ${unit}` : ''} is outside ${rangeWords(name)}. ${remedy}`;
   return z
-    .number({ error: (issue) => `${label} is not a number${came(issue.input)}. ${remedy}` })
+    .number({
+      error: ({ input }) =>
+        input === undefined
+          ? `${label} is missing. ${remedy}`
+          : `${label} is not a number${came(input)}. ${remedy}`,
+    })
     .min(min, { error: (issue) => outside(issue.input) })
     .max(max, { error: (issue) => outside(issue.input) });
 }

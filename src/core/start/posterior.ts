@@ -5,7 +5,7 @@
  * Caveat: below five releases the interval is only as honest as the rules.
  */
 import { CholeskyDecomposition, Matrix } from 'ml-matrix';
-import { jStat } from 'jstat';
+import jStat from 'jstat';
 import { dot, quadratic } from '../linear';
 
 /** Prior shape a₀: the rules' noise counts as much as eight releases. House heuristic. */

@@ -1,0 +1,27 @@
+/** One command of the shell: a schema in, a schema out, a pure function between. */
+import { z } from 'zod';
+import { parse } from '@/core/schema/fields';
+
+export interface Command {
+  readonly purpose: string;
+  readonly run: (input: unknown) => unknown;
+  readonly schema: () => { input: unknown; output: unknown };
+}
+
+export function command<In extends z.ZodType, Out extends z.ZodType>(options: {
+  purpose: string;
+  input: In;
+  output: Out;
+  /** Its answer is checked against `output` before it is printed. */
+  run: (input: z.output<In>) => unknown;
+}): Command {
+  const { purpose, input, output, run } = options;
+  return {
+    purpose,
+    run: (raw) => output.parse(run(parse(input, raw))),
+    schema: () => ({
+      input: z.toJSONSchema(input, { io: 'input', unrepresentable: 'any' }),
+      output: z.toJSONSchema(output, { unrepresentable: 'any' }),
+    }),
+  };
+}

@@ -1,0 +1,164 @@
+/** The commands of `kb`: the computation core from a shell. */
+import { z } from 'zod';
+import { nextMove } from '@/core/advice/next';
+import { ADVICE_STATUSES } from '@/core/advice/types';
+import { easeOf } from '@/core/ease/ease';
+import { extraction } from '@/core/extraction/extraction';
+import { REST_STATES, restOn } from '@/core/rest/rest';
+import { day, oneOf, quantity } from '@/core/schema/fields';
+import { recipeSchema } from '@/core/schema/recipe';
+import { releaseFactsSchema } from '@/core/schema/release';
+import { basketSchema, grinderSchema, machineSchema, setupSchema } from '@/core/schema/setup';
+import { shotSchema } from '@/core/schema/shot';
+import { targetSchema } from '@/core/schema/target';
+import { propose, PUSHED } from '@/core/start/propose';
+import { OUTPUTS } from '@/core/start/priors';
+import { REST_SCHOOLS, STYLES, TEMPERATURE_SCHOOLS } from '@/core/vocabulary';
+import { command, type Command } from './command';
+
+const interval = z.tuple([z.number(), z.number()]);
+const coded = z.array(z.object({ code: z.string(), text: z.string() }));
+
+function keyed<K extends string, V extends z.ZodType>(keys: readonly K[], value: V) {
+  return z.object(Object.fromEntries(keys.map((key) => [key, value])) as Record<K, V>);
+}
+
+const extract = command({
+  purpose: 'Ratio, extraction and dissolved mass of a shot.',
+  input: z.strictObject({
+    doseG: quantity('doseG'),
+    yieldG: quantity('yieldG'),
+    tdsPct: quantity('tdsPct'),
+  }),
+  output: z.object({ ratio: z.number(), extractionPct: z.number(), solublesG: z.number() }),
+  run: extraction,
+});
+
+const ease = command({
+  purpose: 'How easily a coffee will extract: 0 = medium washed ordinary, + easier.',
+  input: z.strictObject({ release: releaseFactsSchema }),
+  output: z.object({
+    ease: z.number(),
+    interval80: interval,
+    pushes: z.array(
+      z.object({ factor: z.string(), label: z.string(), amount: z.number(), sd: z.number() }),
+    ),
+    missing: z.array(z.object({ factor: z.string(), label: z.string(), narrowsBy: z.number() })),
+  }),
+  run: ({ release }) => easeOf(release),
+});
+
+const pastRelease = z.strictObject({
+  release: releaseFactsSchema,
+  style: oneOf('Style', STYLES),
+  recipe: recipeSchema,
+  ratedG: quantity('ratedG').optional(),
+  grindSteps: z.number().min(-60).max(60).optional(),
+});
+
+const proposal = z.object({
+  recipe: recipeSchema,
+  grindSteps: z.number(),
+  interval80: keyed(PUSHED, interval),
+  mean: keyed(OUTPUTS, z.number()),
+  halfWidth80: keyed(OUTPUTS, z.number()),
+  pushes: keyed(
+    PUSHED,
+    z.array(
+      z.object({
+        factor: z.string(),
+        label: z.string(),
+        rule: z.number(),
+        learned: z.number(),
+      }),
+    ),
+  ),
+  evidence: z.array(z.object({ id: z.string(), weight: z.number(), effect: z.number() })),
+  warnings: coded,
+  rulesOnly: z.boolean(),
+});
+
+const proposeCommand = command({
+  purpose: 'A starting recipe with intervals, pushes and evidence.',
+  input: z.strictObject({
+    release: releaseFactsSchema,
+    style: oneOf('Style', STYLES).default('classic'),
+    temperatureSchool: oneOf('Temperature school', TEMPERATURE_SCHOOLS).default('both'),
+    restSchool: oneOf('Rest school', REST_SCHOOLS).optional(),
+    history: z.array(pastRelease).max(5000).default([]),
+    setup: setupSchema.optional(),
+  }),
+  output: proposal,
+  run: propose,
+});
+
+const expectation = z.object({
+  timeS: z.number(),
+  interval80: interval,
+  clock: z.string(),
+  landing: z.number(),
+});
+const move = z
+  .object({
+    variable: z.string(),
+    from: z.number(),
+    to: z.number(),
+    words: z.string(),
+    doseTrim: z.object({ from: z.number(), to: z.number() }).optional(),
+  })
+  .nullable();
+const advice = z.object({
+  status: z.enum(ADVICE_STATUSES),
+  move,
+  hold: z.array(z.string()),
+  expect: expectation,
+  purgeG: z.number(),
+  reasons: coded,
+  alternatives: z.array(z.object({ move, words: z.string(), expect: expectation })),
+  marks: z.array(z.looseObject({ weight: z.number().nullable(), valid: z.boolean() })),
+});
+
+const next = command({
+  purpose: 'The one next move of a dial-in, with what it should give and why.',
+  input: z.strictObject({
+    target: targetSchema,
+    grinder: grinderSchema,
+    basket: basketSchema,
+    machine: machineSchema.optional(),
+    shots: z.array(shotSchema).max(200),
+  }),
+  output: advice,
+  run: nextMove,
+});
+
+const rest = command({
+  purpose: 'Rest days of a batch, its state, and the days it opens, is best and fades.',
+  input: z.strictObject({
+    roastDate: day('Roast date'),
+    roastLevel: quantity('roastLevel'),
+    school: oneOf('Rest school', REST_SCHOOLS).default('byRoast'),
+    frozen: z
+      .array(z.strictObject({ from: day('Frozen from'), to: day('Frozen to').optional() }))
+      .max(50)
+      .default([]),
+    on: day('The day'),
+  }),
+  output: z.object({
+    restDays: z.number(),
+    state: z.enum(REST_STATES),
+    openOn: z.string(),
+    bestFrom: z.string(),
+    bestTo: z.string(),
+    fadesOn: z.string(),
+    warnings: coded,
+  }),
+  run: restOn,
+});
+
+export const COMMANDS: Readonly<Record<string, Command>> = {
+  extract,
+  ease,
+  propose: proposeCommand,
+  next,
+  rest,
+};

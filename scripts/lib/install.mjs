@@ -1,0 +1,42 @@
+/** Installs packages when the lock file has changed since the last install. Node alone. */
+import { spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, readFileSync, writeFileSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+
+export const ROOT = fileURLToPath(new URL('../../', import.meta.url));
+const STAMP = `${ROOT}node_modules/.kettlebrand-lock`;
+
+function lockHash() {
+  return createHash('sha256').update(readFileSync(`${ROOT}package-lock.json`)).digest('hex');
+}
+
+/** Everything the install prints goes to standard error, so that `kb` keeps its output clean. */
+export function ensureInstalled() {
+  if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === lockHash()) return;
+  process.stderr.write(
+    'Installing packages. The database driver is compiled here: 3-4 minutes on two cores.\n',
+  );
+  const before = readFileSync(`${ROOT}package-lock.json`);
+  const { status } = spawnSync('npm', ['install', '--loglevel=error', '--include=dev'], {
+    cwd: ROOT,
+    stdio: ['ignore', 2, 2],
+  });
+  // npm adds entries of this system's own; the lock file stays as it was committed.
+  writeFileSync(`${ROOT}package-lock.json`, before);
+  if (status !== 0) {
+    process.stderr.write('The install failed. Check the network and that a C++ compiler is there.\n');
+    process.exit(1);
+  }
+  writeFileSync(STAMP, lockHash());
+}
+
+/** Runs a program of node_modules/.bin with this terminal; answers its exit code. */
+export function runBin(name, args, options = {}) {
+  const { status } = spawnSync(`${ROOT}node_modules/.bin/${name}`, args, {
+    cwd: ROOT,
+    stdio: 'inherit',
+    ...options,
+  });
+  return status ?? 1;
+}

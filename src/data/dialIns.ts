@@ -1,0 +1,106 @@
+/** Dial-ins and the revisions of the recipe on the bench. */
+import { z } from 'zod';
+import { CLOCKS, STYLES, TEMPERATURE_SCHOOLS } from '@/core/vocabulary';
+import type { Db } from './database';
+import { json, now, optional } from './rows';
+
+const draftRow = z.object({
+  id: z.string(),
+  dialInId: z.string(),
+  batchId: z.string(),
+  setupId: z.string(),
+  style: z.enum(STYLES),
+  revision: z.number(),
+  temperatureSchool: z.enum(TEMPERATURE_SCHOOLS),
+  doseG: z.number(),
+  yieldG: z.number(),
+  temperatureC: z.number(),
+  timeLowS: z.number(),
+  timeHighS: z.number(),
+  clock: z.enum(CLOCKS),
+  programme: z.string(),
+  restFrom: z.number(),
+  restTo: z.number(),
+  startDial: z.number(),
+  why: z.string(),
+  proposed: optional(json(z.record(z.string(), z.number()))),
+  createdAt: z.string(),
+});
+export type StoredDraft = z.output<typeof draftRow>;
+
+const SELECT_DRAFT = `
+  SELECT r.id, r.dial_in_id AS dialInId, d.batch_id AS batchId, d.setup_id AS setupId, d.style,
+         r.revision, r.temperature_school AS temperatureSchool, r.dose_g AS doseG,
+         r.yield_g AS yieldG, r.temperature_c AS temperatureC, r.time_low_s AS timeLowS,
+         r.time_high_s AS timeHighS, r.clock, r.programme, r.rest_from AS restFrom,
+         r.rest_to AS restTo, r.start_dial AS startDial, r.why, r.proposed,
+         r.created_at AS createdAt
+  FROM recipe_draft r JOIN dial_in d ON d.id = r.dial_in_id`;
+
+/** The recipe on the bench: the newest revision of any dial-in of the release. */
+export function findBenchDraft(db: Db, releaseId: string): StoredDraft | null {
+  const row = db
+    .prepare(`${SELECT_DRAFT} WHERE d.release_id = ? ORDER BY r.created_at DESC, r.rowid DESC LIMIT 1`)
+    .get(releaseId);
+  return row === undefined ? null : draftRow.parse(row);
+}
+
+export function findDraft(db: Db, id: string): (StoredDraft & { releaseId: string }) | null {
+  const row = db
+    .prepare(`${SELECT_DRAFT.replace('SELECT ', 'SELECT d.release_id AS releaseId, ')} WHERE r.id = ?`)
+    .get(id);
+  return row === undefined ? null : draftRow.extend({ releaseId: z.string() }).parse(row);
+}
+
+export interface DialInKey {
+  readonly releaseId: string;
+  readonly batchId: string;
+  readonly setupId: string;
+  readonly style: string;
+}
+
+/** The dial-in of a batch on a setup in a style, begun now if there is none. */
+export function ensureDialIn(db: Db, newId: string, key: DialInKey): string {
+  const found = db
+    .prepare(
+      `SELECT id FROM dial_in
+       WHERE release_id = @releaseId AND batch_id = @batchId AND setup_id = @setupId AND style = @style`,
+    )
+    .get(key) as { id: string } | undefined;
+  if (found) return found.id;
+  db.prepare(
+    `INSERT INTO dial_in (id, release_id, batch_id, setup_id, style, started_at)
+     VALUES (@id, @releaseId, @batchId, @setupId, @style, @at)`,
+  ).run({ ...key, id: newId, at: now() });
+  return newId;
+}
+
+export type DraftFields = Omit<
+  StoredDraft,
+  'id' | 'dialInId' | 'batchId' | 'setupId' | 'style' | 'revision' | 'createdAt'
+>;
+
+export function insertDraft(
+  db: Db,
+  id: string,
+  dialInId: string,
+  fields: DraftFields,
+  personId: string,
+): void {
+  db.prepare(
+    `INSERT INTO recipe_draft (id, dial_in_id, revision, temperature_school, dose_g, yield_g,
+       temperature_c, time_low_s, time_high_s, clock, programme, rest_from, rest_to, start_dial,
+       why, proposed, created_at, created_by)
+     VALUES (@id, @dialInId,
+       (SELECT coalesce(max(revision), 0) + 1 FROM recipe_draft WHERE dial_in_id = @dialInId),
+       @temperatureSchool, @doseG, @yieldG, @temperatureC, @timeLowS, @timeHighS, @clock,
+       @programme, @restFrom, @restTo, @startDial, @why, @proposed, @at, @personId)`,
+  ).run({
+    ...fields,
+    proposed: fields.proposed === undefined ? null : JSON.stringify(fields.proposed),
+    id,
+    dialInId,
+    at: now(),
+    personId,
+  });
+}

@@ -1,0 +1,74 @@
+/** Taking in a recipe document, our own or another house's. */
+import { z } from 'zod';
+import { userFault } from '@/core/errors';
+import { daysBetween } from '@/core/rest/day';
+import { defineCommand, personOf } from '@/data/command';
+import { ensureDialIn, insertDraft } from '@/data/dialIns';
+import { findVersionByHash } from '@/data/publications';
+import { findRelease, insertRelease } from '@/data/releases';
+import { listSetups } from '@/data/setups';
+import { readDocument } from '@/formats/recipeDocument';
+
+export const importDocument = defineCommand({
+  kind: 'importDocument',
+  input: z.strictObject({ document: z.string({ error: 'No file came. Choose a recipe document.' }) }),
+  run: ({ document }, context) => {
+    const { db, id, today } = context;
+    const { body, sha256 } = readDocument(document);
+    const ours = findVersionByHash(db, sha256);
+    if (ours)
+      return {
+        releaseId: ours.releaseId,
+        words: `read back version ${ours.number}`,
+        result: { releaseId: ours.releaseId, identicalVersion: ours.number },
+      };
+    const setup = listSetups(db)[0];
+    if (!setup)
+      throw userFault('refused', '', 'There is no setup yet to put the recipe on. Describe the bench first.');
+    if (daysBetween(body.coffee.roastDate, today) < 0)
+      throw userFault('badInput', 'document', `Its roast date ${body.coffee.roastDate} is in the future here. Check this machine's date.`);
+    const { coffee, recipe } = body;
+    const person = personOf(context);
+    insertRelease(db, id, { ...coffee, components: coffee.components.map(stored) }, person.id);
+    const batchId = findRelease(db, id)!.batches[0]!.id;
+    const { min, max } = setup.grinder;
+    ensureDialIn(db, id, { releaseId: id, batchId, setupId: setup.id, style: body.style });
+    insertDraft(
+      db,
+      id,
+      id,
+      {
+        ...recipe,
+        temperatureSchool: body.temperatureSchool,
+        programme: recipe.programme ?? '',
+        timeLowS: recipe.timeS[0],
+        timeHighS: recipe.timeS[1],
+        restFrom: recipe.restDays[0],
+        restTo: recipe.restDays[1],
+        // Another grinder's dial means nothing here: begin in the middle of ours.
+        startDial: (min + max) / 2,
+        why: `Taken from version ${body.version} of ${body.roastery}`,
+        proposed: undefined,
+      },
+      person.id,
+    );
+    return {
+      releaseId: id,
+      words: `imported ${coffee.name} of ${body.roastery}, version ${body.version}`,
+      result: { releaseId: id },
+    };
+  },
+});
+
+type DocumentComponent = ReturnType<typeof readDocument>['body']['coffee']['components'][number];
+
+/** Facts that are unknown stay unknown. */
+function stored(component: DocumentComponent) {
+  return {
+    ...component,
+    varietyClass: component.varietyClass,
+    process: component.process,
+    altitudeM: component.altitudeM,
+    densityGPerL: component.densityGPerL,
+  };
+}

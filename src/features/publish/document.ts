@@ -1,0 +1,77 @@
+/** From what stands on the bench to the body of the next published version. */
+import { userFault } from '@/core/errors';
+import type { House } from '@/data/house';
+import type { Bench, ReleaseView } from '@/data/releaseView';
+import type { RecipeBody } from '@/formats/recipeDocument';
+
+export interface PublishWords {
+  readonly right: string;
+  readonly short: string;
+  readonly long: string;
+  readonly whatChanged: string;
+}
+
+/** The body that publishing now would make. */
+export function publishedBody(
+  house: House,
+  view: ReleaseView,
+  words: PublishWords,
+  today: string,
+): RecipeBody {
+  const { release, batch, bench, versions } = view;
+  if (!bench)
+    throw userFault('refused', '', 'There is no recipe on the bench. Accept a proposal at Start.');
+  const { draft, setup, target } = bench;
+  const landed = landedAtSetting(bench);
+  const doseG = landed.at(-1)?.aimDoseG ?? draft.doseG;
+  return {
+    roastery: house.name,
+    coffee: {
+      name: release.name,
+      components: release.components.map(({ id: _, ...component }) => component),
+      roastDate: batch.roastDate,
+      roastLevel: batch.roastLevel,
+      promisedNotes: release.promisedNotes,
+    },
+    recipe: {
+      doseG,
+      yieldG: draft.yieldG,
+      ratio: draft.yieldG / doseG,
+      temperatureC: draft.temperatureC,
+      timeS: [draft.timeLowS, draft.timeHighS],
+      clock: draft.clock,
+      programme: draft.programme,
+      restDays: [draft.restFrom, draft.restTo],
+    },
+    style: draft.style,
+    temperatureSchool: draft.temperatureSchool,
+    temperatureMeasured: 'as set on the machine',
+    tolerance: { doseG: target.doseToleranceG, yieldG: target.yieldToleranceG },
+    setup: {
+      machine: setup.machine.name,
+      grinder: setup.grinder.name,
+      dial: landed.at(-1)?.dial ?? bench.shots.at(-1)?.dial ?? draft.startDial,
+      basket: setup.basket.name,
+      diameterMm: setup.basket.diameterMm,
+      ratedG: setup.basket.ratedG,
+    },
+    sensory: { right: words.right, short: words.short, long: words.long },
+    fits: [],
+    confirmedShots: landed.length,
+    version: (versions[0]?.number ?? 0) + 1,
+    publishedOn: today,
+    whatChanged: words.whatChanged,
+  };
+}
+
+/** The run of landed shots at one setting that ends the dial-in. */
+function landedAtSetting({ shots }: Bench) {
+  const last = shots.at(-1);
+  if (!last?.mark.landed) return [];
+  const run = [];
+  for (const shot of [...shots].reverse()) {
+    if (!shot.mark.landed || Math.abs(shot.dial - last.dial) > 1e-9) break;
+    run.unshift(shot);
+  }
+  return run;
+}

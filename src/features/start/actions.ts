@@ -1,0 +1,68 @@
+/** Putting a recipe on the bench. */
+import { z } from 'zod';
+import { userFault } from '@/core/errors';
+import { oneOf, optionalText, quantity, text } from '@/core/schema/fields';
+import { recipeFields } from '@/core/schema/recipe';
+import { STYLES, STYLE_LABELS, TEMPERATURE_SCHOOLS } from '@/core/vocabulary';
+import { defineCommand, personOf } from '@/data/command';
+import { ensureDialIn, insertDraft } from '@/data/dialIns';
+import { findRelease } from '@/data/releases';
+import { findSetup } from '@/data/setups';
+
+const acceptInput = z.strictObject({
+  releaseId: z.string().max(64),
+  batchId: z.string().max(70),
+  setupId: z.string({ error: 'No setup is chosen. Choose a machine, grinder and basket.' }).max(64),
+  style: oneOf('Style', STYLES),
+  temperatureSchool: oneOf('Temperature school', TEMPERATURE_SCHOOLS),
+  doseG: recipeFields.doseG,
+  yieldG: recipeFields.yieldG,
+  temperatureC: recipeFields.temperatureC,
+  timeS: recipeFields.timeS,
+  clock: recipeFields.clock,
+  programme: text('Programme', 'name'),
+  restDays: recipeFields.restDays,
+  startDial: quantity('dial'),
+  why: optionalText('Why', 'words'),
+  /** The model's own figures, kept beside what the lead made of them. */
+  proposed: z.record(z.string().max(40), z.number()).optional(),
+});
+
+export const acceptRecipe = defineCommand({
+  kind: 'acceptRecipe',
+  input: acceptInput,
+  run: (input, context) => {
+    const { db, id } = context;
+    const release = findRelease(db, input.releaseId);
+    const setup = findSetup(db, input.setupId);
+    if (!release?.batches.some((batch) => batch.id === input.batchId) || !setup)
+      throw userFault('notFound', 'releaseId', 'The release, batch or setup is gone. Reload the page.');
+    const { grinder } = setup;
+    if (input.startDial < grinder.min || input.startDial > grinder.max)
+      throw userFault(
+        'badInput',
+        'startDial',
+        `Dial ${input.startDial} is outside ${grinder.min}-${grinder.max} of ${grinder.name}. Enter a setting the grinder has.`,
+      );
+    const dialInId = ensureDialIn(db, id, input);
+    insertDraft(
+      db,
+      id,
+      dialInId,
+      {
+        ...input,
+        timeLowS: input.timeS[0],
+        timeHighS: input.timeS[1],
+        restFrom: input.restDays[0],
+        restTo: input.restDays[1],
+        proposed: input.proposed,
+      },
+      personOf(context).id,
+    );
+    return {
+      releaseId: input.releaseId,
+      words: `put a ${STYLE_LABELS[input.style].toLowerCase()} recipe on the bench, ${input.doseG} → ${input.yieldG} g`,
+      result: { draftId: id },
+    };
+  },
+});

@@ -1,0 +1,95 @@
+'use client';
+
+import styled, { css } from 'styled-components';
+
+/** Narrow for labels, wide for readings: the two voices of the type. */
+export const labelText = css`
+  font-stretch: var(--narrow);
+  font-size: 14px;
+  font-weight: 540;
+  color: var(--ink-soft);
+`;
+
+export const readingText = css`
+  font-stretch: var(--wide);
+  font-weight: 580;
+`;
+
+export const Small = styled.span`
+  ${labelText}
+`;
+
+export const Reading = styled.span`
+  ${readingText}
+`;
+
+export const StageTitle = styled.h2`
+  font-stretch: 104%;
+  font-size: 21px;
+`;
+
+export const SectionTitle = styled.h3`
+  font-stretch: var(--narrow);
+  font-size: 15.5px;
+  font-weight: 640;
+  padding-bottom: 4px;
+  border-bottom: 1px solid var(--rule);
+`;
+
+export const Table = styled.table`
+  width: 100%;
+  border-collapse: collapse;
+  font-size: 14px;
+
+  th {
+    ${labelText}
+    text-align: right;
+    padding: 3px 8px;
+    border-bottom: 1px solid var(--rule-strong);
+    white-space: nowrap;
+  }
+
+  td {
+    padding: 5px 8px;
+    text-align: right;
+    border-bottom: 1px solid var(--rule);
+    vertical-align: top;
+  }
+
+  th:first-child,
+  td:first-child,
+  .words {
+    text-align: left;
+  }
+`;
+
+export const Notice = styled.p<{ $kind?: 'caution' | 'fault' | 'good' }>`
+  padding: 8px 12px;
+  border-left: 4px solid
+    var(${({ $kind = 'caution' }) =>
+      ({ caution: '--under', fault: '--over', good: '--verdigris' })[$kind]});
+  background: var(${({ $kind = 'caution' }) =>
+    ({ caution: '--under-wash', fault: '--over-wash', good: '--verdigris-wash' })[$kind]});
+`;
+
+export const Hidden = styled.span`
+  position: absolute;
+  width: 1px;
+  height: 1px;
+  overflow: hidden;
+  clip-path: inset(50%);
+  white-space: nowrap;
+`;
+
+/** The key to press, shown where it works. */
+export const Key = styled.kbd`
+  display: inline-block;
+  min-width: 20px;
+  padding: 0 5px;
+  border: 1px solid var(--rule-strong);
+  border-radius: 2px;
+  font: inherit;
+  font-size: 12.5px;
+  font-weight: 600;
+  text-align: center;
+`;

@@ -1,0 +1,70 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useCallback, useRef, useState, useTransition } from 'react';
+import type { Fault } from '@/core/errors';
+import { newId } from './newId';
+
+export type Answer =
+  | { readonly ok: true; readonly result: Readonly<Record<string, unknown>> }
+  | { readonly ok: false; readonly faults: readonly Fault[] };
+
+const UNREACHED =
+  'The server was not reached. Your entry is kept here: check that it runs, then send it again.';
+
+/** Sends one command. The same id sent again counts once, so a retry after a lost answer is safe. */
+async function send(id: string, kind: string, input: unknown): Promise<Answer | 'unreached'> {
+  try {
+    const response = await fetch('/api/commands', {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ id, kind, input }),
+    });
+    const body = (await response.json()) as { result?: Record<string, unknown>; faults?: Fault[] };
+    if (response.ok && body.result) return { ok: true, result: body.result };
+    return { ok: false, faults: body.faults ?? [{ field: '', message: UNREACHED }] };
+  } catch {
+    return 'unreached';
+  }
+}
+
+/**
+ * Commands of one form: sends, keeps the faults for its fields, and brings every screen up to date.
+ * After an unreached server the next submission of the same kind and input repeats the same id.
+ */
+export function useCommand() {
+  const router = useRouter();
+  const [faults, setFaults] = useState<readonly Fault[]>([]);
+  const [isSending, setSending] = useState(false);
+  const [isRefreshing, startRefresh] = useTransition();
+  const unanswered = useRef<{ id: string; key: string } | null>(null);
+
+  const submit = useCallback(
+    async (kind: string, input: unknown): Promise<Answer> => {
+      const key = JSON.stringify([kind, input]);
+      const id = unanswered.current?.key === key ? unanswered.current.id : newId();
+      setSending(true);
+      const answer = await send(id, kind, input);
+      setSending(false);
+      if (answer === 'unreached') {
+        unanswered.current = { id, key };
+        const kept = [{ field: '', message: UNREACHED }];
+        setFaults(kept);
+        return { ok: false, faults: kept };
+      }
+      unanswered.current = null;
+      setFaults(answer.ok ? [] : answer.faults);
+      if (answer.ok) startRefresh(() => router.refresh());
+      return answer;
+    },
+    [router],
+  );
+
+  const faultOf = useCallback(
+    (field: string) =>
+      faults.find((fault) => fault.field === field || fault.field.endsWith(`.${field}`))?.message,
+    [faults],
+  );
+
+  return { submit, faults, faultOf, isBusy: isSending || isRefreshing };
+}
