@@ -34,7 +34,8 @@ export async function POST(request: Request): Promise<Response> {
 function refuseForeign(request: Request): void {
   const site = request.headers.get('sec-fetch-site');
   const origin = request.headers.get('origin');
-  const sameHost = origin === null || new URL(origin).host === request.headers.get('host');
+  const host = request.headers.get('host');
+  const sameHost = origin === null || origin === `http://${host}` || origin === `https://${host}`;
   if ((site !== null && site !== 'same-origin' && site !== 'none') || !sameHost)
     throw userFault('refused', '', 'This came from another site. Open Kettlebrand itself.');
   if (!request.headers.get('content-type')?.startsWith('application/json'))

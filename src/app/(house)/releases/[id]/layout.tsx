@@ -1,0 +1,22 @@
+import type { Metadata } from 'next';
+import type { ReactNode } from 'react';
+import { loadRelease } from '@/features/frame/load';
+import { ReleaseFrame } from '@/features/frame/ReleaseFrame';
+import { stagesOf } from '@/features/frame/stages';
+
+interface Props {
+  readonly params: Promise<{ id: string }>;
+}
+
+export async function generateMetadata({ params }: Props): Promise<Metadata> {
+  return { title: loadRelease((await params).id).release.name };
+}
+
+export default async function ReleaseLayout({ params, children }: Props & { children: ReactNode }) {
+  const view = loadRelease((await params).id);
+  return (
+    <ReleaseFrame key={view.release.id} view={view} stages={stagesOf(view)}>
+      {children}
+    </ReleaseFrame>
+  );
+}

@@ -1,0 +1,6 @@
+import { loadRelease } from '@/features/frame/load';
+import { TasteStage } from '@/features/taste/TasteStage';
+
+export default async function TastePage({ params }: { params: Promise<{ id: string }> }) {
+  return <TasteStage view={loadRelease((await params).id)} />;
+}

@@ -1,0 +1,22 @@
+import '@fontsource-variable/archivo/wdth.css';
+import '@/ui/theme/theme.css';
+import type { Metadata } from 'next';
+import { cookies } from 'next/headers';
+import type { ReactNode } from 'react';
+import { StyleRegistry } from '@/ui/theme/StyleRegistry';
+
+export const metadata: Metadata = {
+  title: { default: 'Kettlebrand', template: '%s · Kettlebrand' },
+  description: 'Espresso recipes for each coffee release, from the bag to the published card.',
+};
+
+export default async function RootLayout({ children }: { children: ReactNode }) {
+  const theme = (await cookies()).get('theme')?.value;
+  return (
+    <html lang="en-GB" data-theme={theme === 'light' || theme === 'dark' ? theme : undefined}>
+      <body>
+        <StyleRegistry>{children}</StyleRegistry>
+      </body>
+    </html>
+  );
+}

@@ -1,0 +1,98 @@
+'use client';
+
+import styled from 'styled-components';
+import type { Advice } from '@/core/advice/types';
+import { CLOCK_LABELS } from '@/core/vocabulary';
+import { labelText, readingText } from '@/ui/type';
+
+const STATUS_WORDS: Record<Advice['status'], string> = {
+  measure: 'Measure again',
+  prep: 'Same again, prepared better',
+  grind: 'Change the grind',
+  dose: 'Change the dose',
+  taste: 'Taste decides',
+  repeat: 'Pull it unchanged',
+  confirmed: 'Confirmed',
+};
+
+const Frame = styled.section`
+  padding: 12px 0 0 14px;
+  border-left: 4px solid var(--copper);
+  display: grid;
+  gap: 8px;
+`;
+
+const Title = styled.h2`
+  ${labelText}
+`;
+
+const Headline = styled.p`
+  ${readingText}
+  font-size: 21px;
+  line-height: 1.18;
+`;
+
+const Expect = styled.p`
+  font-size: 14.5px;
+
+  strong {
+    ${readingText}
+  }
+`;
+
+const Reasons = styled.ul`
+  display: grid;
+  gap: 6px;
+  font-size: 14.5px;
+`;
+
+const Others = styled.div`
+  font-size: 14px;
+  color: var(--ink-soft);
+
+  li {
+    padding: 3px 0;
+  }
+`;
+
+/** The one thing to do now and why. */
+export function NextMove({ advice, isFirst }: { advice: Advice; isFirst: boolean }) {
+  const { status, move, expect, purgeG, reasons, alternatives } = advice;
+  const [low, high] = expect.interval80;
+  return (
+    <Frame aria-label="Next move" aria-live="polite">
+      <Title>Next move</Title>
+      <Headline>{isFirst ? 'Pull the first shot' : (move?.words ?? STATUS_WORDS[status])}</Headline>
+      {purgeG > 0 && (
+        <p>
+          <strong>Purge {purgeG} g first</strong>, or the shot is not evidence.
+        </p>
+      )}
+      <Reasons>
+        {reasons.map((reason) => (
+          <li key={reason.code}>{reason.text}</li>
+        ))}
+      </Reasons>
+      {status !== 'confirmed' && (
+        <Expect>
+          Expect <strong>{expect.timeS.toFixed(0)} s</strong> {CLOCK_LABELS[expect.clock]}, 80 % between{' '}
+          {low.toFixed(0)} and {high.toFixed(0)}. Lands {(100 * expect.landing).toFixed(0)} times in 100.
+        </Expect>
+      )}
+      {alternatives.length > 0 && (
+        <Others>
+          <p>Or:</p>
+          <ul>
+            {alternatives.map(({ words, expect: other }) => (
+              <li key={words}>
+                {words}: {other.timeS.toFixed(0)} s ({other.interval80[0].toFixed(0)}-
+                {other.interval80[1].toFixed(0)}), lands {(100 * other.landing).toFixed(0)} in 100
+              </li>
+            ))}
+          </ul>
+        </Others>
+      )}
+      <Others>Advice from your shots and house rules; the palate decides.</Others>
+    </Frame>
+  );
+}

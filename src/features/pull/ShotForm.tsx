@@ -1,0 +1,156 @@
+'use client';
+
+import { useImperativeHandle, useRef, type FormEvent, type Ref } from 'react';
+import styled from 'styled-components';
+import { CLOCK_LABELS, CLOCKS, SEEN, SEEN_LABELS, type Seen } from '@/core/vocabulary';
+import type { LimitName } from '@/core/limits';
+import type { Bench } from '@/data/releaseView';
+import { MainButton } from '@/ui/Button';
+import { Chip, ChipRow } from '@/ui/choices';
+import { QuantityInput, SelectInput, TextInput } from '@/ui/fields';
+import { Key, Notice, Small } from '@/ui/type';
+import type { ShotText } from './shotEntry';
+
+const Form = styled.form`
+  display: grid;
+  gap: 10px;
+`;
+
+const Figures = styled.div`
+  display: grid;
+  grid-template-columns: repeat(5, minmax(0, 1fr)) auto;
+  gap: 10px;
+  align-items: start;
+
+  button {
+    margin-top: 23px;
+  }
+
+  @media (max-width: 640px) {
+    grid-template-columns: repeat(2, minmax(0, 1fr));
+
+    button {
+      margin-top: 0;
+      grid-column: 1 / -1;
+    }
+  }
+`;
+
+const More = styled.div`
+  display: grid;
+  grid-template-columns: 110px 170px minmax(0, 1fr);
+  gap: 10px;
+
+  @media (max-width: 640px) {
+    grid-template-columns: 1fr 1fr;
+  }
+`;
+
+export interface ShotFormHandle {
+  readonly focusYield: () => void;
+  readonly focusDial: () => void;
+}
+
+export interface ShotFormProps {
+  readonly bench: Bench;
+  readonly text: ShotText;
+  readonly onChange: (change: Partial<ShotText>) => void;
+  readonly onLog: () => void;
+  readonly faultOf: (field: string) => string | undefined;
+  readonly isBusy: boolean;
+  readonly handle: Ref<ShotFormHandle>;
+}
+
+export function ShotForm({ bench, text, onChange, onLog, faultOf, isBusy, handle }: ShotFormProps) {
+  const { grinder } = bench.setup;
+  const dialRef = useRef<HTMLInputElement>(null);
+  const yieldRef = useRef<HTMLInputElement>(null);
+  useImperativeHandle(handle, () => ({
+    focusDial: () => dialRef.current?.focus(),
+    focusYield: () => yieldRef.current?.focus(),
+  }));
+  const lastDial = bench.shots.at(-1)?.dial;
+  const hasMoved = lastDial !== undefined && Number(text.dial) !== lastDial;
+  const onSubmit = (event: FormEvent) => {
+    event.preventDefault();
+    onLog();
+  };
+  const figure = (
+    field: 'dial' | 'doseG' | 'yieldG' | 'timeS' | 'firstDripS',
+    label: string,
+    quantity: LimitName,
+    step: number,
+    inputRef?: Ref<HTMLInputElement>,
+  ) => (
+    <QuantityInput
+      label={label}
+      quantity={quantity}
+      step={step}
+      value={text[field]}
+      onChange={(value) => onChange({ [field]: value })}
+      fault={faultOf(field)}
+      inputRef={inputRef ?? null}
+      large
+    />
+  );
+  const toggleSeen = (word: Seen) =>
+    onChange({
+      seen: text.seen.includes(word) ? text.seen.filter((other) => other !== word) : [...text.seen, word],
+    });
+  return (
+    <Form onSubmit={onSubmit} noValidate aria-label="Shot">
+      <Figures>
+        {figure('dial', 'Dial', 'dial', grinder.stepSize, dialRef)}
+        {figure('doseG', 'Dose', 'doseG', 0.1)}
+        {figure('yieldG', 'Yield', 'shotYieldG', 0.1, yieldRef)}
+        {figure('timeS', 'Time', 'timeS', 0.1)}
+        {figure('firstDripS', 'First drip', 'firstDripS', 0.1)}
+        <MainButton type="submit" isDisabled={isBusy}>
+          Log it
+        </MainButton>
+      </Figures>
+      <ChipRow role="group" aria-label="What was done and seen">
+        <Chip isSelected={text.purged} onChange={(purged) => onChange({ purged })}>
+          Purged {purgeWords(grinder.retentionG)}
+        </Chip>
+        {SEEN.map((word) => (
+          <Chip key={word} isSelected={text.seen.includes(word)} onChange={() => toggleSeen(word)}>
+            {SEEN_LABELS[word]}
+          </Chip>
+        ))}
+      </ChipRow>
+      {hasMoved && !text.purged && grinder.retentionG > 0 && (
+        <Small role="status">
+          The dial moves {lastDial} → {text.dial}: purge {purgeWords(grinder.retentionG)}, then press <Key>P</Key>.
+        </Small>
+      )}
+      {text.seen.includes('choke') && (
+        <Notice>
+          Choked: pressure stays behind the puck. Wait for it to vent before you loosen the portafilter;
+          group, portafilter and steam scald.
+        </Notice>
+      )}
+      <More>
+        <QuantityInput
+          label="Temperature"
+          quantity="temperatureC"
+          step={0.5}
+          value={text.temperatureC}
+          onChange={(temperatureC) => onChange({ temperatureC })}
+          fault={faultOf('temperatureC')}
+        />
+        <SelectInput
+          label="Clock"
+          value={text.clock}
+          onChange={(clock) => onChange({ clock: CLOCKS.find((word) => word === clock) ?? 'pump' })}
+          options={CLOCKS.map((value) => ({ value, label: CLOCK_LABELS[value] }))}
+        />
+        <TextInput label="Remark" value={text.remark} onChange={(remark) => onChange({ remark })} fault={faultOf('remark')} />
+      </More>
+    </Form>
+  );
+}
+
+function purgeWords(retentionG: number): string {
+  return retentionG > 0 ? `${Number((2 * retentionG).toFixed(1))} g` : '';
+}

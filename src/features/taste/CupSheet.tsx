@@ -1,0 +1,150 @@
+'use client';
+
+import { useState, type FormEvent } from 'react';
+import styled from 'styled-components';
+import { extraction } from '@/core/extraction/extraction';
+import { tasteDirection } from '@/core/taste/direction';
+import { tasteMove } from '@/core/taste/tasteMove';
+import { TASTE_SIGNS } from '@/core/vocabulary';
+import type { Bench, BenchShot, ReleaseView } from '@/data/releaseView';
+import { MainButton } from '@/ui/Button';
+import { Chip, ChipRow, Choice } from '@/ui/choices';
+import { Faults } from '@/ui/Faults';
+import { QuantityInput, readNumber, TextInput } from '@/ui/fields';
+import { ScaleRow } from '@/ui/ScaleRow';
+import { Notice, Small } from '@/ui/type';
+import { useCommand } from '@/ui/useCommand';
+import { EMPTY_CUP, SCALES, tasteOf, tastingInputOf, toggled, type CupText } from './cupSheet';
+
+const Form = styled.form`
+  display: grid;
+  gap: 12px;
+`;
+
+const Scales = styled.div`
+  display: grid;
+  gap: 5px;
+`;
+
+const Pair = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px 26px;
+  align-items: end;
+`;
+
+const Tds = styled.div`
+  width: 110px;
+`;
+
+const MOMENTS = [
+  { value: 'hot', label: 'hot' },
+  { value: 'warm', label: 'warm' },
+  { value: 'cool', label: 'cool' },
+] as const;
+const SERVINGS = [
+  { value: 'straight', label: 'straight' },
+  { value: 'milk', label: 'in milk' },
+  { value: 'plantMilk', label: 'in plant milk' },
+] as const;
+const SHOWN = ['tdsPct', 'remark', 'otherNotes'];
+
+export function CupSheet({ view, bench, shot }: { view: ReleaseView; bench: Bench; shot: BenchShot }) {
+  const [text, setText] = useState<CupText>({
+    ...EMPTY_CUP,
+    tdsPct: shot.tdsPct === undefined ? '' : String(shot.tdsPct),
+  });
+  const change = (part: Partial<CupText>) => setText((before) => ({ ...before, ...part }));
+  const { submit, faults, faultOf, isBusy } = useCommand();
+  const onSubmit = (event: FormEvent) => {
+    event.preventDefault();
+    void submit('recordTasting', tastingInputOf(text, shot.id));
+  };
+  const { promisedNotes } = view.release;
+  return (
+    <Form onSubmit={onSubmit} noValidate aria-label="Cup sheet">
+      <Pair>
+        <Choice label="Tasted" value={text.moment} onChange={(moment) => change({ moment })} options={MOMENTS} />
+        <Choice label="Served" value={text.serving} onChange={(serving) => change({ serving })} options={SERVINGS} />
+        <Tds>
+          <QuantityInput label="TDS" quantity="tdsPct" step={0.1} value={text.tdsPct} onChange={(tdsPct) => change({ tdsPct })} fault={faultOf('tdsPct')} />
+        </Tds>
+        <Small>{extractionWords(text.tdsPct, shot)}</Small>
+      </Pair>
+      <Scales>
+        {SCALES.map(({ name, label, low, high }) => (
+          <ScaleRow
+            key={name}
+            label={label}
+            low={low}
+            high={high}
+            from={0}
+            to={10}
+            value={text.scales[name]}
+            onChange={(value) => change({ scales: { ...text.scales, [name]: value } })}
+          />
+        ))}
+        <ScaleRow label="Strength" low="weak" high="strong" from={-2} to={2} value={text.strength} onChange={(strength) => change({ strength })} />
+      </Scales>
+      <ChipRow role="group" aria-label="Signs">
+        {TASTE_SIGNS.map((sign) => (
+          <Chip key={sign} isSelected={text.signs.includes(sign)} onChange={() => change({ signs: toggled(text.signs, sign) })}>
+            {sign}
+          </Chip>
+        ))}
+      </ChipRow>
+      {promisedNotes.length > 0 && (
+        <ChipRow role="group" aria-label="Promised notes found">
+          <Small>Promised, found?</Small>
+          {promisedNotes.map((note) => (
+            <Chip key={note} isSelected={text.notesFound.includes(note)} onChange={() => change({ notesFound: toggled(text.notesFound, note) })}>
+              {note}
+            </Chip>
+          ))}
+        </ChipRow>
+      )}
+      <Pair>
+        <TextInput label="Other notes, separated by commas" value={text.otherNotes} onChange={(otherNotes) => change({ otherNotes })} fault={faultOf('notesFound')} />
+        <TextInput label="Remark" value={text.remark} onChange={(remark) => change({ remark })} fault={faultOf('remark')} />
+      </Pair>
+      <Verdict text={text} view={view} bench={bench} shot={shot} />
+      <Faults faults={faults} shown={SHOWN} />
+      <Pair>
+        <MainButton type="submit" isDisabled={isBusy}>
+          Keep this cup sheet
+        </MainButton>
+        <Small>Tab to a scale, press a digit. Let it cool some minutes before you judge; broad first.</Small>
+      </Pair>
+      <Small>
+        Caffeine adds up over a tasting: count it and spit. The usual public guidance is about 400 mg a day
+        for healthy adults, less in pregnancy and for some people: ask a doctor. Milk, nut and soy are
+        allergens; local food-labelling law decides.
+      </Small>
+    </Form>
+  );
+}
+
+function Verdict({ text, view, bench, shot }: { text: CupText; view: ReleaseView; bench: Bench; shot: BenchShot }) {
+  if (Object.keys(text.scales).length === 0 && text.signs.length === 0 && text.strength === 0) return null;
+  const direction = tasteDirection(tasteOf(text), view.batch.roastLevel ?? 0);
+  const move = tasteMove({
+    direction,
+    target: bench.target,
+    dial: shot.dial,
+    grinder: bench.setup.grinder,
+    machine: bench.setup.machine,
+  });
+  return (
+    <Notice role="status" $kind={direction.verdict === 'right' ? 'good' : 'caution'}>
+      <strong>{direction.words}</strong> {move?.words} House heuristic: the signs are the trade’s, the
+      thresholds ours.
+    </Notice>
+  );
+}
+
+function extractionWords(tdsPct: string, { doseG, yieldG }: BenchShot): string {
+  const tds = readNumber(tdsPct);
+  if (typeof tds !== 'number' || tds <= 0 || (tds / 100) * yieldG > doseG)
+    return 'With a TDS reading: strength and extraction';
+  return `${tds.toFixed(1)} % strong, ${extraction({ doseG, yieldG, tdsPct: tds }).extractionPct.toFixed(1)} % extracted`;
+}

@@ -1,0 +1,56 @@
+'use client';
+
+import Link from 'next/link';
+import { useState } from 'react';
+import styled from 'styled-components';
+import type { Bench, BenchShot, ReleaseView } from '@/data/releaseView';
+import { SelectInput } from '@/ui/fields';
+import { SectionTitle, StageTitle } from '@/ui/type';
+import { CupSheet } from './CupSheet';
+import { TastingList } from './TastingList';
+
+const Stack = styled.div`
+  display: grid;
+  gap: 16px;
+`;
+
+export function TasteStage({ view }: { view: ReleaseView }) {
+  const { bench, release } = view;
+  const last = bench?.shots.at(-1);
+  if (!bench || !last)
+    return (
+      <Stack>
+        <StageTitle>Nothing to taste yet</StageTitle>
+        <p>
+          A cup sheet belongs to a shot.{' '}
+          <Link href={`/releases/${release.id}/${bench ? 'pull' : 'start'}`}>
+            {bench ? 'Pull one first' : 'Begin with a proposal'}
+          </Link>
+          .
+        </p>
+      </Stack>
+    );
+  return <Tasting view={view} bench={bench} newest={last} />;
+}
+
+function Tasting({ view, bench, newest }: { view: ReleaseView; bench: Bench; newest: BenchShot }) {
+  const [shotId, setShotId] = useState(newest.id);
+  const shot = bench.shots.find(({ id }) => id === shotId) ?? newest;
+  const options = bench.shots
+    .map(({ id, dial, yieldG, timeS, mark }, i) => ({
+      value: id,
+      label: `Shot ${i + 1}: ${yieldG.toFixed(1)} g in ${timeS.toFixed(1)} s at ${dial}${mark.landed ? ', landed' : ''}`,
+    }))
+    .reverse();
+  return (
+    <Stack>
+      <StageTitle>Is it right, and which way is better?</StageTitle>
+      <SelectInput label="The shot in the cup" value={shot.id} onChange={setShotId} options={options} />
+      <CupSheet key={`${shot.id} ${shot.tastings.length}`} view={view} bench={bench} shot={shot} />
+      <section>
+        <SectionTitle>Tasted so far</SectionTitle>
+        <TastingList bench={bench} roastLevel={view.batch.roastLevel ?? 0} />
+      </section>
+    </Stack>
+  );
+}

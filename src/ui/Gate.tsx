@@ -1,0 +1,214 @@
+'use client';
+
+import styled from 'styled-components';
+import type { Expectation, ShotMark } from '@/core/advice/types';
+import { labelText } from './type';
+
+/**
+ * The gate: cup mass against time, with the recipe as a rectangle of yield ± tolerance and time
+ * window. A shot typed in is a point with a stem from its first drip; it lands in the gate or misses
+ * it on the side that names the fault. Text equivalent: the ledger lists the same shots as a table.
+ */
+export interface GateShot {
+  readonly number: number;
+  readonly yieldG: number;
+  /** On the gate's clock; null when it cannot be converted. */
+  readonly timeS: number | null;
+  readonly firstDripS?: number | undefined;
+  readonly mark: ShotMark;
+}
+
+export interface GateProps {
+  readonly yieldG: number;
+  readonly yieldToleranceG: number;
+  readonly timeS: readonly [number, number];
+  readonly clockWords: string;
+  readonly shots: readonly GateShot[];
+  readonly expect: Expectation | null;
+  /** Seconds on the running clock, null while it stands. */
+  readonly runningS: number | null;
+}
+
+const WIDTH = 760;
+const HEIGHT = 330;
+const PAD = { left: 46, right: 14, top: 14, bottom: 38 };
+
+const Svg = styled.svg`
+  display: block;
+  width: 100%;
+  height: auto;
+  background: var(--enamel-raised);
+  border: 1px solid var(--rule);
+
+  text {
+    ${labelText}
+    fill: var(--ink-soft);
+    font-size: 13px;
+  }
+
+  .number {
+    font-size: 13px;
+    font-weight: 680;
+    fill: var(--ink);
+  }
+
+  .gate-words {
+    fill: var(--verdigris);
+    font-weight: 660;
+  }
+`;
+
+export function Gate(props: GateProps) {
+  const { yieldG, yieldToleranceG, timeS, shots, expect, runningS, clockWords } = props;
+  const scale = scaleOf(props);
+  const [low, high] = timeS;
+  const gate = {
+    x: scale.x(low),
+    y: scale.y(yieldG + yieldToleranceG),
+    width: scale.x(high) - scale.x(low),
+    height: scale.y(yieldG - yieldToleranceG) - scale.y(yieldG + yieldToleranceG),
+  };
+  const drip = usualDrip(shots);
+  return (
+    <Svg
+      viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
+      role="img"
+      aria-label={`Gate: ${yieldG} g ± ${yieldToleranceG} g in ${low}-${high} s ${clockWords}. ${shotWords(shots)}`}
+    >
+      <Axes scale={scale} clockWords={clockWords} />
+      {/* The posts of the gate run through the plane, so a miss can be read from afar. */}
+      <rect x={gate.x} width={gate.width} y={PAD.top} height={HEIGHT - PAD.top - PAD.bottom} fill="var(--verdigris-wash)" opacity={0.35} />
+      <rect {...gate} fill="var(--verdigris-wash)" stroke="var(--verdigris)" strokeWidth={2.5} />
+      <path
+        d={`M${gate.x} ${HEIGHT - PAD.bottom}V${gate.y + gate.height}M${gate.x + gate.width} ${HEIGHT - PAD.bottom}V${gate.y + gate.height}`}
+        stroke="var(--verdigris)"
+        strokeWidth={2.5}
+      />
+      <text className="gate-words" x={gate.x + gate.width / 2} y={gate.y - 7} textAnchor="middle">
+        {`${low}-${high} s`}
+      </text>
+      {expect && <Expected expect={expect} yieldG={yieldG} dripS={drip} scale={scale} />}
+      {shots.map((shot) => (
+        <ShotPoint key={shot.number} shot={shot} isLast={shot === shots.at(-1)} scale={scale} />
+      ))}
+      {runningS !== null && runningS <= scale.mostS && (
+        <line
+          x1={scale.x(runningS)}
+          x2={scale.x(runningS)}
+          y1={PAD.top}
+          y2={HEIGHT - PAD.bottom}
+          stroke="var(--copper)"
+          strokeWidth={3}
+        />
+      )}
+    </Svg>
+  );
+}
+
+interface Scale {
+  readonly x: (seconds: number) => number;
+  readonly y: (grams: number) => number;
+  readonly mostS: number;
+  readonly mostG: number;
+}
+
+function scaleOf({ yieldG, timeS, shots, expect }: GateProps): Scale {
+  const times = shots.flatMap((shot) => shot.timeS ?? []);
+  const mostS = Math.max(timeS[1] * 1.45, ...times.map((s) => s * 1.08), expect?.interval80[1] ?? 0);
+  const mostG = Math.max(yieldG * 1.35, ...shots.map((shot) => shot.yieldG * 1.08));
+  const spanX = WIDTH - PAD.left - PAD.right;
+  const spanY = HEIGHT - PAD.top - PAD.bottom;
+  return {
+    x: (seconds) => PAD.left + (spanX * Math.min(seconds, mostS)) / mostS,
+    y: (grams) => HEIGHT - PAD.bottom - (spanY * grams) / mostG,
+    mostS,
+    mostG,
+  };
+}
+
+function Axes({ scale, clockWords }: { scale: Scale; clockWords: string }) {
+  const stepS = scale.mostS > 70 ? 10 : 5;
+  const stepG = scale.mostG > 70 ? 20 : 10;
+  const ticks = (most: number, step: number) =>
+    Array.from({ length: Math.floor(most / step) + 1 }, (_, i) => i * step);
+  return (
+    <g>
+      {ticks(scale.mostG, stepG).map((grams) => (
+        <g key={`g${grams}`}>
+          <line x1={PAD.left} x2={WIDTH - PAD.right} y1={scale.y(grams)} y2={scale.y(grams)} stroke="var(--rule)" />
+          <text x={PAD.left - 7} y={scale.y(grams) + 4} textAnchor="end">
+            {grams}
+          </text>
+        </g>
+      ))}
+      {ticks(scale.mostS, stepS).map((seconds) => (
+        <text key={`s${seconds}`} x={scale.x(seconds)} y={HEIGHT - PAD.bottom + 16} textAnchor="middle">
+          {seconds}
+        </text>
+      ))}
+      <text x={6} y={PAD.top + 2}>
+        g
+      </text>
+      <text x={WIDTH - PAD.right} y={HEIGHT - 6} textAnchor="end">
+        {`seconds ${clockWords}`}
+      </text>
+    </g>
+  );
+}
+
+function Expected({ expect, yieldG, dripS, scale }: { expect: Expectation; yieldG: number; dripS: number; scale: Scale }) {
+  const [low, high] = expect.interval80;
+  const y = scale.y(yieldG);
+  return (
+    <g stroke="var(--copper)" fill="none">
+      <path
+        d={`M${scale.x(expect.clock === 'pump' ? dripS : 0)} ${scale.y(0)}L${scale.x(expect.timeS)} ${y}`}
+        strokeWidth={2}
+        strokeDasharray="3 5"
+      />
+      <path
+        d={`M${scale.x(low)} ${y - 6}v12M${scale.x(high)} ${y - 6}v12M${scale.x(low)} ${y}H${scale.x(high)}`}
+        strokeWidth={2}
+        strokeDasharray="3 3"
+      />
+      <circle cx={scale.x(expect.timeS)} cy={y} r={5} fill="var(--enamel-raised)" strokeWidth={2} />
+    </g>
+  );
+}
+
+function ShotPoint({ shot, isLast, scale }: { shot: GateShot; isLast: boolean; scale: Scale }) {
+  if (shot.timeS === null) return null;
+  const x = scale.x(shot.timeS);
+  const y = scale.y(shot.yieldG);
+  const { mark } = shot;
+  const colour = mark.landed ? 'var(--verdigris)' : 'var(--ink)';
+  const foot = scale.x(shot.firstDripS ?? 0);
+  return (
+    <g opacity={isLast ? 1 : 0.55}>
+      {shot.firstDripS !== undefined && (
+        <path d={`M${foot} ${scale.y(0)}L${x} ${y}`} stroke={colour} strokeWidth={isLast ? 2 : 1} fill="none" />
+      )}
+      <circle
+        cx={x}
+        cy={y}
+        r={isLast ? 8 : 6}
+        fill={mark.valid ? colour : 'var(--enamel-raised)'}
+        stroke={colour}
+        strokeWidth={2}
+        strokeDasharray={mark.valid ? undefined : '3 2'}
+      />
+      <text className="number" x={x} y={y - 12} textAnchor="middle">
+        {shot.number}
+      </text>
+    </g>
+  );
+}
+
+function usualDrip(shots: readonly GateShot[]): number {
+  return shots.findLast((shot) => shot.firstDripS !== undefined)?.firstDripS ?? 0;
+}
+
+function shotWords(shots: readonly GateShot[]): string {
+  const landed = shots.filter((shot) => shot.mark.landed).length;
+  return `${shots.length} shots, ${landed} landed.`;
+}

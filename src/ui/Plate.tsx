@@ -1,0 +1,108 @@
+'use client';
+
+import styled from 'styled-components';
+import { readingText } from './type';
+
+/** The recipe in force, set like a stamped enamel plate. */
+export interface PlateRecipe {
+  readonly doseG: number;
+  readonly yieldG: number;
+  readonly temperatureC: number;
+  readonly timeS: readonly [number, number];
+  readonly clockWords: string;
+  readonly programme: string;
+  readonly restDays: readonly [number, number];
+}
+
+const Sheet = styled.section`
+  padding: 4px;
+  border-radius: 5px;
+  background: var(--plate);
+  color: var(--plate-ink);
+`;
+
+const Inner = styled.div`
+  display: grid;
+  gap: 10px;
+  padding: 12px 14px 13px;
+  border: 1.5px solid var(--plate-rule);
+  border-radius: 3px;
+`;
+
+const State = styled.p`
+  display: flex;
+  justify-content: space-between;
+  gap: 8px;
+  font-stretch: var(--narrow);
+  font-size: 14px;
+  color: var(--plate-soft);
+
+  strong {
+    color: var(--plate-ink);
+    font-weight: 640;
+  }
+`;
+
+const Masses = styled.p`
+  ${readingText}
+  font-size: 25px;
+  line-height: 1.1;
+  white-space: nowrap;
+
+  small {
+    font-size: 15px;
+    font-stretch: var(--normal);
+    font-weight: 500;
+    color: var(--plate-soft);
+  }
+`;
+
+const Lines = styled.dl`
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 3px 12px;
+  font-size: 14.5px;
+
+  dt {
+    font-stretch: var(--narrow);
+    color: var(--plate-soft);
+  }
+
+  dd {
+    font-weight: 540;
+    text-align: right;
+  }
+`;
+
+export function Plate({ state, note, recipe }: { state: string; note?: string; recipe: PlateRecipe }) {
+  const ratio = recipe.yieldG / recipe.doseG;
+  return (
+    <Sheet aria-label="Recipe in force">
+      <Inner>
+        <State>
+          <strong>{state}</strong>
+          {note && <span>{note}</span>}
+        </State>
+        <Masses>
+          {recipe.doseG.toFixed(1)} → {recipe.yieldG.toFixed(1)} <small>g</small>
+        </Masses>
+        <Lines>
+          <dt>Ratio</dt>
+          <dd>1:{ratio.toFixed(2)}</dd>
+          <dt>Time</dt>
+          <dd>
+            {recipe.timeS[0]}-{recipe.timeS[1]} s {recipe.clockWords}
+          </dd>
+          <dt>Temperature</dt>
+          <dd>{recipe.temperatureC.toFixed(1)} °C at the machine</dd>
+          <dt>Water</dt>
+          <dd>{recipe.programme}</dd>
+          <dt>Rest</dt>
+          <dd>
+            day {recipe.restDays[0]}-{recipe.restDays[1]}
+          </dd>
+        </Lines>
+      </Inner>
+    </Sheet>
+  );
+}
