@@ -21,7 +21,7 @@ const common = {
 };
 
 /** Core, store and formats run in node; components run in jsdom. */
-export default {
+const config = {
   projects: [
     {
       ...common,
@@ -37,3 +37,5 @@ export default {
     },
   ],
 };
+
+export default config;

@@ -31,7 +31,9 @@ function main([name, ...flags]: string[]): number {
   const unknownFlag = flags.find((flag) => flag !== '--schema');
   if (!found || unknownFlag) {
     const what = found ? `option ${unknownFlag}` : `command ${name}`;
-    process.stderr.write(`Unknown ${what}. Take one of: ${Object.keys(COMMANDS).join(', ')}; option --schema.\n`);
+    process.stderr.write(
+      `Unknown ${what}. Take one of: ${Object.keys(COMMANDS).join(', ')}; option --schema.\n`,
+    );
     return 2;
   }
   try {
@@ -40,7 +42,12 @@ function main([name, ...flags]: string[]): number {
     return 0;
   } catch (error) {
     if (!(error instanceof UserFault)) throw error;
-    process.stderr.write(`${error.faults.map((fault) => fault.message).join(' ').replaceAll('\n', ' ')}\n`);
+    process.stderr.write(
+      `${error.faults
+        .map((fault) => fault.message)
+        .join(' ')
+        .replaceAll('\n', ' ')}\n`,
+    );
     return 2;
   }
 }

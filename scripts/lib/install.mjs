@@ -8,7 +8,9 @@ export const ROOT = fileURLToPath(new URL('../../', import.meta.url));
 const STAMP = `${ROOT}node_modules/.kettlebrand-lock`;
 
 function lockHash() {
-  return createHash('sha256').update(readFileSync(`${ROOT}package-lock.json`)).digest('hex');
+  return createHash('sha256')
+    .update(readFileSync(`${ROOT}package-lock.json`))
+    .digest('hex');
 }
 
 /** Everything the install prints goes to standard error, so that `kb` keeps its output clean. */
@@ -25,7 +27,9 @@ export function ensureInstalled() {
   // npm adds entries of this system's own; the lock file stays as it was committed.
   writeFileSync(`${ROOT}package-lock.json`, before);
   if (status !== 0) {
-    process.stderr.write('The install failed. Check the network and that a C++ compiler is there.\n');
+    process.stderr.write(
+      'The install failed. Check the network and that a C++ compiler is there.\n',
+    );
     process.exit(1);
   }
   writeFileSync(STAMP, lockHash());

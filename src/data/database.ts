@@ -11,7 +11,7 @@ import { userFault } from '@/core/errors';
 
 export type Db = Database.Database;
 
-const MIGRATIONS_FOLDER = join(process.cwd(), 'src/data/migrations');
+const MIGRATIONS_FOLDER = join(/* turbopackIgnore: true */ process.cwd(), 'src/data/migrations');
 const BUSY_TIMEOUT_MS = 5000;
 
 interface Migration {
@@ -28,7 +28,7 @@ function readMigrations(folder = MIGRATIONS_FOLDER): Migration[] {
     .map((name) => ({
       version: Number(name.slice(0, 4)),
       name,
-      sql: readFileSync(join(folder, name), 'utf8'),
+      sql: readFileSync(join(/* turbopackIgnore: true */ folder, name), 'utf8'),
     }));
 }
 
@@ -81,7 +81,7 @@ function migrate(db: Db): void {
 
 /** Where the database of this process lives. */
 export function databaseFile(): string {
-  const folder = process.env.KETTLEBRAND_DATA ?? join(process.cwd(), 'data');
+  const folder = process.env.KETTLEBRAND_DATA ?? join(/* turbopackIgnore: true */ process.cwd(), 'data');
   return join(folder, 'kettlebrand.sqlite');
 }
 

@@ -56,12 +56,11 @@ export function insertVersion(
   db: Db,
   version: Omit<StoredVersion, 'publishedAt' | 'publishedBy'>,
   personId: string,
-  publishedAt = now(),
 ): void {
   db.prepare(
     `INSERT INTO recipe_version (id, release_id, number, document, sha256, published_at, published_by)
      VALUES (@id, @releaseId, @number, @document, @sha256, @publishedAt, @personId)`,
-  ).run({ ...version, publishedAt, personId });
+  ).run({ ...version, publishedAt: now(), personId });
   db.prepare(
     `INSERT INTO publication (release_id, token, version_id) VALUES (@releaseId, @token, @id)
      ON CONFLICT (release_id) DO UPDATE SET version_id = excluded.version_id`,

@@ -1,5 +1,6 @@
 /** Small helpers between SQLite's values and ours. */
 import { z } from 'zod';
+import { clock } from './clock';
 
 /** SQLite keeps booleans as 0 and 1. */
 export const bool = z.union([z.literal(0), z.literal(1)]).transform((value) => value === 1);
@@ -21,5 +22,5 @@ export function json<T extends z.ZodType>(schema: T) {
 
 /** yyyy-mm-ddThh:mm:ss.sssZ of now: the moment a fact was recorded. */
 export function now(): string {
-  return new Date().toISOString();
+  return clock.now().toISOString();
 }

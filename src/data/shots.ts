@@ -49,7 +49,6 @@ export function insertShot(
   id: string,
   fields: ShotFields,
   personId: string,
-  pulledAt = now(),
 ): void {
   db.prepare(
     `INSERT INTO shot (id, recipe_draft_id, pulled_at, pulled_by, dial, dose_g, aim_dose_g, yield_g,
@@ -60,7 +59,7 @@ export function insertShot(
     ...fields,
     id,
     personId,
-    pulledAt,
+    pulledAt: now(),
     aimDoseG: fields.aimDoseG ?? null,
     firstDripS: fields.firstDripS ?? null,
     purgeG: fields.purgeG ?? null,
@@ -138,7 +137,6 @@ export function insertTasting(
   id: string,
   fields: TastingFields,
   personId: string,
-  tastedAt = now(),
 ): void {
   db.prepare(
     `INSERT INTO tasting (id, shot_id, tasted_at, tasted_by, moment, serving, scales, notes_found, remark)
@@ -147,7 +145,7 @@ export function insertTasting(
     ...fields,
     id,
     personId,
-    tastedAt,
+    tastedAt: now(),
     scales: JSON.stringify(fields.scales),
     notesFound: JSON.stringify(fields.notesFound),
   });

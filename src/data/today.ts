@@ -1,6 +1,7 @@
 /** The house's calendar day, in the time zone of the machine the server runs on. */
-import { getLocalTimeZone, today as todayIn } from '@internationalized/date';
+import { fromDate, getLocalTimeZone, toCalendarDate } from '@internationalized/date';
+import { clock } from './clock';
 
 export function today(): string {
-  return todayIn(getLocalTimeZone()).toString();
+  return toCalendarDate(fromDate(clock.now(), getLocalTimeZone())).toString();
 }

@@ -69,7 +69,9 @@ export const recipeDocumentSchema = z.strictObject({
     error: `Only version ${FORMAT_VERSION} of the format is known here. Update Kettlebrand, or export the file again.`,
   }),
   body: recipeBodySchema,
-  sha256: z.string().regex(/^[0-9a-f]{64}$/, { error: 'The hash is not a SHA-256 in hexadecimal.' }),
+  sha256: z
+    .string()
+    .regex(/^[0-9a-f]{64}$/, { error: 'The hash is not a SHA-256 in hexadecimal.' }),
 });
 export type RecipeDocument = z.output<typeof recipeDocumentSchema>;
 
@@ -97,7 +99,11 @@ const MOST_CHARACTERS = 200_000;
  */
 export function readDocument(source: string): RecipeDocument {
   if (source.length > MOST_CHARACTERS)
-    throw userFault('badInput', 'document', 'A recipe document is under 200 kB. Choose another file.');
+    throw userFault(
+      'badInput',
+      'document',
+      'A recipe document is under 200 kB. Choose another file.',
+    );
   const document = parse(recipeDocumentSchema, jsonOf(source));
   if (canonicalSha256(document.body) !== document.sha256)
     throw userFault(

@@ -30,7 +30,7 @@ export interface GateProps {
 }
 
 const WIDTH = 760;
-const HEIGHT = 330;
+const HEIGHT = 282;
 const PAD = { left: 46, right: 14, top: 14, bottom: 38 };
 
 const Svg = styled.svg`
@@ -50,6 +50,13 @@ const Svg = styled.svg`
     font-size: 13px;
     font-weight: 680;
     fill: var(--ink);
+  }
+
+  @media (max-width: 640px) {
+    text,
+    .number {
+      font-size: 24px;
+    }
   }
 
   .gate-words {
@@ -77,19 +84,37 @@ export function Gate(props: GateProps) {
     >
       <Axes scale={scale} clockWords={clockWords} />
       {/* The posts of the gate run through the plane, so a miss can be read from afar. */}
-      <rect x={gate.x} width={gate.width} y={PAD.top} height={HEIGHT - PAD.top - PAD.bottom} fill="var(--verdigris-wash)" opacity={0.35} />
+      <rect
+        x={gate.x}
+        width={gate.width}
+        y={PAD.top}
+        height={HEIGHT - PAD.top - PAD.bottom}
+        fill="var(--verdigris-wash)"
+        opacity={0.35}
+      />
       <rect {...gate} fill="var(--verdigris-wash)" stroke="var(--verdigris)" strokeWidth={2.5} />
       <path
         d={`M${gate.x} ${HEIGHT - PAD.bottom}V${gate.y + gate.height}M${gate.x + gate.width} ${HEIGHT - PAD.bottom}V${gate.y + gate.height}`}
         stroke="var(--verdigris)"
         strokeWidth={2.5}
       />
-      <text className="gate-words" x={gate.x + gate.width / 2} y={gate.y - 7} textAnchor="middle">
+      <text
+        className="gate-words"
+        x={gate.x + gate.width / 2}
+        y={HEIGHT - PAD.bottom - 8}
+        textAnchor="middle"
+      >
         {`${low}-${high} s`}
       </text>
       {expect && <Expected expect={expect} yieldG={yieldG} dripS={drip} scale={scale} />}
       {shots.map((shot) => (
-        <ShotPoint key={shot.number} shot={shot} isLast={shot === shots.at(-1)} scale={scale} />
+        <ShotPoint
+          key={shot.number}
+          shot={shot}
+          isLast={shot === shots.at(-1)}
+          scale={scale}
+          timeS={timeS}
+        />
       ))}
       {runningS !== null && runningS <= scale.mostS && (
         <line
@@ -114,8 +139,12 @@ interface Scale {
 
 function scaleOf({ yieldG, timeS, shots, expect }: GateProps): Scale {
   const times = shots.flatMap((shot) => shot.timeS ?? []);
-  const mostS = Math.max(timeS[1] * 1.45, ...times.map((s) => s * 1.08), expect?.interval80[1] ?? 0);
-  const mostG = Math.max(yieldG * 1.35, ...shots.map((shot) => shot.yieldG * 1.08));
+  const mostS = Math.max(
+    timeS[1] * 1.45,
+    ...times.map((s) => s * 1.08),
+    expect?.interval80[1] ?? 0,
+  );
+  const mostG = Math.max(yieldG * 1.3, ...shots.map((shot) => shot.yieldG * 1.08));
   const spanX = WIDTH - PAD.left - PAD.right;
   const spanY = HEIGHT - PAD.top - PAD.bottom;
   return {
@@ -135,14 +164,25 @@ function Axes({ scale, clockWords }: { scale: Scale; clockWords: string }) {
     <g>
       {ticks(scale.mostG, stepG).map((grams) => (
         <g key={`g${grams}`}>
-          <line x1={PAD.left} x2={WIDTH - PAD.right} y1={scale.y(grams)} y2={scale.y(grams)} stroke="var(--rule)" />
+          <line
+            x1={PAD.left}
+            x2={WIDTH - PAD.right}
+            y1={scale.y(grams)}
+            y2={scale.y(grams)}
+            stroke="var(--rule)"
+          />
           <text x={PAD.left - 7} y={scale.y(grams) + 4} textAnchor="end">
             {grams}
           </text>
         </g>
       ))}
       {ticks(scale.mostS, stepS).map((seconds) => (
-        <text key={`s${seconds}`} x={scale.x(seconds)} y={HEIGHT - PAD.bottom + 16} textAnchor="middle">
+        <text
+          key={`s${seconds}`}
+          x={scale.x(seconds)}
+          y={HEIGHT - PAD.bottom + 16}
+          textAnchor="middle"
+        >
           {seconds}
         </text>
       ))}
@@ -156,7 +196,17 @@ function Axes({ scale, clockWords }: { scale: Scale; clockWords: string }) {
   );
 }
 
-function Expected({ expect, yieldG, dripS, scale }: { expect: Expectation; yieldG: number; dripS: number; scale: Scale }) {
+function Expected({
+  expect,
+  yieldG,
+  dripS,
+  scale,
+}: {
+  expect: Expectation;
+  yieldG: number;
+  dripS: number;
+  scale: Scale;
+}) {
   const [low, high] = expect.interval80;
   const y = scale.y(yieldG);
   return (
@@ -176,28 +226,69 @@ function Expected({ expect, yieldG, dripS, scale }: { expect: Expectation; yield
   );
 }
 
-function ShotPoint({ shot, isLast, scale }: { shot: GateShot; isLast: boolean; scale: Scale }) {
+type Side = 'landed' | 'fast' | 'slow' | 'other';
+
+/** A shape and a colour for each side, so that neither is needed alone: the arrow points at the miss. */
+const MARK_SHAPES: Record<Side, string> = {
+  landed: 'M6 0A6 6 0 1 1-6 0A6 6 0 1 1 6 0z',
+  fast: 'M5-7V7L-7 0z',
+  slow: 'M-5-7V7L7 0z',
+  other: 'M-5-5H5V5H-5z',
+};
+const MARK_COLOURS: Record<Side, string> = {
+  landed: 'var(--verdigris)',
+  fast: 'var(--under)',
+  slow: 'var(--over)',
+  other: 'var(--ink)',
+};
+
+function sideOf({ mark, timeS: shotS }: GateShot, [low, high]: GateProps['timeS']): Side {
+  if (mark.landed) return 'landed';
+  if (shotS !== null && shotS < low) return 'fast';
+  return shotS !== null && shotS > high ? 'slow' : 'other';
+}
+
+function ShotPoint({
+  shot,
+  isLast,
+  scale,
+  timeS,
+}: {
+  shot: GateShot;
+  isLast: boolean;
+  scale: Scale;
+  timeS: GateProps['timeS'];
+}) {
   if (shot.timeS === null) return null;
   const x = scale.x(shot.timeS);
   const y = scale.y(shot.yieldG);
   const { mark } = shot;
-  const colour = mark.landed ? 'var(--verdigris)' : 'var(--ink)';
+  const side = sideOf(shot, timeS);
+  const colour = MARK_COLOURS[side];
   const foot = scale.x(shot.firstDripS ?? 0);
   return (
-    <g opacity={isLast ? 1 : 0.55}>
+    <g opacity={isLast ? 1 : 0.6}>
       {shot.firstDripS !== undefined && (
-        <path d={`M${foot} ${scale.y(0)}L${x} ${y}`} stroke={colour} strokeWidth={isLast ? 2 : 1} fill="none" />
+        <path
+          d={`M${foot} ${scale.y(0)}L${x} ${y}`}
+          stroke={colour}
+          strokeWidth={isLast ? 2 : 1}
+          fill="none"
+        />
       )}
-      <circle
-        cx={x}
-        cy={y}
-        r={isLast ? 8 : 6}
+      <path
+        d={MARK_SHAPES[side]}
+        transform={`translate(${x} ${y}) scale(${isLast ? 1.25 : 1})`}
         fill={mark.valid ? colour : 'var(--enamel-raised)'}
         stroke={colour}
         strokeWidth={2}
-        strokeDasharray={mark.valid ? undefined : '3 2'}
       />
-      <text className="number" x={x} y={y - 12} textAnchor="middle">
+      <text
+        className="number"
+        x={isLast ? x : x - 10}
+        y={isLast ? y - 13 : y - 7}
+        textAnchor={isLast ? 'middle' : 'end'}
+      >
         {shot.number}
       </text>
     </g>

@@ -74,7 +74,15 @@ const Lines = styled.dl`
   }
 `;
 
-export function Plate({ state, note, recipe }: { state: string; note?: string; recipe: PlateRecipe }) {
+export function Plate({
+  state,
+  note,
+  recipe,
+}: {
+  state: string;
+  note?: string;
+  recipe: PlateRecipe;
+}) {
   const ratio = recipe.yieldG / recipe.doseG;
   return (
     <Sheet aria-label="Recipe in force">

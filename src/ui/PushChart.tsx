@@ -24,12 +24,13 @@ export interface PushChartProps {
   readonly span: readonly [number, number];
   readonly format: (value: number) => string;
   readonly formatChange: (value: number) => string;
-  readonly ends?: readonly [string, string];
+  /** Values named under the drawing, with the word of each. */
+  readonly ticks?: readonly { readonly value: number; readonly label: string }[];
 }
 
 const Grid = styled.div`
   display: grid;
-  grid-template-columns: minmax(96px, max-content) 1fr max-content;
+  grid-template-columns: minmax(120px, max-content) 1fr minmax(64px, max-content);
   gap: 0 12px;
   align-items: center;
   font-size: 14px;
@@ -44,10 +45,19 @@ const Grid = styled.div`
     padding-top: 5px;
   }
 
-  .ends {
+  .ticks {
     ${labelText}
-    display: flex;
-    justify-content: space-between;
+    position: relative;
+    height: 22px;
+    border-top: 1px solid var(--rule-strong);
+    font-size: 13px;
+  }
+
+  .ticks span {
+    position: absolute;
+    top: 2px;
+    transform: translateX(-50%);
+    white-space: nowrap;
   }
 `;
 
@@ -60,7 +70,7 @@ const Track = styled.svg`
 const WIDTH = 400;
 
 export function PushChart(props: PushChartProps) {
-  const { rows, from, total, interval80, format, formatChange, ends, totalLabel } = props;
+  const { rows, from, total, interval80, format, formatChange, ticks, totalLabel } = props;
   const bars = rows.reduce<{ label: string; start: number; end: number; amount: number }[]>(
     (done, { label, amount }) => {
       const start = done.at(-1)?.end ?? from;
@@ -89,21 +99,37 @@ export function PushChart(props: PushChartProps) {
       ))}
       <span className="total">{totalLabel}</span>
       <Track viewBox={`0 0 ${WIDTH} 24`} preserveAspectRatio="none" aria-hidden="true">
-        <rect x={x(interval80[0])} y={8} width={x(interval80[1]) - x(interval80[0])} height={8} fill="var(--verdigris-wash)" />
+        <rect
+          x={x(interval80[0])}
+          y={8}
+          width={x(interval80[1]) - x(interval80[0])}
+          height={8}
+          fill="var(--verdigris-wash)"
+        />
         <path
           d={`M${x(interval80[0])} 5v14M${x(interval80[1])} 5v14`}
           stroke="var(--verdigris)"
           strokeWidth={1.5}
         />
-        <line x1={x(total)} x2={x(total)} y1={2} y2={22} stroke="var(--verdigris)" strokeWidth={4} />
+        <line
+          x1={x(total)}
+          x2={x(total)}
+          y1={2}
+          y2={22}
+          stroke="var(--verdigris)"
+          strokeWidth={4}
+        />
       </Track>
       <span className="amount total">{format(total)}</span>
-      {ends && (
+      {ticks && (
         <>
           <span />
-          <span className="ends">
-            <span>{ends[0]}</span>
-            <span>{ends[1]}</span>
+          <span className="ticks">
+            {ticks.map(({ value, label }) => (
+              <span key={label} style={{ left: `${(100 * x(value)) / WIDTH}%` }}>
+                {label}
+              </span>
+            ))}
           </span>
           <span />
         </>
@@ -112,7 +138,15 @@ export function PushChart(props: PushChartProps) {
   );
 }
 
-function Row({ label, amount, children }: { label: string; amount: string; children: React.ReactNode }) {
+function Row({
+  label,
+  amount,
+  children,
+}: {
+  label: string;
+  amount: string;
+  children: React.ReactNode;
+}) {
   return (
     <>
       <span>{label}</span>

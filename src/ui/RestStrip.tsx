@@ -33,8 +33,12 @@ const Svg = styled.svg`
 
   text {
     ${labelText}
-    fill: currentColor;
+    fill: var(--ink-soft);
     font-size: 13px;
+  }
+
+  .band {
+    fill: var(--ink);
   }
 
   .today {
@@ -44,9 +48,10 @@ const Svg = styled.svg`
   }
 `;
 
-const WIDTH = 1000;
-/** Days drawn before the roast and after fading, so that both ends can be read. */
+/** Days drawn after fading, so that the end can be read. */
 const DAYS_AFTER = 7;
+/** Below this share of the width a band is too narrow for its word. */
+const WORD_NEEDS_PCT = 6;
 
 const BANDS = [
   { state: 'tooFresh', label: 'Too fresh', fill: 'var(--under-wash)' },
@@ -56,53 +61,80 @@ const BANDS = [
   { state: 'fading', label: 'Faded', fill: 'var(--over-wash)' },
 ] as const;
 
+/** Rows of the drawing from the top, px: today's words, the band, the marks, the days. */
+const ROWS = {
+  tall: { words: 12, band: 17, bandHeight: 22, marks: 45, days: 63, height: 66 },
+  low: { words: 0, band: 0, bandHeight: 20, marks: 26, days: 41, height: 44 },
+} as const;
+
 export function RestStrip({ restDays, state, span, marks, isTall = false }: RestStripProps) {
   const lastDay = Math.max(span.fades + DAYS_AFTER, restDays + 2);
-  const x = (days: number) => (WIDTH * Math.min(days, lastDay)) / lastDay;
-  const height = isTall ? 58 : 40;
-  const band = { top: isTall ? 17 : 2, height: isTall ? 24 : 22 };
+  const pct = (days: number) => (100 * Math.min(days, lastDay)) / lastDay;
+  const rows = isTall ? ROWS.tall : ROWS.low;
   const edges = [0, span.opens, span.bestFrom, span.bestTo, span.fades, lastDay];
-  const nowX = x(restDays);
+  const nowPct = pct(restDays);
+  const isLate = nowPct > 82;
   return (
     <Figure
       role="img"
       aria-label={`Rested ${restDays} days: ${REST_STATE_LABELS[state].toLowerCase()}. ${spanWords(span)} ${marks.length} marks.`}
     >
-      <Svg viewBox={`0 0 ${WIDTH} ${height}`} aria-hidden="true">
+      <Svg height={rows.height} aria-hidden="true">
         {BANDS.map(({ state: name, label, fill }, i) => {
-          const from = x(edges[i]!);
-          const to = x(edges[i + 1]!);
+          const from = pct(edges[i]!);
+          const to = pct(edges[i + 1]!);
           return (
             <g key={name}>
-              <rect x={from} y={band.top} width={Math.max(0, to - from)} height={band.height} fill={fill} />
-              {to - from > 50 && (
-                <text x={from + 7} y={band.top + 16} style={{ color: 'var(--ink)' }}>
+              <rect
+                x={`${from}%`}
+                y={rows.band}
+                width={`${Math.max(0, to - from)}%`}
+                height={rows.bandHeight}
+                fill={fill}
+              />
+              {to - from > WORD_NEEDS_PCT && (
+                <text x={`${from}%`} dx={7} y={rows.band + 15} className="band">
                   {label}
                 </text>
               )}
               {i > 0 && (
-                <line
-                  x1={from}
-                  x2={from}
-                  y1={band.top}
-                  y2={band.top + band.height + 4}
-                  stroke="var(--rule-strong)"
-                />
-              )}
-              {i > 0 && (
-                <text x={from + 3} y={band.top + band.height + 14} style={{ color: 'var(--ink-soft)' }}>
-                  {Math.round(edges[i]!)}
-                </text>
+                <>
+                  <line
+                    x1={`${from}%`}
+                    x2={`${from}%`}
+                    y1={rows.band}
+                    y2={rows.days - 3}
+                    stroke="var(--rule-strong)"
+                  />
+                  <text x={`${from}%`} dx={4} y={rows.days}>
+                    {Math.round(edges[i]!)}
+                  </text>
+                </>
               )}
             </g>
           );
         })}
+        <line
+          x1={`${nowPct}%`}
+          x2={`${nowPct}%`}
+          y1={0}
+          y2={rows.band + rows.bandHeight}
+          stroke="var(--copper)"
+          strokeWidth={3}
+        />
         {marks.map((mark, i) => (
-          <Mark key={i} mark={mark} x={x(mark.restDays)} y={band.top + band.height} />
+          <svg key={i} x={`${pct(mark.restDays)}%`} y={rows.marks} overflow="visible">
+            <Mark mark={mark} />
+          </svg>
         ))}
-        <line x1={nowX} x2={nowX} y1={0} y2={band.top + band.height + 5} stroke="var(--copper)" strokeWidth={3} />
         {isTall && (
-          <text className="today" x={nowX + (nowX > WIDTH - 190 ? -6 : 6)} y={12} textAnchor={nowX > WIDTH - 190 ? 'end' : 'start'}>
+          <text
+            className="today"
+            x={`${nowPct}%`}
+            dx={isLate ? -6 : 6}
+            y={rows.words}
+            textAnchor={isLate ? 'end' : 'start'}
+          >
             {`Day ${restDays}, ${REST_STATE_LABELS[state].toLowerCase()}`}
           </text>
         )}
@@ -111,24 +143,25 @@ export function RestStrip({ restDays, state, span, marks, isTall = false }: Rest
   );
 }
 
-function Mark({ mark, x, y }: { mark: StripMark; x: number; y: number }) {
-  const title = <title>{mark.label}</title>;
-  switch (mark.kind) {
+/** Under the band: shots as ticks, tastings as rings, publications as a diamond. */
+function Mark({ mark: { kind, label } }: { mark: StripMark }) {
+  const title = <title>{label}</title>;
+  switch (kind) {
     case 'shot':
       return (
-        <line x1={x} x2={x} y1={y - 8} y2={y} stroke="var(--ink)" strokeWidth={2}>
+        <line y1={-5} y2={3} stroke="var(--ink)" strokeWidth={2}>
           {title}
         </line>
       );
     case 'tasting':
       return (
-        <circle cx={x} cy={y - 12} r={3} fill="var(--ink)">
+        <circle cx={9} r={3.5} fill="none" stroke="var(--ink)" strokeWidth={2}>
           {title}
         </circle>
       );
     case 'publication':
       return (
-        <path d={`M${x} ${y - 22}l5 6-5 6-5-6z`} fill="var(--copper)">
+        <path d="M0-7l6 6.5-6 6.5-6-6.5z" fill="var(--copper)">
           {title}
         </path>
       );

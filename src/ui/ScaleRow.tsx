@@ -107,7 +107,11 @@ export function ScaleRow({ label, low, high, from, to, value, onChange }: ScaleR
       <span className="end low">{low}</span>
       <Cells className="cells" onKeyDown={jump}>
         {numbers.map((number) => (
-          <Cell key={number} value={String(number)} data-filled={value !== undefined && from >= 0 && number < value}>
+          <Cell
+            key={number}
+            value={String(number)}
+            data-filled={value !== undefined && from >= 0 && number < value}
+          >
             {number < 0 ? `−${-number}` : number}
           </Cell>
         ))}

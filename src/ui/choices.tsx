@@ -68,13 +68,18 @@ export function Choice<T extends string>({
 
 /** A word that is ticked or not. */
 export const Chip = styled(ToggleButton)`
-  min-height: 36px;
-  padding: 4px 11px;
+  min-height: 34px;
+  padding: 2px 9px;
+  font-stretch: 84%;
   border: 1px solid var(--rule-strong);
   border-radius: 2px;
   background: var(--enamel-raised);
   color: var(--ink);
   cursor: pointer;
+
+  @media (max-width: 640px) {
+    min-height: 44px;
+  }
 
   &::before {
     content: '+ ';

@@ -105,7 +105,14 @@ export function TextInput({
 }
 
 /** Some sentences. */
-export function TextAreaInput({ label, value, onChange, fault, hint, rows = 2 }: Common & { rows?: number }) {
+export function TextAreaInput({
+  label,
+  value,
+  onChange,
+  fault,
+  hint,
+  rows = 2,
+}: Common & { rows?: number }) {
   return (
     <Field value={value} onChange={onChange} isInvalid={fault !== undefined}>
       <FieldLabel>{label}</FieldLabel>
@@ -146,7 +153,9 @@ export interface QuantityProps extends Common {
 export function QuantityInput(props: QuantityProps) {
   const { label, value, onChange, fault, hint, quantity, step, large = false, inputRef } = props;
   const { unit } = LIMITS[quantity];
-  const onKeyDown = (event: KeyboardEvent) => {
+  const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
+    // Leaving the field gives the single keys back to the bench.
+    if (event.key === 'Escape') event.currentTarget.blur();
     const direction = { ArrowUp: 1, ArrowDown: -1 }[event.key];
     if (direction === undefined || event.altKey) return;
     event.preventDefault();

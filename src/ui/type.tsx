@@ -66,10 +66,14 @@ export const Table = styled.table`
 export const Notice = styled.p<{ $kind?: 'caution' | 'fault' | 'good' }>`
   padding: 8px 12px;
   border-left: 4px solid
-    var(${({ $kind = 'caution' }) =>
-      ({ caution: '--under', fault: '--over', good: '--verdigris' })[$kind]});
-  background: var(${({ $kind = 'caution' }) =>
-    ({ caution: '--under-wash', fault: '--over-wash', good: '--verdigris-wash' })[$kind]});
+    var(
+      ${({ $kind = 'caution' }) =>
+        ({ caution: '--under', fault: '--over', good: '--verdigris' })[$kind]}
+    );
+  background: var(
+    ${({ $kind = 'caution' }) =>
+      ({ caution: '--under-wash', fault: '--over-wash', good: '--verdigris-wash' })[$kind]}
+  );
 `;
 
 export const Hidden = styled.span`

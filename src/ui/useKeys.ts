@@ -20,5 +20,7 @@ export function useKeys(keys: Readonly<Record<string, () => void>>): void {
 /** In a field every key is the field's own; on a button or link, Enter is. */
 function isTaken({ target, key }: KeyboardEvent): boolean {
   if (!(target instanceof HTMLElement)) return false;
-  return target.matches('input, textarea, select') || (key === 'Enter' && target.matches('a, button'));
+  return (
+    target.matches('input, textarea, select') || (key === 'Enter' && target.matches('a, button'))
+  );
 }

@@ -13,6 +13,7 @@ import { carriedShare, PURGE_TIMES_RETENTION } from '../grinder/retention';
 import { fitTimeModel, NOISE_SD, ODD_WEIGHT, type TimeModel } from '../grinder/timeModel';
 import type { Shot } from '../schema/shot';
 import { tasteDirection, type Direction } from '../taste/direction';
+import { prepSigns } from './prep';
 import type { NextInput, ShotMark } from './types';
 
 /** Under this in the cup after this long, the shot has choked. */
@@ -23,9 +24,6 @@ const GUSHING_UNDER_S = 12;
 const UNPURGED_SHARE = 0.02;
 /** Two odd shots that agree within this many sd are not odd: they are news. */
 const CORROBORATED_SDS = 2.5;
-
-const PREP_SIGNS = ['spurt', 'oneSided', 'holes', 'coldMetal'] as const;
-export type PrepSign = (typeof PREP_SIGNS)[number];
 
 export interface Bench {
   readonly input: NextInput;
@@ -104,11 +102,6 @@ export function isChoked(shot: Shot, targetYieldG: number): boolean {
   return stalled || (shot.seen.includes('choke') && shot.yieldG < targetYieldG / 2);
 }
 
-/** Signs seen that say the preparation, not the recipe, made this shot. */
-export function prepSigns(shot: Shot): PrepSign[] {
-  return PREP_SIGNS.filter((sign) => shot.seen.includes(sign));
-}
-
 /** The taste direction of a shot, null when it was not tasted. */
 export function directionOf(shot: Shot, roastLevel: number): Direction | null {
   return shot.taste ? tasteDirection(shot.taste, roastLevel) : null;
@@ -127,9 +120,7 @@ function markOf(
   const moved = previous !== undefined && Math.abs(shot.dial - previous.dial) > 1e-9;
   const carried = carriedShare({ retentionG: grinder.retentionG, doseG: shot.doseG, purgeG });
   const unpurged =
-    moved &&
-    carried > UNPURGED_SHARE &&
-    purgeG < PURGE_TIMES_RETENTION * grinder.retentionG - 1e-9;
+    moved && carried > UNPURGED_SHARE && purgeG < PURGE_TIMES_RETENTION * grinder.retentionG - 1e-9;
   const odd = weight !== null && weight < ODD_WEIGHT && !corroborated(shots, index);
   const onClock = timeOnClock(shot, target.clock);
   const [low, high] = target.timeS;
@@ -140,8 +131,7 @@ function markOf(
   const rested =
     target.openDay === undefined || shot.restDays === undefined || shot.restDays >= target.openDay;
   const measured = inDose && inYield && !shot.byVolume && onClock !== null;
-  const valid =
-    measured && !odd && !unpurged && !choked && rested && prepSigns(shot).length === 0;
+  const valid = measured && !odd && !unpurged && !choked && rested && prepSigns(shot).length === 0;
   const tastesRight =
     target.tasteFirst && directionOf(shot, target.roastLevel)?.verdict === 'right';
   return {

@@ -33,8 +33,7 @@ export function expectAt(bench: Bench, { dial, doseG }: Setting): Expectation {
   const { lnTimeS, variance } = predictAt(bench, { dial, doseG });
   const sd = Math.sqrt(variance);
   const { clock } = bench.input.target;
-  const shown = (ln: number) =>
-    fromPumpSeconds(pumpSeconds(Math.exp(ln)), clock, bench.firstDripS);
+  const shown = (ln: number) => fromPumpSeconds(pumpSeconds(Math.exp(ln)), clock, bench.firstDripS);
   return {
     timeS: shown(lnTimeS),
     interval80: [shown(lnTimeS - Z_80 * sd), shown(lnTimeS + Z_80 * sd)],
@@ -102,8 +101,7 @@ function trimmed(bench: Bench, chosen: { setting: Setting; score: number }): Set
     const doseG = trimmedDose(bench, dial);
     if (doseG === null) continue;
     const setting = { dial: Number(dial.toFixed(4)), doseG };
-    const score =
-      landing(bench, setting) - TRIM_COST_PER_G * Math.abs(doseG - bench.aimDoseG);
+    const score = landing(bench, setting) - TRIM_COST_PER_G * Math.abs(doseG - bench.aimDoseG);
     if (score > best.score + 1e-9) best = { setting, score };
   }
   return best === chosen ? null : best.setting;

@@ -4,9 +4,9 @@
  * Choked and gushing shots are judged first, because their yield is wrong by nature.
  */
 import { purgeFor } from '../grinder/retention';
-import { REASON_WORDS } from './words';
 import { tasteMove } from '../taste/tasteMove';
-import { directionOf, prepSigns, readBench, type Bench } from './bench';
+import { directionOf, readBench, type Bench } from './bench';
+import { prepSigns } from './prep';
 import { bestSetting, expectAt, landing, moveTo, trimmedDose, type Setting } from './grind';
 import type {
   Advice,
@@ -17,6 +17,7 @@ import type {
   NextInput,
   Reason,
 } from './types';
+import { REASON_WORDS } from './words';
 
 /** A move to the end of the dial is not worth making below this landing probability. */
 const RANGE_ENDS_BELOW = 0.25;
@@ -91,11 +92,7 @@ function preparation(bench: Bench): Judgement | null {
   const reasons: Reason[] = prepSigns(shot).map((sign) => REASON_WORDS.prepSign(sign));
   if (mark.unpurged) reasons.push(REASON_WORDS.unpurged());
   if (mark.odd) reasons.push(REASON_WORDS.odd());
-  if (
-    target.openDay !== undefined &&
-    shot.restDays !== undefined &&
-    shot.restDays < target.openDay
-  )
+  if (target.openDay !== undefined && shot.restDays !== undefined && shot.restDays < target.openDay)
     reasons.push(REASON_WORDS.tooFresh(shot.restDays, target.openDay));
   if (directionOf(shot, target.roastLevel)?.verdict === 'uneven')
     reasons.push(REASON_WORDS.uneven());
@@ -141,8 +138,7 @@ function grindMove(bench: Bench): { status: 'grind' | 'dose'; move: Move | null 
   const atEnd = best.dial <= grinder.min + 1e-9 || best.dial >= grinder.max - 1e-9;
   if (atEnd && landing(bench, best) < RANGE_ENDS_BELOW && bench.dial === best.dial) {
     const doseG = trimmedDose(bench, bench.dial);
-    if (doseG !== null)
-      return { status: 'dose', move: moveTo(bench, { dial: bench.dial, doseG }) };
+    if (doseG !== null) return { status: 'dose', move: moveTo(bench, { dial: bench.dial, doseG }) };
   }
   const move = moveTo(bench, best);
   return { status: move?.variable === 'doseG' ? 'dose' : 'grind', move };
@@ -176,8 +172,7 @@ function repetition(bench: Bench): Judgement {
 /** Where the bench stands after a move; recipe moves leave dial and dose alone. */
 function settingAfter(bench: Bench, move: Move | null): Setting {
   const here = settingNow(bench);
-  if (move?.variable === 'dial')
-    return { dial: move.to, doseG: move.doseTrim?.to ?? here.doseG };
+  if (move?.variable === 'dial') return { dial: move.to, doseG: move.doseTrim?.to ?? here.doseG };
   return move?.variable === 'doseG' ? { ...here, doseG: move.to } : here;
 }
 

@@ -1,6 +1,6 @@
 /** Every reason the advisor gives, worded in one place. */
 import { CLOCK_LABELS, type Clock } from '../vocabulary';
-import type { PrepSign } from './bench';
+import type { PrepSign } from './prep';
 import type { Reason } from './types';
 
 const PREP_TEXT: Record<PrepSign, string> = {
@@ -68,7 +68,9 @@ export const REASON_WORDS = {
   timeOff: (timeS: number, [low, high]: readonly [number, number], clock: Clock): Reason => ({
     code: timeS < low ? 'tooFast' : 'tooSlow',
     text: `${timeS.toFixed(1)} s ${CLOCK_LABELS[clock]} is ${
-      timeS < low ? `${(low - timeS).toFixed(1)} s too fast` : `${(timeS - high).toFixed(1)} s too slow`
+      timeS < low
+        ? `${(low - timeS).toFixed(1)} s too fast`
+        : `${(timeS - high).toFixed(1)} s too slow`
     } for ${low}-${high} s.`,
   }),
   landed: (): Reason => ({

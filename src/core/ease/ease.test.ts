@@ -2,7 +2,12 @@ import fc from 'fast-check';
 import { roastLevelFromColour } from '../coffee/roast';
 import { easeOf } from './ease';
 
-const known = { roastLevel: 0, process: 'washed', varietyClass: 'ordinary', densityGPerL: 700 } as const;
+const known = {
+  roastLevel: 0,
+  process: 'washed',
+  varietyClass: 'ordinary',
+  densityGPerL: 700,
+} as const;
 
 describe('ease', () => {
   it('is 0 for a medium washed ordinary coffee, give or take its density', () => {
@@ -33,7 +38,12 @@ describe('ease', () => {
 
   it('ranks missing facts by what they would narrow', () => {
     const { missing } = easeOf({});
-    expect(missing.map((fact) => fact.factor)).toEqual(['roast', 'process', 'variety', 'structure']);
+    expect(missing.map((fact) => fact.factor)).toEqual([
+      'roast',
+      'process',
+      'variety',
+      'structure',
+    ]);
     expect(missing[0]!.narrowsBy).toBeGreaterThan(missing[3]!.narrowsBy);
   });
 

@@ -68,9 +68,7 @@ export function easeOf(release: ReleaseFacts): Ease {
 
 function roastPush({ roastLevel }: Features): EasePush[] {
   if (roastLevel === null) return [];
-  return [
-    { factor: 'roast', label: 'Roast', amount: roastLevel, sd: 0.15 * Math.abs(roastLevel) },
-  ];
+  return [{ factor: 'roast', label: 'Roast', amount: roastLevel, sd: 0.15 * Math.abs(roastLevel) }];
 }
 
 function processPush({ intensity, processShare, missingShare }: Features): EasePush[] {

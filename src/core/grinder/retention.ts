@@ -19,9 +19,7 @@ export interface Passage {
 export function carriedShare({ retentionG, doseG, purgeG }: Passage): number {
   if (retentionG <= 0) return 0;
   return (
-    (retentionG / doseG) *
-    Math.exp(-purgeG / retentionG) *
-    (1 - Math.exp(-doseG / retentionG))
+    (retentionG / doseG) * Math.exp(-purgeG / retentionG) * (1 - Math.exp(-doseG / retentionG))
   );
 }
 

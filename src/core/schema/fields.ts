@@ -29,7 +29,10 @@ function came(input: unknown): string {
 
 /** A text that must say something, trimmed, of bounded length. */
 export function text(label: string, limit: keyof typeof TEXT_LIMITS) {
-  return optionalText(label, limit).min(1, `${label} is empty. Enter 1-${TEXT_LIMITS[limit]} characters.`);
+  return optionalText(label, limit).min(
+    1,
+    `${label} is empty. Enter 1-${TEXT_LIMITS[limit]} characters.`,
+  );
 }
 
 /** A text that may be empty. */

@@ -36,7 +36,10 @@ export const recipeFields = {
 export const recipeSchema = z
   .strictObject({
     ...recipeFields,
-    ratio: z.number().min(LIMITS.yieldG.min / LIMITS.doseG.max).max(70),
+    ratio: z
+      .number()
+      .min(LIMITS.yieldG.min / LIMITS.doseG.max)
+      .max(70),
   })
   .refine(({ ratio, doseG, yieldG }) => Math.abs(ratio - yieldG / doseG) <= RATIO_TOLERANCE, {
     path: ['ratio'],

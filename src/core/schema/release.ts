@@ -21,7 +21,9 @@ export const releaseFactsSchema = z
     roastLevel: quantity('roastLevel').optional(),
     colourGround: quantity('colourGround').optional(),
     colourMap: z
-      .array(z.strictObject({ colour: quantity('colourGround'), roastLevel: quantity('roastLevel') }))
+      .array(
+        z.strictObject({ colour: quantity('colourGround'), roastLevel: quantity('roastLevel') }),
+      )
       .min(2)
       .optional(),
     restDays: quantity('restDays').optional(),

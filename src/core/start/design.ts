@@ -17,8 +17,7 @@ export function designRow(features: Features, style: BrewStyle): number[] {
     dark: Math.max(0, roast),
     intensity: features.intensity,
   };
-  const restWeeks =
-    features.restDays === null ? 0 : (features.restDays - REST_CENTRE_DAYS) / 7;
+  const restWeeks = features.restDays === null ? 0 : (features.restDays - REST_CENTRE_DAYS) / 7;
   return FACTORS.map((factor) => {
     const [head, tail] = factor.split(':') as [string, CrossedFactor | undefined];
     if (tail) return head === style ? crossed[tail] : 0;

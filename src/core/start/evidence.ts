@@ -33,7 +33,9 @@ export function evidenceOf(
       }
       return { id: history[i]!.release.id ?? `release ${i + 1}`, weight, effect };
     })
-    .sort((a, b) => Math.abs(b.effect) - Math.abs(a.effect) || Math.abs(b.weight) - Math.abs(a.weight));
+    .sort(
+      (a, b) => Math.abs(b.effect) - Math.abs(a.effect) || Math.abs(b.weight) - Math.abs(a.weight),
+    );
 }
 
 function columnOf(values: readonly number[]): Matrix {

@@ -31,7 +31,9 @@ export function fitOutputs(history: readonly PastRelease[], school: TemperatureS
     const rule = priorFor(output, school);
     const known = history.flatMap((past) => {
       const value = outputOf(past, output);
-      return value === null ? [] : [{ row: designRow(featuresOf(past.release), past.style), value }];
+      return value === null
+        ? []
+        : [{ row: designRow(featuresOf(past.release), past.style), value }];
     });
     const rows = known.map((k) => k.row);
     const outputs = known.map((k) => k.value);

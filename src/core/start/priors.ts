@@ -195,10 +195,7 @@ function crossedRatioRule(style: AlteredStyle, factor: CrossedFactor): Rule | nu
 }
 
 function mainRule(factor: MainFactor, output: Output, school: TemperatureSchool): Rule {
-  if (
-    output === 'temperatureC' &&
-    (factor === 'base' || factor === 'light' || factor === 'dark')
-  )
+  if (output === 'temperatureC' && (factor === 'base' || factor === 'light' || factor === 'dark'))
     return SCHOOL_RULES[school][factor];
   return MAIN_ROWS[factor][OUTPUTS.indexOf(output)]!;
 }

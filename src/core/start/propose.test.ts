@@ -4,7 +4,12 @@ import { PROCESSES, STYLES, TEMPERATURE_SCHOOLS, VARIETY_CLASSES } from '../voca
 import type { PastRelease } from './fit';
 import { propose, PUSHED, type ProposeInput } from './propose';
 
-const reference = { process: 'washed', varietyClass: 'ordinary', densityGPerL: 700, restDays: 14 } as const;
+const reference = {
+  process: 'washed',
+  varietyClass: 'ordinary',
+  densityGPerL: 700,
+  restDays: 14,
+} as const;
 
 function ask(changes: Partial<ProposeInput> = {}): ProposeInput {
   return {

@@ -206,4 +206,3 @@ export function roundTo(value: number, step: number): number {
 function mapPushed<T>(make: (variable: Pushed) => T): Record<Pushed, T> {
   return Object.fromEntries(PUSHED.map((name) => [name, make(name)])) as Record<Pushed, T>;
 }
-

@@ -43,7 +43,9 @@ export function pushesOf(input: PushInput): Push[] {
     }
     const rule = row[j]! * ruleMean[j]! * stretch;
     const learned = row[j]! * (learnedMean[j]! - ruleMean[j]!) * stretch;
-    return rule === 0 && learned === 0 ? [] : [{ factor, label: factorLabel(factor), rule, learned }];
+    return rule === 0 && learned === 0
+      ? []
+      : [{ factor, label: factorLabel(factor), rule, learned }];
   });
   const sum = bars.reduce((total, bar) => total + bar.rule + bar.learned, 0);
   const last: Push = input.limited

@@ -45,7 +45,8 @@ export function tasteDirection(taste: Taste, roastLevel: number): Direction {
       size: null,
       under,
       over,
-      words: 'Sour and bitter at once: water found a channel. Mend the preparation, not the recipe.',
+      words:
+        'Sour and bitter at once: water found a channel. Mend the preparation, not the recipe.',
     };
   if (size !== null) {
     const verdict = u > 0 ? 'under' : 'over';
@@ -81,7 +82,13 @@ function overPoints(taste: Taste, roastLevel: number): number {
   const dry = Math.max(0, (taste.dryness ?? 0) - TOLERATED.dryness);
   // Bitter and dry are two faces of one fault; their mean would hide a cup that is only drying.
   const both = Math.max(bitter, dry) + 0.5 * Math.min(bitter, dry);
-  return both + signPoints(taste, TASTE_SIGNS.filter((sign) => !UNDER_SIGNS.includes(sign)));
+  return (
+    both +
+    signPoints(
+      taste,
+      TASTE_SIGNS.filter((sign) => !UNDER_SIGNS.includes(sign)),
+    )
+  );
 }
 
 function signPoints(taste: Taste, side: readonly TasteSign[]): number {

@@ -16,7 +16,11 @@ export interface TasteMove {
 
 export interface TasteMoveInput {
   readonly direction: Direction;
-  readonly target: { readonly doseG: number; readonly yieldG: number; readonly temperatureC?: number | undefined };
+  readonly target: {
+    readonly doseG: number;
+    readonly yieldG: number;
+    readonly temperatureC?: number | undefined;
+  };
   readonly dial: number;
   readonly grinder: Grinder;
   readonly machine?: Machine | undefined;

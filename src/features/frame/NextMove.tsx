@@ -1,9 +1,14 @@
 'use client';
 
 import styled from 'styled-components';
-import type { Advice } from '@/core/advice/types';
+import { revisedWindow } from '@/core/advice/revise';
+import type { Advice, Move } from '@/core/advice/types';
 import { CLOCK_LABELS } from '@/core/vocabulary';
+import type { Bench } from '@/data/releaseView';
+import { Button } from '@/ui/Button';
+import { Faults } from '@/ui/Faults';
 import { labelText, readingText } from '@/ui/type';
+import { useCommand } from '@/ui/useCommand';
 
 const STATUS_WORDS: Record<Advice['status'], string> = {
   measure: 'Measure again',
@@ -56,8 +61,9 @@ const Others = styled.div`
 `;
 
 /** The one thing to do now and why. */
-export function NextMove({ advice, isFirst }: { advice: Advice; isFirst: boolean }) {
-  const { status, move, expect, purgeG, reasons, alternatives } = advice;
+export function NextMove({ bench, releaseId }: { bench: Bench; releaseId: string }) {
+  const { status, move, expect, purgeG, reasons, alternatives } = bench.advice;
+  const isFirst = bench.shots.length === 0;
   const [low, high] = expect.interval80;
   return (
     <Frame aria-label="Next move" aria-live="polite">
@@ -73,10 +79,12 @@ export function NextMove({ advice, isFirst }: { advice: Advice; isFirst: boolean
           <li key={reason.code}>{reason.text}</li>
         ))}
       </Reasons>
+      {status === 'taste' && move && <TakeMove bench={bench} move={move} releaseId={releaseId} />}
       {status !== 'confirmed' && (
         <Expect>
-          Expect <strong>{expect.timeS.toFixed(0)} s</strong> {CLOCK_LABELS[expect.clock]}, 80 % between{' '}
-          {low.toFixed(0)} and {high.toFixed(0)}. Lands {(100 * expect.landing).toFixed(0)} times in 100.
+          Expect <strong>{expect.timeS.toFixed(0)} s</strong> {CLOCK_LABELS[expect.clock]}, 80 %
+          between {low.toFixed(0)} and {high.toFixed(0)}. Lands {(100 * expect.landing).toFixed(0)}{' '}
+          times in 100.
         </Expect>
       )}
       {alternatives.length > 0 && (
@@ -94,5 +102,37 @@ export function NextMove({ advice, isFirst }: { advice: Advice; isFirst: boolean
       )}
       <Others>Advice from your shots and house rules; the palate decides.</Others>
     </Frame>
+  );
+}
+
+/** A move of the recipe becomes its next revision; the shots so far stay with theirs. */
+function TakeMove({ bench, move, releaseId }: { bench: Bench; move: Move; releaseId: string }) {
+  const { submit, faults, isBusy } = useCommand();
+  const { draft, shots, target, advice } = bench;
+  const take = () =>
+    void submit('acceptRecipe', {
+      releaseId,
+      batchId: draft.batchId,
+      setupId: draft.setupId,
+      style: draft.style,
+      temperatureSchool: draft.temperatureSchool,
+      doseG: shots.at(-1)?.aimDoseG ?? draft.doseG,
+      yieldG: move.variable === 'yieldG' ? move.to : draft.yieldG,
+      temperatureC: move.variable === 'temperatureC' ? move.to : draft.temperatureC,
+      timeS: revisedWindow(target, move, advice.expect),
+      clock: draft.clock,
+      programme: draft.programme,
+      restDays: [draft.restFrom, draft.restTo],
+      startDial: move.variable === 'dial' ? move.to : (shots.at(-1)?.dial ?? draft.startDial),
+      why: `Taste: ${move.words}`,
+      proposed: draft.proposed,
+    });
+  return (
+    <>
+      <Button onPress={take} isDisabled={isBusy}>
+        Put it on the bench
+      </Button>
+      <Faults faults={faults} />
+    </>
   );
 }

@@ -6,6 +6,7 @@ import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import { CLOCK_LABELS, PROCESS_LABELS, roastWord, VARIETY_LABELS } from '@/core/vocabulary';
 import type { ReleaseView } from '@/data/releaseView';
+import { dayWords } from '@/ui/dates';
 import { Plate } from '@/ui/Plate';
 import { RestStrip } from '@/ui/RestStrip';
 import { labelText, readingText } from '@/ui/type';
@@ -13,7 +14,7 @@ import { useKeys } from '@/ui/useKeys';
 import { NextMove } from './NextMove';
 import { stripMarks } from './stripMarks';
 import type { Stage } from './stages';
-import { dayWords, originWords } from './words';
+import { originWords } from './words';
 
 const Head = styled.div`
   padding: 8px 18px 0;
@@ -178,12 +179,20 @@ export function ReleaseFrame({
   const current = useSelectedLayoutSegment();
   const base = `/releases/${release.id}`;
   useKeys(
-    Object.fromEntries(stages.map(({ path }, i) => [String(i + 1), () => router.push(`${base}/${path}`)])),
+    Object.fromEntries(
+      stages.map(({ path }, i) => [String(i + 1), () => router.push(`${base}/${path}`)]),
+    ),
   );
   return (
     <>
       <Head>
-        <RestStrip restDays={rest.restDays} state={rest.state} span={span} marks={stripMarks(view)} isTall />
+        <RestStrip
+          restDays={rest.restDays}
+          state={rest.state}
+          span={span}
+          marks={stripMarks(view)}
+          isTall
+        />
         <Stages aria-label="Stages">
           {stages.map(({ path, verb, figure, isDone }, i) => (
             <StageLink
@@ -203,7 +212,11 @@ export function ReleaseFrame({
         <FactsColumn view={view} />
         <Stage>{children}</Stage>
         <Side>
-          {bench ? <BenchSide view={view} /> : <p>No recipe on the bench yet. Start proposes one.</p>}
+          {bench ? (
+            <BenchSide view={view} />
+          ) : (
+            <EmptyPlate>No recipe on the bench yet: Start proposes one.</EmptyPlate>
+          )}
         </Side>
       </Columns>
     </>
@@ -238,11 +251,18 @@ function BenchSide({ view }: { view: ReleaseView }) {
           }}
         />
       </WidePlate>
-      <NextMove advice={advice} isFirst={shots.length === 0} />
+      <NextMove bench={bench} releaseId={view.release.id} />
       <SetupLine>{setup.name}</SetupLine>
     </>
   );
 }
+
+const EmptyPlate = styled.p`
+  padding: 18px 16px;
+  border: 2px dashed var(--rule-strong);
+  border-radius: 5px;
+  color: var(--ink-soft);
+`;
 
 const SetupLine = styled.p`
   ${labelText}
@@ -251,7 +271,10 @@ const SetupLine = styled.p`
 function FactsColumn({ view }: { view: ReleaseView }) {
   const { release, component, batch, rest } = view;
   const facts: [string, string][] = [
-    ['Variety', component.variety || (component.varietyClass ? VARIETY_LABELS[component.varietyClass] : '')],
+    [
+      'Variety',
+      component.variety || (component.varietyClass ? VARIETY_LABELS[component.varietyClass] : ''),
+    ],
     ['Process', component.process ? PROCESS_LABELS[component.process] : ''],
     ['Roast', batch.roastLevel === undefined ? '' : roastWord(batch.roastLevel)],
     ['Grown at', component.altitudeM === undefined ? '' : `${component.altitudeM} m`],
@@ -276,4 +299,3 @@ function FactsColumn({ view }: { view: ReleaseView }) {
     </Facts>
   );
 }
-

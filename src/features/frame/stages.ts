@@ -34,7 +34,12 @@ export function stagesOf({ facts, bench, versions }: ReleaseView): Stage[] {
       figure: isConfirmed ? 'confirmed' : `${shots} ${shots === 1 ? 'shot' : 'shots'}`,
       isDone: isConfirmed,
     },
-    { path: 'taste', verb: 'Taste', figure: `${cups} ${cups === 1 ? 'cup' : 'cups'}`, isDone: cups > 0 },
+    {
+      path: 'taste',
+      verb: 'Taste',
+      figure: `${cups} ${cups === 1 ? 'cup' : 'cups'}`,
+      isDone: cups > 0,
+    },
     {
       path: 'publish',
       verb: 'Publish',

@@ -11,7 +11,9 @@ import { readDocument } from '@/formats/recipeDocument';
 
 export const importDocument = defineCommand({
   kind: 'importDocument',
-  input: z.strictObject({ document: z.string({ error: 'No file came. Choose a recipe document.' }) }),
+  input: z.strictObject({
+    document: z.string({ error: 'No file came. Choose a recipe document.' }),
+  }),
   run: ({ document }, context) => {
     const { db, id, today } = context;
     const { body, sha256 } = readDocument(document);
@@ -24,9 +26,17 @@ export const importDocument = defineCommand({
       };
     const setup = listSetups(db)[0];
     if (!setup)
-      throw userFault('refused', '', 'There is no setup yet to put the recipe on. Describe the bench first.');
+      throw userFault(
+        'refused',
+        '',
+        'There is no setup yet to put the recipe on. Describe the bench first.',
+      );
     if (daysBetween(body.coffee.roastDate, today) < 0)
-      throw userFault('badInput', 'document', `Its roast date ${body.coffee.roastDate} is in the future here. Check this machine's date.`);
+      throw userFault(
+        'badInput',
+        'document',
+        `Its roast date ${body.coffee.roastDate} is in the future here. Check this machine's date.`,
+      );
     const { coffee, recipe } = body;
     const person = personOf(context);
     insertRelease(db, id, { ...coffee, components: coffee.components.map(stored) }, person.id);

@@ -25,7 +25,8 @@ export const publish = defineCommand({
     const person = personOf(context);
     const house = findHouse(db)!;
     const view = readRelease(db, house, releaseId, today);
-    if (!view) throw userFault('notFound', 'releaseId', 'There is no such release. Reload the page.');
+    if (!view)
+      throw userFault('notFound', 'releaseId', 'There is no such release. Reload the page.');
     if (view.bench?.draft.id !== draftId)
       throw userFault(
         'conflict',

@@ -23,7 +23,8 @@ export function Ledger({ bench, onRemove }: { bench: Bench; onRemove: (shotId: s
   return (
     <section>
       <SectionTitle>
-        Ledger: {shots.length} {shots.length === 1 ? 'shot' : 'shots'}, {spentG.toFixed(0)} g of coffee spent
+        Ledger: {shots.length} {shots.length === 1 ? 'shot' : 'shots'}, {spentG.toFixed(0)} g of
+        coffee spent
         {setup.grinder.retentionG > 0 && ' with purges'}
       </SectionTitle>
       <Scroll tabIndex={0} role="region" aria-label="Ledger of shots">
@@ -63,7 +64,10 @@ export function Ledger({ bench, onRemove }: { bench: Bench; onRemove: (shotId: s
                   {shot.remark && `. ${shot.remark}`}
                 </Verdict>
                 <td>
-                  <QuietButton onPress={() => onRemove(shot.id)} aria-label={`Take back shot ${shots.length - i}`}>
+                  <QuietButton
+                    onPress={() => onRemove(shot.id)}
+                    aria-label={`Take back shot ${shots.length - i}`}
+                  >
                     take back
                   </QuietButton>
                 </td>

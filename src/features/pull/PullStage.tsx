@@ -15,7 +15,7 @@ import { Ledger } from './Ledger';
 import { prefill, shotInputOf, type ShotText } from './shotEntry';
 import { ShotForm, type ShotFormHandle } from './ShotForm';
 import { TimerReadout } from './TimerReadout';
-import { useTimer } from './useTimer';
+import { useTimer, type TimedRun } from './useTimer';
 
 const Stack = styled.div`
   display: grid;
@@ -35,14 +35,19 @@ export function PullStage({ bench, releaseId }: { bench: Bench | null; releaseId
       <Stack>
         <StageTitle>Nothing on the bench yet</StageTitle>
         <p>
-          Shots are judged against a recipe. <Link href={`/releases/${releaseId}/start`}>Begin with a proposal</Link>.
+          Shots are judged against a recipe.{' '}
+          <Link href={`/releases/${releaseId}/start`}>Begin with a proposal</Link>.
         </p>
       </Stack>
     );
   // A new shot or a new recipe begins a fresh entry.
   return (
     <Stack>
-      <BenchWork key={`${bench.draft.id} ${bench.shots.length}`} bench={bench} onTakenBack={setTakenBack} />
+      <BenchWork
+        key={`${bench.draft.id} ${bench.shots.length}`}
+        bench={bench}
+        onTakenBack={setTakenBack}
+      />
       {takenBack !== null && <PutBack shotId={takenBack} onDone={() => setTakenBack(null)} />}
     </Stack>
   );
@@ -65,21 +70,26 @@ function PutBack({ shotId, onDone }: { shotId: string; onDone: () => void }) {
   );
 }
 
-function BenchWork({ bench, onTakenBack }: { bench: Bench; onTakenBack: (shotId: string) => void }) {
+function BenchWork({
+  bench,
+  onTakenBack,
+}: {
+  bench: Bench;
+  onTakenBack: (shotId: string) => void;
+}) {
   const { draft, target, shots, advice } = bench;
-  const timer = useTimer();
   const [text, setText] = useState<ShotText>(() => prefill(bench));
   const form = useRef<ShotFormHandle>(null);
   const { submit, faults, faultOf, isBusy } = useCommand();
   const change = (part: Partial<ShotText>) => setText((before) => ({ ...before, ...part }));
 
-  const { phase, elapsedS, firstDripS } = timer;
-  useEffect(() => {
-    if (phase !== 'stopped' || firstDripS === null) return;
-    const timeS = draft.clock === 'pump' ? elapsedS : elapsedS - firstDripS;
-    setText((before) => ({ ...before, timeS: timeS.toFixed(1), firstDripS: firstDripS.toFixed(1) }));
+  const onStop = ({ elapsedS, firstDripS }: TimedRun) => {
+    const timeS = text.clock === 'pump' ? elapsedS : elapsedS - firstDripS;
+    change({ timeS: timeS.toFixed(1), firstDripS: firstDripS.toFixed(1) });
     form.current?.focusYield();
-  }, [phase, elapsedS, firstDripS, draft.clock]);
+  };
+  const timer = useTimer(onStop);
+  const { phase, elapsedS } = timer;
 
   const log = () => void submit('logShot', shotInputOf(text, bench));
   const takeBack = async (shotId: string) => {

@@ -8,7 +8,7 @@ import type { Bench } from '@/data/releaseView';
 import { MainButton } from '@/ui/Button';
 import { Chip, ChipRow } from '@/ui/choices';
 import { QuantityInput, SelectInput, TextInput } from '@/ui/fields';
-import { Key, Notice, Small } from '@/ui/type';
+import { Key, labelText, Notice, Small } from '@/ui/type';
 import type { ShotText } from './shotEntry';
 
 const Form = styled.form`
@@ -33,6 +33,14 @@ const Figures = styled.div`
       margin-top: 0;
       grid-column: 1 / -1;
     }
+  }
+`;
+
+const Keys = styled.p`
+  ${labelText}
+
+  @media (max-width: 640px) {
+    display: none;
   }
 `;
 
@@ -95,7 +103,9 @@ export function ShotForm({ bench, text, onChange, onLog, faultOf, isBusy, handle
   );
   const toggleSeen = (word: Seen) =>
     onChange({
-      seen: text.seen.includes(word) ? text.seen.filter((other) => other !== word) : [...text.seen, word],
+      seen: text.seen.includes(word)
+        ? text.seen.filter((other) => other !== word)
+        : [...text.seen, word],
     });
   return (
     <Form onSubmit={onSubmit} noValidate aria-label="Shot">
@@ -109,6 +119,10 @@ export function ShotForm({ bench, text, onChange, onLog, faultOf, isBusy, handle
           Log it
         </MainButton>
       </Figures>
+      <Keys>
+        <Key>Enter</Key> logs <Key>N</Key> to the figures <Key>↑</Key> <Key>↓</Key> nudge{' '}
+        <Key>Esc</Key> leaves a figure <Key>P</Key> purged <Key>U</Key> takes the last shot back
+      </Keys>
       <ChipRow role="group" aria-label="What was done and seen">
         <Chip isSelected={text.purged} onChange={(purged) => onChange({ purged })}>
           Purged {purgeWords(grinder.retentionG)}
@@ -121,13 +135,14 @@ export function ShotForm({ bench, text, onChange, onLog, faultOf, isBusy, handle
       </ChipRow>
       {hasMoved && !text.purged && grinder.retentionG > 0 && (
         <Small role="status">
-          The dial moves {lastDial} → {text.dial}: purge {purgeWords(grinder.retentionG)}, then press <Key>P</Key>.
+          The dial moves {lastDial} → {text.dial}: purge {purgeWords(grinder.retentionG)}, then
+          press <Key>P</Key>.
         </Small>
       )}
       {text.seen.includes('choke') && (
         <Notice>
-          Choked: pressure stays behind the puck. Wait for it to vent before you loosen the portafilter;
-          group, portafilter and steam scald.
+          Choked: pressure stays behind the puck. Wait for it to vent before you loosen the
+          portafilter; group, portafilter and steam scald.
         </Notice>
       )}
       <More>
@@ -145,7 +160,12 @@ export function ShotForm({ bench, text, onChange, onLog, faultOf, isBusy, handle
           onChange={(clock) => onChange({ clock: CLOCKS.find((word) => word === clock) ?? 'pump' })}
           options={CLOCKS.map((value) => ({ value, label: CLOCK_LABELS[value] }))}
         />
-        <TextInput label="Remark" value={text.remark} onChange={(remark) => onChange({ remark })} fault={faultOf('remark')} />
+        <TextInput
+          label="Remark"
+          value={text.remark}
+          onChange={(remark) => onChange({ remark })}
+          fault={faultOf('remark')}
+        />
       </More>
     </Form>
   );

@@ -7,11 +7,13 @@ import type { Timer, TimerPhase } from './useTimer';
 
 const Box = styled.div`
   position: absolute;
-  left: 58px;
-  top: 12px;
+  left: 54px;
+  top: 8px;
   display: grid;
-  gap: 6px;
+  gap: 4px;
   justify-items: start;
+  padding: 4px 10px 6px 2px;
+  background: var(--enamel-raised);
 `;
 
 const Clock = styled(Button)`
@@ -20,7 +22,7 @@ const Clock = styled(Button)`
   border: 0;
   background: none;
   color: var(--ink);
-  font-size: 64px;
+  font-size: 58px;
   font-weight: 500;
   line-height: 1;
   font-variant-numeric: tabular-nums;
@@ -54,15 +56,16 @@ export function TimerReadout({ timer }: { timer: Timer }) {
   const { phase, elapsedS, firstDripS } = timer;
   return (
     <Box>
-      <Clock onPress={timer.advance} data-phase={phase} aria-label={`Clock ${elapsedS.toFixed(1)} s, ${NEXT[phase]}`}>
+      <Clock
+        onPress={timer.advance}
+        data-phase={phase}
+        aria-label={`Clock ${elapsedS.toFixed(1)} s, ${NEXT[phase]}`}
+      >
         {elapsedS.toFixed(1)}
       </Clock>
       <Hint>
         <Key>Space</Key> {NEXT[phase]}
         {firstDripS !== null && `, first drip ${firstDripS.toFixed(1)} s`}
-      </Hint>
-      <Hint>
-        <Key>Enter</Key> logs <Key>N</Key> figures <Key>P</Key> purged <Key>U</Key> takes back
       </Hint>
     </Box>
   );

@@ -56,8 +56,7 @@ function moveShot(kind: 'removeShot' | 'restoreShot', removed: boolean, verb: st
     run: ({ shotId }, context: Context) => {
       personOf(context);
       const found = findShotWhereabouts(context.db, shotId);
-      if (!found)
-        throw userFault('notFound', 'shotId', 'There is no such shot. Reload the page.');
+      if (!found) throw userFault('notFound', 'shotId', 'There is no such shot. Reload the page.');
       setShotRemoved(context.db, shotId, removed);
       return { releaseId: found.releaseId, words: `${verb} a shot`, result: { shotId } };
     },

@@ -18,9 +18,14 @@ const REFRESH_MS = 50;
 
 const tenths = (milliseconds: number) => Math.round(milliseconds / 100) / 10;
 
+export interface TimedRun {
+  readonly elapsedS: number;
+  readonly firstDripS: number;
+}
+
 const clock = () => performance.now();
 
-export function useTimer(now: () => number = clock): Timer {
+export function useTimer(onStop: (run: TimedRun) => void, now: () => number = clock): Timer {
   const [phase, setPhase] = useState<TimerPhase>('idle');
   const [startMs, setStartMs] = useState(0);
   const [elapsedS, setElapsedS] = useState(0);
@@ -50,9 +55,10 @@ export function useTimer(now: () => number = clock): Timer {
       case 'dripped':
         setElapsedS(tenths(moment - startMs));
         setPhase('stopped');
+        onStop({ elapsedS: tenths(moment - startMs), firstDripS: firstDripS ?? 0 });
         break;
     }
-  }, [now, phase, startMs]);
+  }, [firstDripS, now, onStop, phase, startMs]);
 
   const reset = useCallback(() => {
     setPhase('idle');

@@ -1,5 +1,5 @@
 /** What a shot did, in a few words for the ledger. */
-import { prepSigns } from '@/core/advice/bench';
+import { prepSigns } from '@/core/advice/prep';
 import { SEEN_LABELS } from '@/core/vocabulary';
 import type { Bench, BenchShot } from '@/data/releaseView';
 

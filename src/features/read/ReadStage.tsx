@@ -1,10 +1,11 @@
 'use client';
 
+import Link from 'next/link';
 import { useState } from 'react';
 import styled from 'styled-components';
 import type { Ease } from '@/core/ease/ease';
 import type { ReleaseView } from '@/data/releaseView';
-import { Button, QuietButton } from '@/ui/Button';
+import { Button, mainLook, QuietButton } from '@/ui/Button';
 import { PushChart } from '@/ui/PushChart';
 import { Notice, SectionTitle, StageTitle } from '@/ui/type';
 import { ReleaseForm } from './ReleaseForm';
@@ -23,13 +24,24 @@ const Head = styled.div`
   gap: 12px;
 `;
 
+const NextLink = styled(Link)`
+  ${mainLook}
+`;
+
 const Missing = styled.ul`
   display: grid;
   gap: 4px;
   margin-top: 8px;
 `;
 
-const EASE_SPAN = [-3, 3] as const;
+const EASE_SPAN = [-2.4, 2.4] as const;
+const TICKS = [
+  { value: -2, label: '−2 stubborn' },
+  { value: -1, label: '−1' },
+  { value: 0, label: '0' },
+  { value: 1, label: '+1' },
+  { value: 2, label: '+2 gives easily' },
+];
 
 const signed = (value: number) => `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(2)}`;
 
@@ -66,14 +78,15 @@ export function ReadStage({ view, ease }: { view: ReleaseView; ease: Ease }) {
         totalLabel="Ease of extraction"
         interval80={ease.interval80}
         span={EASE_SPAN}
-        format={(value) => `${signed(value)}, ${signed(ease.interval80[0])} to ${signed(ease.interval80[1])}`}
+        format={signed}
         formatChange={signed}
-        ends={['stubborn', 'gives easily']}
+        ticks={TICKS}
       />
       <p>
-        0 is a medium washed ordinary coffee; one unit is about one roast step. The band holds the
-        coffee four times in five, if the trade’s rules hold for it. All of this is a house
-        heuristic until your own shots speak.
+        Ease {signed(ease.ease)}, four times in five between {signed(ease.interval80[0])} and{' '}
+        {signed(ease.interval80[1])}. 0 is a medium washed ordinary coffee; one unit is about one
+        roast step. All of this is a house heuristic: the band is honest only as far as the trade’s
+        rules are.
       </p>
       {view.component.varietyClass && view.component.varietyClass !== 'ordinary' && (
         <Notice>
@@ -95,6 +108,11 @@ export function ReadStage({ view, ease }: { view: ReleaseView; ease: Ease }) {
           </Missing>
         )}
       </section>
+      {view.bench === null && (
+        <p>
+          <NextLink href={`/releases/${release.id}/start`}>Propose a first recipe</NextLink>
+        </p>
+      )}
     </Stack>
   );
 }

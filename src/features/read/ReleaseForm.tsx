@@ -31,7 +31,10 @@ const varietyOptions = [
   UNKNOWN,
   ...VARIETY_CLASSES.map((value) => ({ value, label: VARIETY_LABELS[value] })),
 ];
-const processOptions = [UNKNOWN, ...PROCESSES.map((value) => ({ value, label: PROCESS_LABELS[value] }))];
+const processOptions = [
+  UNKNOWN,
+  ...PROCESSES.map((value) => ({ value, label: PROCESS_LABELS[value] })),
+];
 const roastOptions = [
   UNKNOWN,
   ...ROAST_WORDS.map(({ level, label }) => ({ value: String(level), label })),
@@ -77,13 +80,31 @@ export function ReleaseForm({ initial, submitLabel, command, onDone, children }:
     label: string,
     options: readonly { value: string; label: string }[],
   ) => (
-    <SelectInput label={label} value={text[field]} onChange={set(field)} options={options} fault={faultOf(field)} />
+    <SelectInput
+      label={label}
+      value={text[field]}
+      onChange={set(field)}
+      options={options}
+      fault={faultOf(field)}
+    />
   );
   return (
     <Form onSubmit={onSubmit} noValidate>
       <FieldGrid>
-        <TextInput label="Name of the release" value={text.name} onChange={set('name')} fault={faultOf('name')} autoFocus={initial.name === ''} />
-        <TextInput type="date" label="Roast date" value={text.roastDate} onChange={set('roastDate')} fault={faultOf('roastDate')} />
+        <TextInput
+          label="Name of the release"
+          value={text.name}
+          onChange={set('name')}
+          fault={faultOf('name')}
+          autoFocus={initial.name === ''}
+        />
+        <TextInput
+          type="date"
+          label="Roast date"
+          value={text.roastDate}
+          onChange={set('roastDate')}
+          fault={faultOf('roastDate')}
+        />
         {choice('roastLevel', 'Roast, in the house’s word', roastOptions)}
         {line('country', 'Country')}
         {line('region', 'Region')}
@@ -91,9 +112,29 @@ export function ReleaseForm({ initial, submitLabel, command, onDone, children }:
         {line('variety', 'Variety')}
         {choice('varietyClass', 'Variety class', varietyOptions)}
         {choice('process', 'Process', processOptions)}
-        <QuantityInput label="Altitude" quantity="altitudeM" step={50} value={text.altitudeM} onChange={set('altitudeM')} fault={faultOf('altitudeM')} />
-        <QuantityInput label="Green density, measured" quantity="densityGPerL" step={5} value={text.densityGPerL} onChange={set('densityGPerL')} fault={faultOf('densityGPerL')} hint="Wins over altitude" />
-        <TextInput label="Promised notes" value={text.promisedNotes} onChange={set('promisedNotes')} hint="Separated by commas" />
+        <QuantityInput
+          label="Altitude"
+          quantity="altitudeM"
+          step={50}
+          value={text.altitudeM}
+          onChange={set('altitudeM')}
+          fault={faultOf('altitudeM')}
+        />
+        <QuantityInput
+          label="Green density, measured"
+          quantity="densityGPerL"
+          step={5}
+          value={text.densityGPerL}
+          onChange={set('densityGPerL')}
+          fault={faultOf('densityGPerL')}
+          hint="Wins over altitude"
+        />
+        <TextInput
+          label="Promised notes"
+          value={text.promisedNotes}
+          onChange={set('promisedNotes')}
+          hint="Separated by commas"
+        />
       </FieldGrid>
       <Faults faults={faults} shown={SHOWN} />
       <Actions>

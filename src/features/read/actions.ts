@@ -54,12 +54,7 @@ export const editRelease = defineCommand({
   }),
   run: ({ releaseId, rowVersion, release }, context) => {
     personOf(context);
-    const done = updateRelease(
-      context.db,
-      releaseId,
-      rowVersion,
-      fieldsOf(release, context.today),
-    );
+    const done = updateRelease(context.db, releaseId, rowVersion, fieldsOf(release, context.today));
     if (!done)
       throw userFault(
         'conflict',

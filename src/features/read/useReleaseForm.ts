@@ -21,7 +21,8 @@ export interface ReleaseText {
 
 /** An unknown fact is left out, so that the server sees it as missing and not as empty. */
 export function releaseInputOf(text: ReleaseText) {
-  const { varietyClass, process, altitudeM, densityGPerL, roastLevel, promisedNotes, ...rest } = text;
+  const { varietyClass, process, altitudeM, densityGPerL, roastLevel, promisedNotes, ...rest } =
+    text;
   return {
     ...rest,
     varietyClass: varietyClass || undefined,

@@ -55,11 +55,19 @@ const Variables = styled.div`
   }
 `;
 
-const VARIABLES: Record<Pushed, { title: string; unit: string; digits: number; span: [number, number] }> = {
+const VARIABLES: Record<
+  Pushed,
+  { title: string; unit: string; digits: number; span: [number, number] }
+> = {
   ratio: { title: 'Ratio', unit: '', digits: 2, span: [1.5, 3] },
   temperatureC: { title: 'Temperature', unit: ' °C', digits: 1, span: [88, 96] },
   timeS: { title: 'Time from the pump', unit: ' s', digits: 0, span: [20, 40] },
-  grindSteps: { title: 'Grind, in steps finer than your reference', unit: ' steps', digits: 1, span: [-3, 3] },
+  grindSteps: {
+    title: 'Grind, in steps finer than your reference',
+    unit: ' steps',
+    digits: 1,
+    span: [-3, 3],
+  },
   doseG: { title: 'Dose', unit: ' g', digits: 1, span: [16, 19] },
 };
 
@@ -72,7 +80,14 @@ export interface StartStageProps {
   readonly setupId: string | undefined;
 }
 
-export function StartStage({ view, proposal, style, temperatureSchool, setups, setupId }: StartStageProps) {
+export function StartStage({
+  view,
+  proposal,
+  style,
+  temperatureSchool,
+  setups,
+  setupId,
+}: StartStageProps) {
   const { choose, isChoosing } = useQuestion();
   const [open, setOpen] = useState<Pushed>('ratio');
   const setup = setups.find(({ id }) => id === setupId);
@@ -90,7 +105,10 @@ export function StartStage({ view, proposal, style, temperatureSchool, setups, s
           label="Temperature school"
           value={temperatureSchool}
           onChange={(value) => choose('school', value)}
-          options={TEMPERATURE_SCHOOLS.map((value) => ({ value, label: TEMPERATURE_SCHOOL_LABELS[value] }))}
+          options={TEMPERATURE_SCHOOLS.map((value) => ({
+            value,
+            label: TEMPERATURE_SCHOOL_LABELS[value],
+          }))}
         />
         <SelectInput
           label="Setup"
@@ -157,7 +175,9 @@ function VariablePushes({ name, proposal }: { name: Pushed; proposal: Proposal }
         interval80={[low, high]}
         span={span}
         format={format}
-        formatChange={(value) => `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(Math.max(1, digits))}`}
+        formatChange={(value) =>
+          `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(Math.max(1, digits))}`
+        }
       />
     </Variable>
   );

@@ -36,7 +36,11 @@ export const acceptRecipe = defineCommand({
     const release = findRelease(db, input.releaseId);
     const setup = findSetup(db, input.setupId);
     if (!release?.batches.some((batch) => batch.id === input.batchId) || !setup)
-      throw userFault('notFound', 'releaseId', 'The release, batch or setup is gone. Reload the page.');
+      throw userFault(
+        'notFound',
+        'releaseId',
+        'The release, batch or setup is gone. Reload the page.',
+      );
     const { grinder } = setup;
     if (input.startDial < grinder.min || input.startDial > grinder.max)
       throw userFault(

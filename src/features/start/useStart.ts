@@ -36,7 +36,15 @@ export function textOf({ recipe }: Proposal, startDial: string): RecipeText {
 
 /** Names of the figures the lead changed from the proposal. */
 export function overruled(text: RecipeText, proposed: RecipeText): (keyof RecipeText)[] {
-  const figures = ['doseG', 'yieldG', 'temperatureC', 'timeLowS', 'timeHighS', 'restFrom', 'restTo'] as const;
+  const figures = [
+    'doseG',
+    'yieldG',
+    'temperatureC',
+    'timeLowS',
+    'timeHighS',
+    'restFrom',
+    'restTo',
+  ] as const;
   return figures.filter((name) => readNumber(text[name]) !== readNumber(proposed[name]));
 }
 

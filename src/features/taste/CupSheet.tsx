@@ -49,7 +49,15 @@ const SERVINGS = [
 ] as const;
 const SHOWN = ['tdsPct', 'remark', 'otherNotes'];
 
-export function CupSheet({ view, bench, shot }: { view: ReleaseView; bench: Bench; shot: BenchShot }) {
+export function CupSheet({
+  view,
+  bench,
+  shot,
+}: {
+  view: ReleaseView;
+  bench: Bench;
+  shot: BenchShot;
+}) {
   const [text, setText] = useState<CupText>({
     ...EMPTY_CUP,
     tdsPct: shot.tdsPct === undefined ? '' : String(shot.tdsPct),
@@ -64,10 +72,27 @@ export function CupSheet({ view, bench, shot }: { view: ReleaseView; bench: Benc
   return (
     <Form onSubmit={onSubmit} noValidate aria-label="Cup sheet">
       <Pair>
-        <Choice label="Tasted" value={text.moment} onChange={(moment) => change({ moment })} options={MOMENTS} />
-        <Choice label="Served" value={text.serving} onChange={(serving) => change({ serving })} options={SERVINGS} />
+        <Choice
+          label="Tasted"
+          value={text.moment}
+          onChange={(moment) => change({ moment })}
+          options={MOMENTS}
+        />
+        <Choice
+          label="Served"
+          value={text.serving}
+          onChange={(serving) => change({ serving })}
+          options={SERVINGS}
+        />
         <Tds>
-          <QuantityInput label="TDS" quantity="tdsPct" step={0.1} value={text.tdsPct} onChange={(tdsPct) => change({ tdsPct })} fault={faultOf('tdsPct')} />
+          <QuantityInput
+            label="TDS"
+            quantity="tdsPct"
+            step={0.1}
+            value={text.tdsPct}
+            onChange={(tdsPct) => change({ tdsPct })}
+            fault={faultOf('tdsPct')}
+          />
         </Tds>
         <Small>{extractionWords(text.tdsPct, shot)}</Small>
       </Pair>
@@ -84,11 +109,23 @@ export function CupSheet({ view, bench, shot }: { view: ReleaseView; bench: Benc
             onChange={(value) => change({ scales: { ...text.scales, [name]: value } })}
           />
         ))}
-        <ScaleRow label="Strength" low="weak" high="strong" from={-2} to={2} value={text.strength} onChange={(strength) => change({ strength })} />
+        <ScaleRow
+          label="Strength"
+          low="weak"
+          high="strong"
+          from={-2}
+          to={2}
+          value={text.strength}
+          onChange={(strength) => change({ strength })}
+        />
       </Scales>
       <ChipRow role="group" aria-label="Signs">
         {TASTE_SIGNS.map((sign) => (
-          <Chip key={sign} isSelected={text.signs.includes(sign)} onChange={() => change({ signs: toggled(text.signs, sign) })}>
+          <Chip
+            key={sign}
+            isSelected={text.signs.includes(sign)}
+            onChange={() => change({ signs: toggled(text.signs, sign) })}
+          >
             {sign}
           </Chip>
         ))}
@@ -97,15 +134,29 @@ export function CupSheet({ view, bench, shot }: { view: ReleaseView; bench: Benc
         <ChipRow role="group" aria-label="Promised notes found">
           <Small>Promised, found?</Small>
           {promisedNotes.map((note) => (
-            <Chip key={note} isSelected={text.notesFound.includes(note)} onChange={() => change({ notesFound: toggled(text.notesFound, note) })}>
+            <Chip
+              key={note}
+              isSelected={text.notesFound.includes(note)}
+              onChange={() => change({ notesFound: toggled(text.notesFound, note) })}
+            >
               {note}
             </Chip>
           ))}
         </ChipRow>
       )}
       <Pair>
-        <TextInput label="Other notes, separated by commas" value={text.otherNotes} onChange={(otherNotes) => change({ otherNotes })} fault={faultOf('notesFound')} />
-        <TextInput label="Remark" value={text.remark} onChange={(remark) => change({ remark })} fault={faultOf('remark')} />
+        <TextInput
+          label="Other notes, separated by commas"
+          value={text.otherNotes}
+          onChange={(otherNotes) => change({ otherNotes })}
+          fault={faultOf('notesFound')}
+        />
+        <TextInput
+          label="Remark"
+          value={text.remark}
+          onChange={(remark) => change({ remark })}
+          fault={faultOf('remark')}
+        />
       </Pair>
       <Verdict text={text} view={view} bench={bench} shot={shot} />
       <Faults faults={faults} shown={SHOWN} />
@@ -113,19 +164,32 @@ export function CupSheet({ view, bench, shot }: { view: ReleaseView; bench: Benc
         <MainButton type="submit" isDisabled={isBusy}>
           Keep this cup sheet
         </MainButton>
-        <Small>Tab to a scale, press a digit. Let it cool some minutes before you judge; broad first.</Small>
+        <Small>
+          Tab to a scale, press a digit. Let it cool some minutes before you judge; broad first.
+        </Small>
       </Pair>
       <Small>
-        Caffeine adds up over a tasting: count it and spit. The usual public guidance is about 400 mg a day
-        for healthy adults, less in pregnancy and for some people: ask a doctor. Milk, nut and soy are
-        allergens; local food-labelling law decides.
+        Caffeine adds up over a tasting: count it and spit. The usual public guidance is about 400
+        mg a day for healthy adults, less in pregnancy and for some people: ask a doctor. Milk, nut
+        and soy are allergens; local food-labelling law decides.
       </Small>
     </Form>
   );
 }
 
-function Verdict({ text, view, bench, shot }: { text: CupText; view: ReleaseView; bench: Bench; shot: BenchShot }) {
-  if (Object.keys(text.scales).length === 0 && text.signs.length === 0 && text.strength === 0) return null;
+function Verdict({
+  text,
+  view,
+  bench,
+  shot,
+}: {
+  text: CupText;
+  view: ReleaseView;
+  bench: Bench;
+  shot: BenchShot;
+}) {
+  if (Object.keys(text.scales).length === 0 && text.signs.length === 0 && text.strength === 0)
+    return null;
   const direction = tasteDirection(tasteOf(text), view.batch.roastLevel ?? 0);
   const move = tasteMove({
     direction,
@@ -136,8 +200,8 @@ function Verdict({ text, view, bench, shot }: { text: CupText; view: ReleaseView
   });
   return (
     <Notice role="status" $kind={direction.verdict === 'right' ? 'good' : 'caution'}>
-      <strong>{direction.words}</strong> {move?.words} House heuristic: the signs are the trade’s, the
-      thresholds ours.
+      <strong>{direction.words}</strong> {move?.words} House heuristic: the signs are the trade’s,
+      the thresholds ours.
     </Notice>
   );
 }

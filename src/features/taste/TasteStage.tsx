@@ -45,7 +45,12 @@ function Tasting({ view, bench, newest }: { view: ReleaseView; bench: Bench; new
   return (
     <Stack>
       <StageTitle>Is it right, and which way is better?</StageTitle>
-      <SelectInput label="The shot in the cup" value={shot.id} onChange={setShotId} options={options} />
+      <SelectInput
+        label="The shot in the cup"
+        value={shot.id}
+        onChange={setShotId}
+        options={options}
+      />
       <CupSheet key={`${shot.id} ${shot.tastings.length}`} view={view} bench={bench} shot={shot} />
       <section>
         <SectionTitle>Tasted so far</SectionTitle>

@@ -5,7 +5,7 @@ import { readNumber } from '@/ui/fields';
 
 export const SCALES = [
   { name: 'acidity', label: 'Acidity', low: 'flat', high: 'bright' },
-  { name: 'sharpness', label: 'Sharpness of it', low: 'pleasant', high: 'biting' },
+  { name: 'sharpness', label: 'Sharp acidity', low: 'none', high: 'biting' },
   { name: 'sweetness', label: 'Sweetness', low: 'none', high: 'full' },
   { name: 'bitterness', label: 'Bitterness', low: 'none', high: 'harsh' },
   { name: 'dryness', label: 'Dryness', low: 'clean', high: 'drying' },

@@ -1,0 +1,56 @@
+/** Imports point down: app → features → ui | data | formats → core. */
+const layer = (name, from, forbidden) => ({
+  name,
+  severity: 'error',
+  from: { path: from },
+  to: { path: forbidden },
+});
+
+module.exports = {
+  forbidden: [
+    { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
+    layer(
+      'core-knows-nothing-above',
+      '^src/core',
+      '^(src/(app|features|ui|data|formats)|cli|bench)',
+    ),
+    {
+      name: 'core-is-pure',
+      severity: 'error',
+      comment: 'No interface, no server, no clock in the core.',
+      from: { path: '^src/core', pathNot: '\\.test\\.ts$' },
+      to: {
+        path: 'node_modules/(react|next|styled-components|better-sqlite3)|^(fs|path|crypto|child_process|os)$',
+      },
+    },
+    layer('ui-looks-down', '^src/ui', '^src/(app|features|data|formats)'),
+    layer('data-looks-down', '^src/data', '^src/(app|features|ui|formats)'),
+    layer('formats-look-down', '^src/formats', '^src/(app|features|ui|data)'),
+    layer('features-below-app', '^src/features', '^src/app'),
+    {
+      name: 'features-do-not-import-each-other',
+      severity: 'error',
+      from: { path: '^src/features/([^/]+)/' },
+      to: { path: '^src/features/', pathNot: '^src/features/$1/' },
+    },
+    {
+      name: 'only-server-code-opens-the-database',
+      severity: 'error',
+      comment: 'Components may use the types of data/, never its code.',
+      from: { path: '^src/(features|ui)/.+\\.tsx$' },
+      to: { path: '^src/data', dependencyTypesNot: ['type-only'] },
+    },
+    {
+      name: 'cli-uses-the-core',
+      severity: 'error',
+      from: { path: '^cli' },
+      to: { path: '^src/(app|features|ui|data)' },
+    },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsConfig: { fileName: 'tsconfig.json' },
+    tsPreCompilationDeps: true,
+    enhancedResolveOptions: { extensions: ['.ts', '.tsx', '.mjs', '.js', '.json'] },
+  },
+};

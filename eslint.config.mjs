@@ -1,0 +1,21 @@
+import next from 'eslint-config-next';
+import tseslint from 'typescript-eslint';
+
+const config = [
+  { ignores: ['.next/**', 'node_modules/**', 'next-env.d.ts', 'data/**', 'test-results/**'] },
+  ...next,
+  ...tseslint.configs.recommended,
+  {
+    files: ['**/*.{ts,tsx}'],
+    rules: {
+      '@typescript-eslint/no-unused-vars': [
+        'error',
+        { varsIgnorePattern: '^_', argsIgnorePattern: '^_' },
+      ],
+      '@typescript-eslint/consistent-type-imports': ['error', { fixStyle: 'inline-type-imports' }],
+      'max-lines': ['error', { max: 400, skipBlankLines: true, skipComments: true }],
+    },
+  },
+];
+
+export default config;

@@ -1,0 +1,70 @@
+/**
+ * `npm run demo` and `npm start`: install, build if stale, serve. The demo keeps its own database.
+ * PORT and KETTLEBRAND_DATA change the defaults; `npm run demo -- --reset` starts the demo data anew.
+ */
+import { spawn } from 'node:child_process';
+import { existsSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { ensureBuilt } from './lib/build.mjs';
+import { ensureInstalled, ROOT, runBin } from './lib/install.mjs';
+
+const [mode, ...flags] = process.argv.slice(2);
+const isDemo = mode === 'demo';
+const unknown = flags.find((flag) => !(isDemo && flag === '--reset'));
+if (unknown) {
+  process.stderr.write(
+    `Unknown option ${unknown}. The demo takes --reset; npm start takes none.\n`,
+  );
+  process.exit(2);
+}
+
+const port = process.env.PORT ?? '3210';
+const folder = process.env.KETTLEBRAND_DATA ?? join(ROOT, 'data', isDemo ? 'demo' : 'house');
+const env = {
+  ...process.env,
+  KETTLEBRAND_DATA: folder,
+  NEXT_TELEMETRY_DISABLED: '1',
+  NODE_ENV: 'production',
+};
+
+ensureInstalled();
+ensureBuilt();
+
+if (isDemo) {
+  const file = join(folder, 'kettlebrand.sqlite');
+  if (flags.includes('--reset'))
+    for (const suffix of ['', '-wal', '-shm']) rmSync(file + suffix, { force: true });
+  if (!existsSync(file) && runBin('tsx', ['scripts/seedDemo.ts', file], { env }) !== 0)
+    process.exit(1);
+}
+
+const check = runBin('tsx', ['scripts/checkDatabase.ts'], { env });
+if (check !== 0) process.exit(check);
+
+// Only this machine is served: until people can sign in, everyone who reaches it acts as the lead.
+const server = spawn(
+  join(ROOT, 'node_modules/.bin/next'),
+  ['start', '--port', port, '--hostname', 'localhost'],
+  { cwd: ROOT, env, stdio: ['ignore', 'ignore', 'inherit'] },
+);
+const stop = (signal) => server.kill(signal);
+process.on('SIGINT', () => stop('SIGINT'));
+process.on('SIGTERM', () => stop('SIGTERM'));
+server.on('exit', (code, signal) => process.exit(signal ? 0 : (code ?? 1)));
+
+const address = `http://localhost:${port}`;
+const deadline = Date.now() + 60_000;
+while (Date.now() < deadline) {
+  const isUp = await fetch(`${address}/status`).then(
+    (response) => response.ok,
+    () => false,
+  );
+  if (isUp) break;
+  await new Promise((resolve) => setTimeout(resolve, 150));
+}
+process.stdout.write(`Kettlebrand: ${address}\n`);
+process.stdout.write(
+  isDemo
+    ? 'Demo sign-in: none yet. Everyone on this machine acts as the lead, Ines Okonjo-Vale.\n'
+    : 'Everyone on this machine acts as the lead.\n',
+);

@@ -1,0 +1,55 @@
+'use client';
+
+import styled from 'styled-components';
+import type { RecipeDocument } from '@/formats/recipeDocument';
+import { labelText } from '@/ui/type';
+import { CardBody } from './CardBody';
+
+const Page = styled.main`
+  max-width: 780px;
+  margin: 0 auto;
+  padding: 28px 18px 48px;
+  display: grid;
+  gap: 14px;
+
+  @media (max-width: 640px) {
+    padding: 0 0 32px;
+  }
+
+  @media print {
+    padding: 0;
+  }
+`;
+
+const Below = styled.p`
+  ${labelText}
+  padding: 0 14px;
+  overflow-wrap: anywhere;
+
+  @media print {
+    a {
+      display: none;
+    }
+  }
+`;
+
+/** The page a stranger brews from; needs no sign-in and no script to be read. */
+export function PublicCard({
+  document,
+  downloadPath,
+}: {
+  document: RecipeDocument;
+  downloadPath: string;
+}) {
+  return (
+    <Page>
+      <CardBody body={document.body} />
+      <Below>
+        <a href={downloadPath} download>
+          Recipe document (JSON)
+        </a>{' '}
+        SHA-256 {document.sha256}
+      </Below>
+    </Page>
+  );
+}
