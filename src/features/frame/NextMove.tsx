@@ -52,6 +52,10 @@ const Reasons = styled.ul`
 `;
 
 const Others = styled.div`
+  @media (max-width: 640px) {
+    display: none;
+  }
+
   font-size: 14px;
   color: var(--ink-soft);
 

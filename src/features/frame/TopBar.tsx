@@ -14,7 +14,7 @@ const Bar = styled.header`
   gap: 18px;
   height: 48px;
   padding: 0 18px;
-  border-bottom: 2px solid var(--ink);
+  border-bottom: 2px solid var(--rule-strong);
   background: var(--enamel-raised);
 
   @media (max-width: 640px) {

@@ -38,7 +38,8 @@ const Head = styled.header`
 
 const Masses = styled.div`
   display: grid;
-  grid-template-columns: repeat(3, auto) 1fr;
+  grid-template-columns: repeat(4, auto);
+  justify-content: space-between;
   gap: 4px 28px;
   padding: 12px 16px 13px;
   background: var(--plate);

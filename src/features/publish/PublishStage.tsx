@@ -15,6 +15,7 @@ import type { PublishWords } from './document';
 
 const Stack = styled.div`
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 18px;
 `;
 

@@ -3,14 +3,20 @@
 import styled from 'styled-components';
 import type { Bench } from '@/data/releaseView';
 import { QuietButton } from '@/ui/Button';
-import { SectionTitle, Table } from '@/ui/type';
+import { Hidden, SectionTitle, Table } from '@/ui/type';
 import { verdictOf } from './verdict';
 
 const Scroll = styled.div`
   overflow-x: auto;
+
+  td:not(.words) {
+    white-space: nowrap;
+  }
 `;
 
 const Verdict = styled.td`
+  width: 36%;
+
   &&[data-landed='true'] {
     color: var(--verdigris);
     font-weight: 640;
@@ -42,7 +48,7 @@ export function Ledger({ bench, onRemove }: { bench: Bench; onRemove: (shotId: s
                 What it did
               </th>
               <th scope="col">
-                <span aria-hidden="true">Mistake?</span>
+                <Hidden>Take back</Hidden>
               </th>
             </tr>
           </thead>

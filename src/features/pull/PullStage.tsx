@@ -19,6 +19,7 @@ import { useTimer, type TimedRun } from './useTimer';
 
 const Stack = styled.div`
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 14px;
 `;
 
@@ -77,7 +78,7 @@ function BenchWork({
   bench: Bench;
   onTakenBack: (shotId: string) => void;
 }) {
-  const { draft, target, shots, advice } = bench;
+  const { target, shots, advice } = bench;
   const [text, setText] = useState<ShotText>(() => prefill(bench));
   const form = useRef<ShotFormHandle>(null);
   const { submit, faults, faultOf, isBusy } = useCommand();
@@ -109,6 +110,7 @@ function BenchWork({
   return (
     <Stack>
       <Plane>
+        <TimerReadout timer={timer} />
         <Gate
           yieldG={target.yieldG}
           yieldToleranceG={target.yieldToleranceG}
@@ -124,7 +126,6 @@ function BenchWork({
           expect={advice.status === 'confirmed' ? null : advice.expect}
           runningS={phase === 'running' || phase === 'dripped' ? elapsedS : null}
         />
-        <TimerReadout timer={timer} />
       </Plane>
       <ShotForm
         bench={bench}

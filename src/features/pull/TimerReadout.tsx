@@ -7,6 +7,7 @@ import type { Timer, TimerPhase } from './useTimer';
 
 const Box = styled.div`
   position: absolute;
+  z-index: 1;
   left: 54px;
   top: 8px;
   display: grid;
@@ -14,6 +15,14 @@ const Box = styled.div`
   justify-items: start;
   padding: 4px 10px 6px 2px;
   background: var(--enamel-raised);
+
+  @media (max-width: 640px) {
+    position: static;
+    grid-template-columns: auto 1fr;
+    align-items: end;
+    margin-bottom: 8px;
+    background: none;
+  }
 `;
 
 const Clock = styled(Button)`
@@ -34,7 +43,8 @@ const Clock = styled(Button)`
   }
 
   @media (max-width: 640px) {
-    font-size: 44px;
+    min-height: var(--target);
+    font-size: 52px;
   }
 `;
 

@@ -22,6 +22,7 @@ import { AcceptForm } from './AcceptForm';
 
 const Stack = styled.div`
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 18px;
 `;
 

@@ -11,6 +11,7 @@ import { TastingList } from './TastingList';
 
 const Stack = styled.div`
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 16px;
 `;
 
