@@ -80,13 +80,6 @@ export const TEMPERATURE_SCHOOL_LABELS: Record<TemperatureSchool, string> = {
 export const REST_SCHOOLS = ['byRoast', 'oneWeek', 'patient', 'early'] as const;
 export type RestSchool = (typeof REST_SCHOOLS)[number];
 
-export const REST_SCHOOL_LABELS: Record<RestSchool, string> = {
-  byRoast: 'By roast',
-  oneWeek: 'One week for all',
-  patient: 'Patient, nothing before three weeks',
-  early: 'As fresh as possible',
-};
-
 export const CLOCKS = ['pump', 'firstDrip'] as const;
 export type Clock = (typeof CLOCKS)[number];
 

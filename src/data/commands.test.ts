@@ -145,6 +145,7 @@ describe('bad input is refused with field, range and remedy, and nothing is stor
     ['dose of a bucket', { doseG: 400 }, 'doseG', /Dose 400 g is outside 3-40 g\. Enter 3-40 g/],
     ['yield beyond', { yieldG: 201 }, 'yieldG', /outside 0-200 g/],
     ['time beyond', { timeS: 181 }, 'timeS', /outside 1-180 s/],
+    ['a drop that is no choke', { yieldG: 1, timeS: 15 }, 'yieldG', /under 2 g.*2-200 g/],
     ['no time', { timeS: undefined }, 'timeS', /Time is missing\. Enter 1-180 s/],
     ['words for a time', { timeS: 'soon' }, 'timeS', /not a number \(came: "soon"\)/],
     ['cold water', { temperatureC: 59 }, 'temperatureC', /outside 60-100 °C/],

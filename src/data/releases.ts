@@ -71,14 +71,6 @@ export function findRelease(db: Db, id: string): StoredRelease | null {
   return row === undefined ? null : complete(db, row);
 }
 
-/** All releases, newest first. */
-export function listReleases(db: Db): StoredRelease[] {
-  return db
-    .prepare(`${SELECT_RELEASE} ORDER BY created_at DESC, id`)
-    .all()
-    .map((row) => complete(db, row));
-}
-
 const nameRow = z.object({ id: z.string(), name: z.string() });
 
 /** Names for the release switcher, newest first. */

@@ -1,8 +1,8 @@
 'use client';
 
-import { Label } from 'react-aria-components/Label';
-import { Radio, RadioGroup } from 'react-aria-components/RadioGroup';
+import { useId } from 'react';
 import styled from 'styled-components';
+import { tickLook } from './choices';
 import { labelText } from './type';
 
 /** A scale of whole numbers as a ruled strip: arrows walk it, a digit jumps. Untouched is no answer. */
@@ -16,7 +16,7 @@ export interface ScaleRowProps {
   readonly onChange: (value: number) => void;
 }
 
-const Row = styled(RadioGroup)`
+const Row = styled.div`
   display: grid;
   grid-template-columns: 118px 66px minmax(0, 1fr) 66px;
   gap: 8px;
@@ -35,7 +35,7 @@ const Row = styled(RadioGroup)`
     grid-template-columns: 1fr 1fr;
     gap: 2px 8px;
 
-    label {
+    .name {
       grid-column: 1 / -1;
     }
 
@@ -54,7 +54,7 @@ const Row = styled(RadioGroup)`
   }
 `;
 
-const Name = styled(Label)`
+const Name = styled.span`
   font-weight: 580;
 `;
 
@@ -62,7 +62,7 @@ const Cells = styled.div`
   display: flex;
 `;
 
-const Cell = styled(Radio)`
+const Cell = styled.label`
   flex: 1;
   display: grid;
   place-items: center;
@@ -77,12 +77,7 @@ const Cell = styled(Radio)`
     background: var(--enamel-sunk);
   }
 
-  &[data-selected] {
-    background: var(--ink);
-    border-color: var(--ink);
-    color: var(--enamel-raised);
-    font-weight: 680;
-  }
+  ${tickLook}
 
   @media (max-width: 640px) {
     min-height: 44px;
@@ -90,6 +85,7 @@ const Cell = styled(Radio)`
 `;
 
 export function ScaleRow({ label, low, high, from, to, value, onChange }: ScaleRowProps) {
+  const id = useId();
   const numbers = Array.from({ length: to - from + 1 }, (_, i) => from + i);
   const jump = (event: React.KeyboardEvent) => {
     const digit = Number(event.key);
@@ -98,20 +94,20 @@ export function ScaleRow({ label, low, high, from, to, value, onChange }: ScaleR
     onChange(digit);
   };
   return (
-    <Row
-      value={value === undefined ? null : String(value)}
-      onChange={(next) => onChange(Number(next))}
-      orientation="horizontal"
-    >
-      <Name>{label}</Name>
+    <Row role="radiogroup" aria-labelledby={id}>
+      <Name id={id} className="name">
+        {label}
+      </Name>
       <span className="end low">{low}</span>
       <Cells className="cells" onKeyDown={jump}>
         {numbers.map((number) => (
-          <Cell
-            key={number}
-            value={String(number)}
-            data-filled={value !== undefined && from >= 0 && number < value}
-          >
+          <Cell key={number} data-filled={value !== undefined && from >= 0 && number < value}>
+            <input
+              type="radio"
+              name={id}
+              checked={number === value}
+              onChange={() => onChange(number)}
+            />
             {number < 0 ? `−${-number}` : number}
           </Cell>
         ))}

@@ -1,18 +1,43 @@
 'use client';
 
-import { Label } from 'react-aria-components/Label';
-import { Radio, RadioGroup } from 'react-aria-components/RadioGroup';
-import { ToggleButton } from 'react-aria-components/ToggleButton';
-import styled from 'styled-components';
+import { useId, type ReactNode } from 'react';
+import styled, { css } from 'styled-components';
 import { fieldLabelLook } from './fields';
 
-const Group = styled(RadioGroup)`
+/** A native radio or checkbox inside its cell: the cell shows state and focus. */
+export const tickLook = css`
+  position: relative;
+
+  input {
+    position: absolute;
+    inset: 0;
+    margin: 0;
+    opacity: 0;
+    cursor: pointer;
+  }
+
+  &:has(:checked) {
+    background: var(--ink);
+    border-color: var(--ink);
+    color: var(--enamel-raised);
+    font-weight: 640;
+    z-index: 1;
+  }
+
+  &:has(:focus-visible) {
+    outline: 3px solid var(--focus);
+    outline-offset: 1px;
+    z-index: 2;
+  }
+`;
+
+const Group = styled.div`
   display: flex;
   flex-direction: column;
   gap: 3px;
 `;
 
-const GroupLabel = styled(Label)`
+const GroupLabel = styled.span`
   ${fieldLabelLook}
 `;
 
@@ -21,7 +46,8 @@ const Row = styled.div`
   flex-wrap: wrap;
 `;
 
-const Option = styled(Radio)`
+/** The browser's own radio, unseen under its word: arrows walk it, and it costs a server little. */
+const Option = styled.label`
   display: flex;
   align-items: center;
   min-height: 40px;
@@ -31,13 +57,7 @@ const Option = styled(Radio)`
   background: var(--enamel-raised);
   cursor: pointer;
 
-  &[data-selected] {
-    background: var(--ink);
-    border-color: var(--ink);
-    color: var(--enamel-raised);
-    font-weight: 600;
-    z-index: 1;
-  }
+  ${tickLook}
 `;
 
 /** One of a few words, side by side. */
@@ -52,12 +72,19 @@ export function Choice<T extends string>({
   onChange: (value: T) => void;
   options: readonly { value: T; label: string }[];
 }) {
+  const id = useId();
   return (
-    <Group value={value} onChange={(next) => onChange(next as T)} orientation="horizontal">
-      <GroupLabel>{label}</GroupLabel>
+    <Group role="radiogroup" aria-labelledby={id}>
+      <GroupLabel id={id}>{label}</GroupLabel>
       <Row>
         {options.map((option) => (
-          <Option key={option.value} value={option.value}>
+          <Option key={option.value}>
+            <input
+              type="radio"
+              name={id}
+              checked={option.value === value}
+              onChange={() => onChange(option.value)}
+            />
             {option.label}
           </Option>
         ))}
@@ -66,37 +93,55 @@ export function Choice<T extends string>({
   );
 }
 
-/** A word that is ticked or not. */
-export const Chip = styled(ToggleButton)`
+const ChipBox = styled.label`
+  display: inline-flex;
+  align-items: center;
   min-height: 34px;
   padding: 2px 9px;
-  font-stretch: 84%;
   border: 1px solid var(--rule-strong);
   border-radius: 2px;
   background: var(--enamel-raised);
-  color: var(--ink);
+  font-stretch: 84%;
   cursor: pointer;
+  ${tickLook}
 
   @media (max-width: 640px) {
     min-height: 44px;
   }
 
   &::before {
-    content: '+ ';
+    content: '+';
+    padding-right: 5px;
     color: var(--ink-soft);
   }
 
-  &[data-selected] {
-    background: var(--ink);
-    border-color: var(--ink);
-    color: var(--enamel-raised);
-  }
-
-  &[data-selected]::before {
-    content: '✓ ';
+  &:has(:checked)::before {
+    content: '✓';
     color: inherit;
   }
 `;
+
+/** A word that is ticked or not. */
+export function Chip({
+  isSelected,
+  onChange,
+  children,
+}: {
+  isSelected: boolean;
+  onChange: (isSelected: boolean) => void;
+  children: ReactNode;
+}) {
+  return (
+    <ChipBox>
+      <input
+        type="checkbox"
+        checked={isSelected}
+        onChange={(event) => onChange(event.target.checked)}
+      />
+      {children}
+    </ChipBox>
+  );
+}
 
 export const ChipRow = styled.div`
   display: flex;

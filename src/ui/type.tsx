@@ -19,10 +19,6 @@ export const Small = styled.span`
   ${labelText}
 `;
 
-export const Reading = styled.span`
-  ${readingText}
-`;
-
 export const StageTitle = styled.h2`
   font-stretch: 104%;
   font-size: 21px;
@@ -61,6 +57,12 @@ export const Table = styled.table`
   .words {
     text-align: left;
   }
+`;
+
+/** A table may be wider than a phone: it scrolls, the page does not. */
+export const TableScroll = styled.div.attrs({ tabIndex: 0, role: 'region' })`
+  position: relative;
+  overflow-x: auto;
 `;
 
 export const Notice = styled.p<{ $kind?: 'caution' | 'fault' | 'good' }>`

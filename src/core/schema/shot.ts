@@ -1,5 +1,6 @@
 /** A shot as it was pulled, and what was tasted of it. */
 import { z } from 'zod';
+import { LIMITS, rangeWords } from '../limits';
 import { CLOCKS, SEEN, TASTE_SIGNS } from '../vocabulary';
 import { oneOf, quantity } from './fields';
 
@@ -45,6 +46,19 @@ export const isDripInTime = (shot: {
   firstDripS?: number | undefined;
 }) => shot.clock !== 'pump' || shot.firstDripS === undefined || shot.firstDripS <= shot.timeS;
 
+/** Only a choked shot leaves less than 2 g in the cup; anything else is a slip of the scale. */
+const LEAST_YIELD_G = LIMITS.yieldG.min;
+const CHOKED_AFTER_S = 20;
+export const thinYield = {
+  path: ['yieldG'],
+  error: `Yield is under ${LEAST_YIELD_G} g, which only a choked shot leaves. Enter ${rangeWords('yieldG')}, or mark it choked.`,
+};
+export const isYieldPlausible = (shot: {
+  yieldG: number;
+  timeS: number;
+  seen: readonly string[];
+}) => shot.yieldG >= LEAST_YIELD_G || shot.timeS >= CHOKED_AFTER_S || shot.seen.includes('choke');
+
 export const shotSchema = z
   .strictObject({
     ...shotFields,
@@ -52,6 +66,7 @@ export const shotSchema = z
     byVolume: z.boolean().optional(),
     taste: tasteSchema.optional(),
   })
-  .refine(isDripInTime, dripInTime);
+  .refine(isDripInTime, dripInTime)
+  .refine(isYieldPlausible, thinYield);
 
 export type Shot = z.output<typeof shotSchema>;

@@ -44,35 +44,59 @@ export interface Posterior {
 /** Posterior for one trust factor κ. */
 export function posterior(input: RegressionInput, kappa = 1): Posterior {
   const { rows, outputs, priorMean, priorSd, noiseSd } = input;
-  const p = priorMean.length;
   const n = rows.length;
   const precision = priorSd.map((sd) => (noiseSd / (sd * kappa)) ** 2);
-  const A = Matrix.diag(precision);
-  const gradient = Matrix.zeros(p, 1);
   const residuals = rows.map((row, i) => outputs[i]! - dot(row, priorMean));
-  if (n > 0) {
-    const X = new Matrix(rows.map((row) => [...row]));
-    A.add(X.transpose().mmul(X));
-    gradient.add(X.transpose().mmul(Matrix.columnVector(residuals)));
-  }
-  const cholesky = new CholeskyDecomposition(A);
-  const inverse = cholesky.solve(Matrix.eye(p));
-  const step = inverse.mmul(gradient);
-  const mean = priorMean.map((m, j) => m + step.get(j, 0));
+  const seen = seenColumns(rows);
+  const { inverse, step, fitted, lnDetRatio } = update(rows, residuals, precision, seen);
+  const mean = priorMean.map((m, j) => m + step[j]!);
   const b0 = PRIOR_SHAPE * noiseSd ** 2;
-  const fitted = gradient.transpose().mmul(step).get(0, 0);
   const bn = b0 + 0.5 * (dot(residuals, residuals) - fitted);
   const an = PRIOR_SHAPE + n / 2;
-  const lnDetA = 2 * cholesky.lowerTriangularMatrix.diag().reduce((sum, d) => sum + Math.log(d), 0);
-  const lnDetPrior = precision.reduce((sum, d) => sum + Math.log(d), 0);
   const logMarginal =
     -(n / 2) * Math.log(2 * Math.PI) -
-    0.5 * (lnDetA - lnDetPrior) +
+    0.5 * lnDetRatio +
     PRIOR_SHAPE * Math.log(b0) -
     an * Math.log(bn) +
     jStat.gammaln(an) -
     jStat.gammaln(PRIOR_SHAPE);
   return { kappa, share: 1, mean, inverse, s2: bn / an, degrees: 2 * an, logMarginal };
+}
+
+/** Columns that any row uses; the others stay exactly at their prior. */
+function seenColumns(rows: RegressionInput['rows']): number[] {
+  const columns = rows[0]?.map((_, j) => j) ?? [];
+  return columns.filter((j) => rows.some((row) => row[j] !== 0));
+}
+
+/** A⁻¹, A⁻¹Xᵀr₀, r₀ᵀXA⁻¹Xᵀr₀ and ln(|A|/|Λ|), solved in the seen columns alone. */
+function update(
+  rows: RegressionInput['rows'],
+  residuals: readonly number[],
+  precision: readonly number[],
+  seen: readonly number[],
+) {
+  const inverse = Matrix.diag(precision.map((value) => 1 / value));
+  const step = precision.map(() => 0);
+  if (seen.length === 0) return { inverse, step, fitted: 0, lnDetRatio: 0 };
+  const X = new Matrix(rows.map((row) => seen.map((j) => row[j]!)));
+  const A = Matrix.diag(seen.map((j) => precision[j]!)).add(X.transpose().mmul(X));
+  const gradient = X.transpose().mmul(Matrix.columnVector([...residuals]));
+  const cholesky = new CholeskyDecomposition(A);
+  const seenInverse = cholesky.solve(Matrix.eye(seen.length));
+  const seenStep = seenInverse.mmul(gradient);
+  seen.forEach((j, a) => {
+    step[j] = seenStep.get(a, 0);
+    seen.forEach((k, b) => inverse.set(j, k, seenInverse.get(a, b)));
+  });
+  const lnDetA = 2 * cholesky.lowerTriangularMatrix.diag().reduce((sum, d) => sum + Math.log(d), 0);
+  const lnDetPrior = seen.reduce((sum, j) => sum + Math.log(precision[j]!), 0);
+  return {
+    inverse,
+    step,
+    fitted: gradient.transpose().mmul(seenStep).get(0, 0),
+    lnDetRatio: lnDetA - lnDetPrior,
+  };
 }
 
 /** κ = 1 below five releases; from five, every κ with its share by marginal likelihood. */

@@ -16,7 +16,7 @@ import { stripMarks } from './stripMarks';
 import type { Stage } from './stages';
 import { originWords } from './words';
 
-const Head = styled.div`
+const Head = styled.section`
   padding: 8px 18px 0;
   background: var(--enamel-raised);
   border-bottom: 1px solid var(--rule-strong);
@@ -185,7 +185,7 @@ export function ReleaseFrame({
   );
   return (
     <>
-      <Head>
+      <Head aria-label="Rest and stages">
         <RestStrip
           restDays={rest.restDays}
           state={rest.state}

@@ -87,17 +87,18 @@ const Senses = styled.div`
   grid-template-columns: repeat(3, 1fr);
   gap: 16px;
 
+  h2,
   h3 {
     font-size: 15px;
     padding-top: 6px;
     border-top: 4px solid var(--verdigris);
   }
 
-  .short h3 {
+  .short > :first-child {
     border-top-color: var(--under);
   }
 
-  .long h3 {
+  .long > :first-child {
     border-top-color: var(--over);
   }
 
@@ -119,6 +120,7 @@ const Foot = styled.footer`
 export function CardBody({ body, isPreview = false }: { body: RecipeBody; isPreview?: boolean }) {
   const { coffee, recipe, setup, sensory, tolerance } = body;
   const Title = isPreview ? 'h2' : 'h1';
+  const Heading = isPreview ? 'h3' : 'h2';
   return (
     <Card>
       <Head>
@@ -171,15 +173,15 @@ export function CardBody({ body, isPreview = false }: { body: RecipeBody; isPrev
       </Facts>
       <Senses>
         <div>
-          <h3>When it is right</h3>
+          <Heading>When it is right</Heading>
           <p>{sensory.right}</p>
         </div>
         <div className="short">
-          <h3>When it ran short</h3>
+          <Heading>When it ran short</Heading>
           <p>{sensory.short}</p>
         </div>
         <div className="long">
-          <h3>When it ran long</h3>
+          <Heading>When it ran long</Heading>
           <p>{sensory.long}</p>
         </div>
       </Senses>

@@ -3,12 +3,10 @@
 import styled from 'styled-components';
 import type { Bench } from '@/data/releaseView';
 import { QuietButton } from '@/ui/Button';
-import { Hidden, SectionTitle, Table } from '@/ui/type';
+import { Hidden, SectionTitle, Table, TableScroll } from '@/ui/type';
 import { verdictOf } from './verdict';
 
-const Scroll = styled.div`
-  overflow-x: auto;
-
+const Scroll = styled(TableScroll)`
   td:not(.words) {
     white-space: nowrap;
   }
@@ -33,7 +31,7 @@ export function Ledger({ bench, onRemove }: { bench: Bench; onRemove: (shotId: s
         coffee spent
         {setup.grinder.retentionG > 0 && ' with purges'}
       </SectionTitle>
-      <Scroll tabIndex={0} role="region" aria-label="Ledger of shots">
+      <Scroll aria-label="Ledger of shots">
         <Table>
           <thead>
             <tr>

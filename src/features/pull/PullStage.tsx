@@ -8,7 +8,7 @@ import type { Bench } from '@/data/releaseView';
 import { QuietButton } from '@/ui/Button';
 import { Faults } from '@/ui/Faults';
 import { Gate } from '@/ui/Gate';
-import { Notice, StageTitle } from '@/ui/type';
+import { Hidden, Notice, StageTitle } from '@/ui/type';
 import { useCommand } from '@/ui/useCommand';
 import { useKeys } from '@/ui/useKeys';
 import { Ledger } from './Ledger';
@@ -109,6 +109,7 @@ function BenchWork({
 
   return (
     <Stack>
+      <Hidden as="h2">Pull</Hidden>
       <Plane>
         <TimerReadout timer={timer} />
         <Gate

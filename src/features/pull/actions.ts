@@ -2,7 +2,13 @@
 import { z } from 'zod';
 import { userFault } from '@/core/errors';
 import { optionalText } from '@/core/schema/fields';
-import { dripInTime, isDripInTime, shotFields } from '@/core/schema/shot';
+import {
+  dripInTime,
+  isDripInTime,
+  isYieldPlausible,
+  shotFields,
+  thinYield,
+} from '@/core/schema/shot';
 import { defineCommand, personOf, type Context } from '@/data/command';
 import { findDraft } from '@/data/dialIns';
 import { restDaysOf } from '@/data/releaseView';
@@ -17,7 +23,8 @@ const logShotInput = z
     remark: optionalText('Remark', 'remark'),
   })
   .omit({ restDays: true })
-  .refine(isDripInTime, dripInTime);
+  .refine(isDripInTime, dripInTime)
+  .refine(isYieldPlausible, thinYield);
 
 export const logShot = defineCommand({
   kind: 'logShot',

@@ -3,7 +3,7 @@
 import { extraction } from '@/core/extraction/extraction';
 import { tasteDirection } from '@/core/taste/direction';
 import type { Bench } from '@/data/releaseView';
-import { Table } from '@/ui/type';
+import { Table, TableScroll } from '@/ui/type';
 
 /** Cup sheets of this dial-in with the direction each points in. */
 export function TastingList({ bench, roastLevel }: { bench: Bench; roastLevel: number }) {
@@ -12,41 +12,43 @@ export function TastingList({ bench, roastLevel }: { bench: Bench; roastLevel: n
   );
   if (rows.length === 0) return <p>No cup sheet yet for this dial-in.</p>;
   return (
-    <Table>
-      <thead>
-        <tr>
-          <th scope="col">Shot</th>
-          <th scope="col" className="words">
-            By
-          </th>
-          <th scope="col">Liking</th>
-          <th scope="col">TDS, %</th>
-          <th scope="col">Extraction, %</th>
-          <th scope="col" className="words">
-            Found
-          </th>
-          <th scope="col" className="words">
-            Direction
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {rows.reverse().map(({ shot, number, tasting }) => (
-          <tr key={tasting.id}>
-            <td>{number}</td>
-            <td className="words">{tasting.tastedBy}</td>
-            <td>{tasting.scales.liking ?? ''}</td>
-            <td>{shot.tdsPct?.toFixed(1) ?? ''}</td>
-            <td>
-              {shot.tdsPct === undefined
-                ? ''
-                : extraction({ ...shot, tdsPct: shot.tdsPct }).extractionPct.toFixed(1)}
-            </td>
-            <td className="words">{tasting.notesFound.join(', ')}</td>
-            <td className="words">{tasteDirection(tasting.scales, roastLevel).words}</td>
+    <TableScroll aria-label="Cup sheets">
+      <Table>
+        <thead>
+          <tr>
+            <th scope="col">Shot</th>
+            <th scope="col" className="words">
+              By
+            </th>
+            <th scope="col">Liking</th>
+            <th scope="col">TDS, %</th>
+            <th scope="col">Extraction, %</th>
+            <th scope="col" className="words">
+              Found
+            </th>
+            <th scope="col" className="words">
+              Direction
+            </th>
           </tr>
-        ))}
-      </tbody>
-    </Table>
+        </thead>
+        <tbody>
+          {rows.reverse().map(({ shot, number, tasting }) => (
+            <tr key={tasting.id}>
+              <td>{number}</td>
+              <td className="words">{tasting.tastedBy}</td>
+              <td>{tasting.scales.liking ?? ''}</td>
+              <td>{shot.tdsPct?.toFixed(1) ?? ''}</td>
+              <td>
+                {shot.tdsPct === undefined
+                  ? ''
+                  : extraction({ ...shot, tdsPct: shot.tdsPct }).extractionPct.toFixed(1)}
+              </td>
+              <td className="words">{tasting.notesFound.join(', ')}</td>
+              <td className="words">{tasteDirection(tasting.scales, roastLevel).words}</td>
+            </tr>
+          ))}
+        </tbody>
+      </Table>
+    </TableScroll>
   );
 }

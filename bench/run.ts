@@ -1,0 +1,45 @@
+/**
+ * `npm run bench [-- PART] [--json]`: every benchmark as one table. A part that needs a later stage
+ * of the product does not exist yet; only what can be measured is listed.
+ */
+import type { Measure } from './measure';
+import { benchViews } from './views';
+
+const PARTS: Readonly<Record<string, () => Promise<Measure[]>>> = { views: benchViews };
+
+async function main(args: string[]): Promise<number> {
+  const names = args.filter((arg) => arg !== '--json');
+  const unknown = names.find((name) => !Object.hasOwn(PARTS, name));
+  if (unknown !== undefined) {
+    process.stderr.write(`Unknown part ${unknown}. There is: ${Object.keys(PARTS).join(', ')}.\n`);
+    return 2;
+  }
+  const measures: Measure[] = [];
+  for (const name of names.length > 0 ? names : Object.keys(PARTS))
+    measures.push(...(await PARTS[name]!()));
+  process.stdout.write(
+    args.includes('--json') ? `${JSON.stringify(measures)}\n` : tableOf(measures),
+  );
+  return 0;
+}
+
+function tableOf(measures: readonly Measure[]): string {
+  const rows = measures.map(({ part, case: name, metric, value, unit }) => [
+    part,
+    name,
+    metric,
+    `${value.toPrecision(3)} ${unit}`,
+  ]);
+  const widths = [0, 1, 2, 3].map((column) => Math.max(...rows.map((row) => row[column]!.length)));
+  return rows
+    .map(
+      (row) =>
+        `${row
+          .map((cell, i) => cell.padEnd(widths[i]!))
+          .join('  ')
+          .trimEnd()}\n`,
+    )
+    .join('');
+}
+
+process.exitCode = await main(process.argv.slice(2));

@@ -1,0 +1,140 @@
+/**
+ * Part `views`: server time of each main view against a bare page of the same server, taken in turn
+ * in one run; first-load JavaScript of each route as a browser fetches it, gzip; and the core's
+ * `propose` and `next` per call.
+ */
+import { gzipSync } from 'node:zlib';
+import { nextMove } from '@/core/advice/next';
+import { targetSchema } from '@/core/schema/target';
+import { propose } from '@/core/start/propose';
+import { startServer, type RunningServer } from '../tests/support/server';
+import type { Measure } from './measure';
+
+const ROUNDS = 60;
+const WARM_UP = 8;
+const PART = 'views';
+
+export async function benchViews(): Promise<Measure[]> {
+  const server = await startServer({ demo: true });
+  try {
+    const views = await viewsOf(server);
+    return [
+      ...(await serverTimes(server, views)),
+      ...(await firstLoads(server, views)),
+      ...coreCalls(),
+    ];
+  } finally {
+    await server.close();
+  }
+}
+
+interface View {
+  readonly name: string;
+  readonly path: string;
+}
+
+async function viewsOf({ url }: RunningServer): Promise<View[]> {
+  const shelf = await (await fetch(url)).text();
+  const published = /href="(\/releases\/[0-9a-f]{32})"[^>]*>(?:(?!<\/a>).)*Las Veredas/s.exec(
+    shelf,
+  )?.[1];
+  if (!published) throw new Error('The demo house has no published release.');
+  const page = await (await fetch(`${url}${published}/publish`)).text();
+  const card = /href="(\/p\/[\w-]{20,})"/.exec(page)![1]!;
+  const stages = ['read', 'start', 'pull', 'taste', 'publish'];
+  return [
+    { name: 'shelf', path: '/' },
+    ...stages.map((stage) => ({ name: stage, path: `${published}/${stage}` })),
+    { name: 'public card', path: card },
+  ];
+}
+
+async function serverTimes({ url }: RunningServer, views: readonly View[]): Promise<Measure[]> {
+  const all = [{ name: 'bare page', path: '/status' }, ...views];
+  const times = new Map(all.map(({ name }) => [name, [] as number[]]));
+  for (let round = 0; round < ROUNDS + WARM_UP; round++) {
+    for (const { name, path } of all) {
+      const start = performance.now();
+      await (await fetch(url + path)).arrayBuffer();
+      if (round >= WARM_UP) times.get(name)!.push(performance.now() - start);
+    }
+  }
+  const bareMs = median(times.get('bare page')!);
+  return all.flatMap(({ name }) => {
+    const ms = median(times.get(name)!);
+    return [
+      { part: PART, case: name, metric: 'server time, median', value: ms, unit: 'ms' },
+      { part: PART, case: name, metric: 'against the bare page', value: ms / bareMs, unit: 'x' },
+    ];
+  });
+}
+
+/** Every script the HTML itself asks for; modern browsers skip the one marked nomodule. */
+async function firstLoads({ url }: RunningServer, views: readonly View[]): Promise<Measure[]> {
+  const measures: Measure[] = [];
+  for (const { name, path } of views) {
+    const html = await (await fetch(url + path)).text();
+    const tags = [...html.matchAll(/<script[^>]*\ssrc="([^"]+)"[^>]*>/g)];
+    const sources = new Set(tags.filter(([tag]) => !/nomodule/i.test(tag)).map(([, src]) => src!));
+    let bytes = 0;
+    for (const source of sources)
+      bytes += gzipSync(Buffer.from(await (await fetch(url + source)).arrayBuffer())).length;
+    measures.push({
+      part: PART,
+      case: name,
+      metric: 'first-load JavaScript, gzip',
+      value: bytes / 1000,
+      unit: 'kB',
+    });
+  }
+  return measures;
+}
+
+function coreCalls(): Measure[] {
+  const release = {
+    roastLevel: -1,
+    process: 'natural',
+    varietyClass: 'landrace',
+    altitudeM: 2000,
+    restDays: 12,
+  } as const;
+  const proposing = () =>
+    propose({ release, style: 'soakFirst', temperatureSchool: 'both', history: [] });
+  const shots = Array.from({ length: 10 }, (_, i) => ({
+    dial: 14 - Math.min(3, i),
+    doseG: 18,
+    yieldG: 36,
+    timeS: 22 + Math.min(5, 2 * i),
+    clock: 'pump' as const,
+    purged: true,
+    seen: [],
+  }));
+  const question = {
+    target: targetSchema.parse({ doseG: 18, yieldG: 36, timeS: [26, 30], clock: 'pump' }),
+    grinder: { stepSize: 1, finerIs: 'lower' as const, min: 0, max: 40, retentionG: 2 },
+    basket: { ratedG: 18 },
+    shots,
+  };
+  const perCall = (name: string, call: () => unknown): Measure => ({
+    part: PART,
+    case: name,
+    metric: 'per call, median',
+    value: median(timesOf(call)),
+    unit: 'ms',
+  });
+  return [perCall('propose', proposing), perCall('next, 10 shots', () => nextMove(question))];
+}
+
+function timesOf(call: () => unknown): number[] {
+  for (let i = 0; i < 200; i++) call();
+  return Array.from({ length: 300 }, () => {
+    const start = performance.now();
+    call();
+    return performance.now() - start;
+  });
+}
+
+function median(values: readonly number[]): number {
+  const sorted = [...values].sort((a, b) => a - b);
+  return sorted[Math.floor(sorted.length / 2)]!;
+}

@@ -1,0 +1,129 @@
+/** `kb` from a shell, as an outsider calls it. */
+import { spawnSync } from 'node:child_process';
+
+function kb(args: string[], input: unknown = '') {
+  const text = typeof input === 'string' ? input : JSON.stringify(input);
+  const { status, stdout, stderr } = spawnSync('node_modules/.bin/tsx', ['cli/kb.ts', ...args], {
+    input: text,
+    encoding: 'utf8',
+  });
+  return { status, stdout, stderr, answer: () => JSON.parse(stdout) as Record<string, unknown> };
+}
+
+const question = {
+  target: { doseG: 18, yieldG: 36, timeS: [26, 30], clock: 'pump' },
+  grinder: { stepSize: 1, finerIs: 'lower', min: 0, max: 40, retentionG: 3 },
+  basket: { ratedG: 18 },
+  shots: [{ dial: 12, doseG: 18, yieldG: 36, timeS: 22, clock: 'pump', purged: true, seen: [] }],
+};
+
+describe('kb', () => {
+  it('extract', () => {
+    const { ratio, extractionPct } = kb(['extract'], {
+      doseG: 18,
+      yieldG: 36,
+      tdsPct: 9.6,
+    }).answer();
+    expect(ratio).toBe(2);
+    expect(extractionPct).toBeCloseTo(19.2, 9);
+  });
+
+  it('ease', () => {
+    const release = {
+      roastLevel: -1,
+      process: 'natural',
+      varietyClass: 'ordinary',
+      densityGPerL: 700,
+    };
+    expect(kb(['ease'], { release }).answer().ease).toBeCloseTo(-0.5, 9);
+  });
+
+  it('propose, worked figure (1)', () => {
+    const release = {
+      roastLevel: -1,
+      process: 'washed',
+      varietyClass: 'ordinary',
+      densityGPerL: 720,
+      restDays: 10,
+    };
+    const input = { release, style: 'classic', temperatureSchool: 'both', history: [] };
+    const { mean, rulesOnly } = kb(['propose'], input).answer() as {
+      mean: Record<string, number>;
+      rulesOnly: boolean;
+    };
+    expect(mean.temperatureC).toBeCloseTo(94.2, 9);
+    expect(rulesOnly).toBe(true);
+  });
+
+  it('next', () => {
+    expect(kb(['next'], question).answer()).toMatchObject({ status: 'grind', purgeG: 6 });
+  });
+
+  it('rest', () => {
+    const input = {
+      roastDate: '2026-03-01',
+      roastLevel: 0,
+      school: 'byRoast',
+      frozen: [],
+      on: '2026-03-11',
+    };
+    expect(kb(['rest'], input).answer()).toMatchObject({ restDays: 10, state: 'best' });
+  });
+
+  it('prints the schemas of every command', () => {
+    for (const name of ['extract', 'ease', 'propose', 'next', 'rest']) {
+      const { input, output } = kb([name, '--schema']).answer() as Record<string, { type: string }>;
+      expect([input!.type, output!.type]).toEqual(['object', 'object']);
+    }
+  });
+
+  it.each([
+    [
+      'an unknown key',
+      ['extract'],
+      { doseG: 18, yieldG: 36, tdsPct: 9, cup: 1 },
+      /Unknown key "cup"/,
+    ],
+    [
+      'a nested unknown key',
+      ['next'],
+      { ...question, basket: { ratedG: 18, colour: 1 } },
+      /basket\.colour/,
+    ],
+    [
+      'an absurd dose',
+      ['extract'],
+      { doseG: 300, yieldG: 36, tdsPct: 9 },
+      /Dose 300 g is outside 3-40 g/,
+    ],
+    ['TDS over 30', ['extract'], { doseG: 18, yieldG: 36, tdsPct: 31 }, /outside 0-30 %/],
+    [
+      'shares that are not whole',
+      ['ease'],
+      { release: { components: [{ sharePct: 60 }, { sharePct: 30 }] } },
+      /90 %.*make 100 %/,
+    ],
+    [
+      'a roast in the future',
+      ['rest'],
+      { roastDate: '2027-01-01', roastLevel: 0, on: '2026-01-01' },
+      /in the future/,
+    ],
+    ['no JSON', ['rest'], 'tomorrow', /not JSON/],
+    ['an unknown command', ['brew'], {}, /Unknown command brew/],
+  ])('refuses %s with exit 2 and one line', (_name, args, input, words) => {
+    const { status, stdout, stderr } = kb(args, input);
+    expect(status).toBe(2);
+    expect(stdout).toBe('');
+    expect(stderr).toMatch(words);
+    expect(stderr.trim().split('\n')).toHaveLength(1);
+  });
+
+  it('is reached by npm with clean JSON on its output', () => {
+    const { stdout } = spawnSync('npm', ['run', 'kb', '--', 'extract'], {
+      input: '{"doseG":18,"yieldG":36,"tdsPct":9.6}',
+      encoding: 'utf8',
+    });
+    expect(JSON.parse(stdout)).toMatchObject({ ratio: 2 });
+  });
+});

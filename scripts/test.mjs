@@ -1,0 +1,56 @@
+/**
+ * `npm test`: types, lint, format, import rules, unused code, unit tests, browser tests; every part
+ * runs even when an earlier one failed. The last line counts: `N passed, N failed`.
+ */
+import { readFileSync, rmSync } from 'node:fs';
+import { join } from 'node:path';
+import { ensureBrowser } from './lib/browser.mjs';
+import { ensureBuilt } from './lib/build.mjs';
+import { ensureInstalled, ROOT, runBin } from './lib/install.mjs';
+
+ensureInstalled();
+ensureBrowser();
+ensureBuilt();
+
+const count = { passed: 0, failed: 0 };
+const results = join(ROOT, 'test-results');
+rmSync(results, { recursive: true, force: true });
+
+function check(name, bin, args) {
+  const passed = runBin(bin, args) === 0;
+  count[passed ? 'passed' : 'failed'] += 1;
+  process.stdout.write(`${passed ? 'ok' : 'FAILED'}: ${name}\n`);
+}
+
+/** Adds a runner's own counts; a runner that left none has failed as a whole. */
+function countFrom(file, code, read) {
+  try {
+    const { passed, failed } = read(JSON.parse(readFileSync(join(results, file), 'utf8')));
+    count.passed += passed;
+    count.failed += failed;
+    if (code !== 0 && failed === 0) count.failed += 1;
+  } catch {
+    count.failed += 1;
+  }
+}
+
+check('types', 'tsc', ['--noEmit']);
+check('lint', 'eslint', ['.', '--max-warnings', '0']);
+check('format', 'prettier', ['--check', '--log-level', 'warn', '.']);
+check('import rules', 'depcruise', ['--config', '.dependency-cruiser.cjs', 'src', 'cli', 'bench']);
+check('unused code', 'knip', []);
+
+const unit = runBin('jest', ['--json', '--outputFile', 'test-results/unit.json']);
+countFrom('unit.json', unit, (report) => ({
+  passed: report.numPassedTests,
+  failed: report.numFailedTests + report.numRuntimeErrorTestSuites,
+}));
+
+const browser = runBin('playwright', ['test']);
+countFrom('browser.json', browser, ({ stats, errors }) => ({
+  passed: stats.expected + stats.flaky,
+  failed: stats.unexpected + errors.length,
+}));
+
+process.stdout.write(`${count.passed} passed, ${count.failed} failed\n`);
+process.exitCode = count.failed === 0 ? 0 : 1;

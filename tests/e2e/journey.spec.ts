@@ -1,0 +1,187 @@
+/** The whole job by keyboard: from an empty house to a page a stranger brews from. */
+import { readFileSync } from 'node:fs';
+import { expect, test, type Page } from '@playwright/test';
+import { fill, follow, pick, press, tabTo } from '../support/keyboard';
+import { startServer, type RunningServer } from '../support/server';
+
+let server: RunningServer;
+test.beforeAll(async () => {
+  server = await startServer();
+});
+test.afterAll(() => server.close());
+
+/** A grinder and coffee the advice has never seen: 28 s at dial 11, 8 % a step of half a number. */
+const trueTimeS = (dial: number) => 28 * Math.exp((-0.08 * (dial - 11)) / 0.5);
+
+/** Pulls one shot with the bench clock: pump, first drip, stop, log. Answers the dial it was at. */
+async function pullShot(page: Page): Promise<number> {
+  const dial = Number(await page.getByLabel('Dial', { exact: true }).inputValue());
+  if (await page.getByText(/The dial moves/).isVisible()) await page.keyboard.press('p');
+  const milliseconds = Math.round(trueTimeS(dial) * 1000);
+  await page.keyboard.press('Space');
+  await page.clock.runFor(6000);
+  await page.keyboard.press('Space');
+  await page.clock.runFor(milliseconds - 6000);
+  await page.keyboard.press('Space');
+  await expect(page.getByLabel('Yield, g')).toBeFocused();
+  await page.keyboard.press('Enter');
+  return dial;
+}
+
+test('from an empty house to a published card, by keyboard only', async ({ page, browser }) => {
+  await page.goto(server.url);
+
+  await test.step('first set-up', async () => {
+    await fill(page, 'Name of the roastery', 'Lanternfell Coffee');
+    await fill(page, 'Your name, as the quality lead', 'Ines');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('heading', { name: 'The bench' })).toBeVisible();
+    await fill(page, 'Name of the setup', 'Window bench');
+    await fill(page, 'Machine', 'Two-group at the window');
+    await fill(page, 'Grinder', 'Flat-burr, left');
+    await fill(page, /One step on the dial/, '0.5');
+    await fill(page, 'Basket', 'Straight double');
+    await press(page, 'Add the setup');
+    await expect(page.getByRole('heading', { name: 'No coffee here yet' })).toBeVisible();
+  });
+
+  await test.step('read', async () => {
+    await page.keyboard.press('r');
+    await expect(page.getByLabel('Name of the release')).toBeFocused();
+    await page.keyboard.type('Dembi Ridge');
+    const past = new Date(Date.now() - 12 * 86_400_000);
+    await tabTo(page, page.getByLabel('Roast date'));
+    const two = (value: number) => String(value).padStart(2, '0');
+    await page.keyboard.type(
+      `${two(past.getDate())}${two(past.getMonth() + 1)}${past.getFullYear()}`,
+    );
+    await pick(page, 'Roast, in the house’s word', 'Medium');
+    await fill(page, 'Country', 'Ethiopia');
+    await pick(page, 'Variety class', 'Dense landrace');
+    await pick(page, 'Process', 'Washed');
+    await fill(page, /^Altitude/, '2050');
+    await fill(page, 'Promised notes', 'bergamot, apricot');
+    await press(page, 'Create and read it');
+    await expect(page.getByRole('heading', { name: /stubborn/ })).toBeVisible();
+    await expect(page.getByText('Variety: dense landrace')).toBeVisible();
+  });
+
+  await test.step('start', async () => {
+    await follow(page, 'Propose a first recipe');
+    await expect(page.getByText(/Rules only/)).toBeVisible();
+    await fill(page, 'Dial to start at', '14');
+    await page.keyboard.press('Enter');
+    await expect(page).toHaveURL(/\/pull$/);
+    await expect(page.getByRole('heading', { name: 'Recipe in force' })).toHaveCount(0);
+    await expect(page.getByLabel('Recipe in force')).toContainText('On the bench');
+  });
+
+  await test.step('pull until confirmed', async () => {
+    await page.clock.install();
+    const dials: number[] = [];
+    for (let shots = 1; shots <= 8; shots++) {
+      dials.push(await pullShot(page));
+      await expect(page.getByText(`Ledger: ${shots} shot`)).toBeVisible();
+      if (await page.getByText(/Confirmed in/).isVisible()) break;
+    }
+    await expect(page.getByLabel('Recipe in force')).toContainText('Confirmed');
+    expect(dials.length).toBeLessThanOrEqual(6);
+    expect(dials.at(-1)).toBe(dials.at(-2));
+  });
+
+  await test.step('take a shot back and put it back', async () => {
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('u');
+    await press(page, 'Put it back');
+    await expect(page.getByText(/Confirmed in/)).toBeVisible();
+  });
+
+  await test.step('taste', async () => {
+    await page.keyboard.press('4');
+    await tabTo(page, page.getByLabel('TDS, %'));
+    await page.keyboard.type('9,4');
+    await expect(page.getByText(/9\.4 % strong, \d\d\.\d % extracted/)).toBeVisible();
+    for (const [scale, digit] of [
+      ['Acidity', '6'],
+      ['Sharp acidity', '2'],
+      ['Sweetness', '7'],
+      ['Bitterness', '2'],
+      ['Liking', '8'],
+    ] as const) {
+      const row = page.getByRole('radiogroup', { name: scale, exact: true });
+      await tabTo(page, row.getByRole('radio').first());
+      await page.keyboard.press(digit);
+      await expect(row.getByRole('radio', { name: digit, exact: true })).toBeChecked();
+    }
+    await expect(page.getByText('In balance: nothing to change.')).toBeVisible();
+    await tabTo(page, page.getByRole('checkbox', { name: 'bergamot' }));
+    await page.keyboard.press('Space');
+    await press(page, 'Keep this cup sheet');
+    await expect(page.getByRole('cell', { name: 'bergamot' })).toBeVisible();
+  });
+
+  await test.step('publish', async () => {
+    await page.getByRole('button', { name: 'Keep this cup sheet' }).waitFor();
+    await tabTo(page, page.getByRole('link', { name: /Publish/ }));
+    await page.keyboard.press('Enter');
+    await press(page, 'Publish version 1');
+    await expect(page.getByText(/How it tastes when right is empty/)).toBeVisible();
+    await fill(page, 'How it tastes when right', 'Bergamot and apricot, light and sweet.');
+    await fill(page, 'When short, and what to do', 'Sharp: let it run longer.');
+    await fill(page, 'When long, and what to do', 'Thin: stop earlier.');
+    await press(page, 'Publish version 1');
+    await expect(page.getByText(/Version 1 is public/)).toBeVisible();
+  });
+
+  const address = await page
+    .getByRole('link', { name: 'Open the public page' })
+    .getAttribute('href');
+  const stranger = await browser.newContext();
+  const file = await test.step('a stranger opens the page and takes the document', async () => {
+    const card = await stranger.newPage();
+    await card.goto(server.url + address);
+    await expect(card.getByRole('heading', { name: 'Dembi Ridge' })).toBeVisible();
+    await expect(card.getByText(/from the pump/)).toBeVisible();
+    const download = card.waitForEvent('download');
+    await card.getByRole('link', { name: 'Recipe document (JSON)' }).press('Enter');
+    return readFileSync(await (await download).path(), 'utf8');
+  });
+  await stranger.close();
+
+  await test.step('the document reads back as the same version', async () => {
+    await page.keyboard.press('h');
+    const chooser = page.waitForEvent('filechooser');
+    await press(page, 'Read a recipe document');
+    await (
+      await chooser
+    ).setFiles({
+      name: 'recipe.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(file),
+    });
+    await expect(page.getByText('The document you read is version 1')).toBeVisible();
+  });
+
+  await test.step('a changed document is refused', async () => {
+    await page.keyboard.press('h');
+    const chooser = page.waitForEvent('filechooser');
+    await press(page, 'Read a recipe document');
+    const changed = file.replace('"Bergamot', '"Lemon');
+    await (
+      await chooser
+    ).setFiles({
+      name: 'recipe.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(changed),
+    });
+    await expect(page.getByRole('alert').getByText(/does not match its hash/)).toBeVisible();
+  });
+
+  await test.step('publishing again says what changed', async () => {
+    await page.keyboard.press('Escape');
+    await follow(page, /Dembi Ridge/);
+    await fill(page, 'What changed from version 1, and why', 'Clearer words for the short cup.');
+    await press(page, 'Publish version 2');
+    await expect(page.getByText(/Version 2 is public/)).toBeVisible();
+  });
+});
