@@ -57,6 +57,11 @@ const Svg = styled.svg`
     .number {
       font-size: 24px;
     }
+
+    /* The plate bar above names the clock. */
+    .caption {
+      display: none;
+    }
   }
 
   .gate-words {
@@ -189,7 +194,7 @@ function Axes({ scale, clockWords }: { scale: Scale; clockWords: string }) {
       <text x={6} y={PAD.top + 2}>
         g
       </text>
-      <text x={WIDTH - PAD.right} y={HEIGHT - 6} textAnchor="end">
+      <text className="caption" x={WIDTH - PAD.right} y={HEIGHT - 6} textAnchor="end">
         {`seconds ${clockWords}`}
       </text>
     </g>

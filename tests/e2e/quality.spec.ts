@@ -62,7 +62,58 @@ test('phone width: nothing is wider than the screen, the clock and the log are l
     const overflow = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
     expect(overflow, path).toBeLessThanOrEqual(0);
   }
-  await page.goto(server.url + views.find((path) => path.endsWith('pull'))!);
+  await page.goto(server.url + views.findLast((path) => path.endsWith('pull'))!);
+  for (const control of [/^Clock/, 'Log it']) {
+    const box = await page.getByRole('button', { name: control }).boundingBox();
+    expect(box!.height, String(control)).toBeGreaterThanOrEqual(48);
+  }
+});
+
+test('an empty house: axe finds nothing on the set-up, the bench, the shelf and the first form', async ({
+  page,
+}) => {
+  const empty = await startServer();
+  try {
+    const command = (kind: string, input: unknown) =>
+      page.request.post(`${empty.url}/api/commands`, {
+        data: { id: `empty-house-test-${kind}`, kind, input },
+      });
+    const found: string[] = [];
+    const look = async (path: string, words: string | RegExp) => {
+      await page.goto(empty.url + path);
+      await expect(page.getByText(words).first()).toBeVisible();
+      const { violations } = await new AxeBuilder({ page }).analyze();
+      found.push(...violations.map(({ id, nodes }) => `${path} ${id}: ${nodes[0]!.html}`));
+    };
+    await look('/', 'Set up Kettlebrand for your roastery');
+    await command('setUpHouse', { houseName: 'Lanternfell Coffee', leadName: 'Ines' });
+    await look('/', /No setup is described yet/);
+    await look('/bench', 'Add the setup');
+    await command('createRelease', {
+      release: {
+        name: 'N'.repeat(80),
+        country: '',
+        region: '',
+        producer: '',
+        variety: '',
+        roastDate: '2026-01-02',
+        promisedNotes: [],
+      },
+    });
+    await page.goto(empty.url);
+    await page.getByRole('link', { name: /NNNN/ }).click();
+    await page.waitForURL(/read$/);
+    const path = new URL(page.url()).pathname;
+    await look(path, 'Roast level or ground colour');
+    const stages = ['start', 'pull', 'taste', 'publish'];
+    const words = [/No setup/, /Nothing on the bench/, /Nothing to taste/, /Nothing to publish/];
+    for (const [i, stage] of stages.entries()) await look(path.replace('read', stage), words[i]!);
+    expect(found).toEqual([]);
+    const overflow = await page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
+    expect(overflow).toBeLessThanOrEqual(0);
+  } finally {
+    await empty.close();
+  }
 });
 
 test('what is not published is not found, alike for page and document', async ({ request }) => {

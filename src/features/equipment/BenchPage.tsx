@@ -59,7 +59,10 @@ export function BenchPage({ setups }: { setups: readonly StoredSetup[] }) {
         </Setup>
       ))}
       {open === 'new' ? (
-        editor(null)
+        <section>
+          <SectionTitle as="h2">A new setup</SectionTitle>
+          {editor(null)}
+        </section>
       ) : (
         <p>
           <Button onPress={() => setOpen('new')}>Add a setup</Button>

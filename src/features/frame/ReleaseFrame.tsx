@@ -233,8 +233,8 @@ function BenchSide({ view }: { view: ReleaseView }) {
   return (
     <>
       <PlateBar>
-        {doseG.toFixed(1)} → {draft.yieldG.toFixed(1)} g in {draft.timeLowS}-{draft.timeHighS} s,{' '}
-        {draft.temperatureC.toFixed(1)} °C
+        {doseG.toFixed(1)} → {draft.yieldG.toFixed(1)} g in {draft.timeLowS}-{draft.timeHighS} s{' '}
+        {clockWords}, {draft.temperatureC.toFixed(1)} °C
       </PlateBar>
       <WidePlate>
         <Plate
@@ -276,7 +276,12 @@ function FactsColumn({ view }: { view: ReleaseView }) {
       component.variety || (component.varietyClass ? VARIETY_LABELS[component.varietyClass] : ''),
     ],
     ['Process', component.process ? PROCESS_LABELS[component.process] : ''],
-    ['Roast', batch.roastLevel === undefined ? '' : roastWord(batch.roastLevel)],
+    [
+      'Roast',
+      batch.roastLevel === undefined
+        ? 'not known; the rest span is that of a medium roast'
+        : roastWord(batch.roastLevel),
+    ],
     ['Grown at', component.altitudeM === undefined ? '' : `${component.altitudeM} m`],
     ['Green density', component.densityGPerL === undefined ? '' : `${component.densityGPerL} g/L`],
     ['Roasted', `${dayWords(batch.roastDate)}, rested ${rest.restDays} days`],

@@ -1,6 +1,7 @@
 /** The stages of a release that exist, each with the state and figure its tab shows. */
 import { easeOf } from '@/core/ease/ease';
 import type { ReleaseView } from '@/data/releaseView';
+import { signed } from '@/ui/signed';
 
 export interface Stage {
   readonly path: 'read' | 'start' | 'pull' | 'taste' | 'publish';
@@ -47,11 +48,4 @@ export function stagesOf({ facts, bench, versions }: ReleaseView): Stage[] {
       isDone: newest !== undefined,
     },
   ];
-}
-
-/** "+0.5", "−0.8", "0.0": a true minus, so that figures line up. */
-export function signed(value: number, digits = 1): string {
-  const text = Math.abs(value).toFixed(digits);
-  if (Number(text) === 0) return text;
-  return `${value < 0 ? '−' : '+'}${text}`;
 }

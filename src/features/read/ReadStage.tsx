@@ -7,6 +7,7 @@ import type { Ease } from '@/core/ease/ease';
 import type { ReleaseView } from '@/data/releaseView';
 import { Button, mainLook, QuietButton } from '@/ui/Button';
 import { PushChart } from '@/ui/PushChart';
+import { signed } from '@/ui/signed';
 import { Notice, SectionTitle, StageTitle } from '@/ui/type';
 import { ReleaseForm } from './ReleaseForm';
 import type { ReleaseText } from './useReleaseForm';
@@ -43,7 +44,10 @@ const TICKS = [
   { value: 2, label: '+2 gives easily' },
 ];
 
-const signed = (value: number) => `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(2)}`;
+/** Wider than this, the interval holds both stubborn and easy coffees. */
+const TOO_WIDE = 2;
+
+const twoDigits = (value: number) => signed(value, 2);
 
 export function ReadStage({ view, ease }: { view: ReleaseView; ease: Ease }) {
   const [isEditing, setEditing] = useState(false);
@@ -68,7 +72,7 @@ export function ReadStage({ view, ease }: { view: ReleaseView; ease: Ease }) {
   return (
     <Stack>
       <Head>
-        <StageTitle>{easeWords(ease.ease)}</StageTitle>
+        <StageTitle>{easeWords(ease)}</StageTitle>
         <Button onPress={() => setEditing(true)}>Correct the facts</Button>
       </Head>
       <PushChart
@@ -78,13 +82,13 @@ export function ReadStage({ view, ease }: { view: ReleaseView; ease: Ease }) {
         totalLabel="Ease of extraction"
         interval80={ease.interval80}
         span={EASE_SPAN}
-        format={signed}
-        formatChange={signed}
+        format={twoDigits}
+        formatChange={twoDigits}
         ticks={TICKS}
       />
       <p>
-        Ease {signed(ease.ease)}, four times in five between {signed(ease.interval80[0])} and{' '}
-        {signed(ease.interval80[1])}. 0 is a medium washed ordinary coffee; one unit is about one
+        Ease {twoDigits(ease.ease)}, four times in five between {twoDigits(ease.interval80[0])} and{' '}
+        {twoDigits(ease.interval80[1])}. 0 is a medium washed ordinary coffee; one unit is about one
         roast step. All of this is a house heuristic: the band is honest only as far as the trade’s
         rules are.
       </p>
@@ -118,7 +122,8 @@ export function ReadStage({ view, ease }: { view: ReleaseView; ease: Ease }) {
 }
 
 /** What the scale means at the bench. House heuristic. */
-function easeWords(ease: number): string {
+function easeWords({ ease, interval80: [low, high] }: Ease): string {
+  if (high - low > TOO_WIDE) return 'Too little is known to say how it will extract';
   if (ease < -1.25) return 'This one will resist: grind fine, give it water and heat';
   if (ease < -0.4) return 'A little stubborn: finer and longer than medium';
   if (ease <= 0.4) return 'Extracts like a medium washed coffee';

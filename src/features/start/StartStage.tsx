@@ -1,5 +1,6 @@
 'use client';
 
+import Link from 'next/link';
 import { usePathname, useRouter, useSearchParams } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import styled from 'styled-components';
@@ -17,6 +18,7 @@ import type { StoredSetup } from '@/data/setups';
 import { Choice } from '@/ui/choices';
 import { SelectInput } from '@/ui/fields';
 import { PushChart } from '@/ui/PushChart';
+import { signed } from '@/ui/signed';
 import { Notice, SectionTitle, Small, StageTitle } from '@/ui/type';
 import { AcceptForm } from './AcceptForm';
 
@@ -118,6 +120,12 @@ export function StartStage({
           options={setups.map(({ id, name }) => ({ value: id, label: name }))}
         />
       </Switches>
+      {setups.length === 0 && (
+        <Notice>
+          No setup is described yet: the proposal assumes an 18 g basket and cannot go on a bench.{' '}
+          <Link href="/bench">Describe machine, grinder and basket</Link>.
+        </Notice>
+      )}
       {proposal.warnings.map(({ code, text }) => (
         <Notice key={code}>{text}</Notice>
       ))}
@@ -176,9 +184,7 @@ function VariablePushes({ name, proposal }: { name: Pushed; proposal: Proposal }
         interval80={[low, high]}
         span={span}
         format={format}
-        formatChange={(value) =>
-          `${value < 0 ? '−' : '+'}${Math.abs(value).toFixed(Math.max(1, digits))}`
-        }
+        formatChange={(value) => signed(value, Math.max(1, digits))}
       />
     </Variable>
   );
