@@ -59,6 +59,20 @@ describe('kb', () => {
     expect(kb(['next'], question).answer()).toMatchObject({ status: 'grind', purgeG: 6 });
   });
 
+  it('next takes a whole recipe as its target, and propose a machine by its name', () => {
+    const target = {
+      ...question.target,
+      ratio: 2,
+      temperatureC: 93,
+      restDays: [8, 21],
+      programme: '9 bar',
+    };
+    expect(kb(['next'], { ...question, target }).answer()).toMatchObject({ status: 'grind' });
+    const setup = { machine: 'Two-group', basket: { diameterMm: 58, ratedG: 20 } };
+    const { recipe } = kb(['propose'], { release: { roastLevel: 0 }, setup }).answer();
+    expect(recipe).toMatchObject({ doseG: 20, ratio: 2 });
+  });
+
   it('rest', () => {
     const input = {
       roastDate: '2026-03-01',

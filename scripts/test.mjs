@@ -2,7 +2,7 @@
  * `npm test`: types, lint, format, import rules, unused code, unit tests, browser tests; every part
  * runs even when an earlier one failed. The last line counts: `N passed, N failed`.
  */
-import { readFileSync, rmSync } from 'node:fs';
+import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { ensureBrowser } from './lib/browser.mjs';
 import { ensureBuilt } from './lib/build.mjs';
@@ -15,6 +15,7 @@ ensureBuilt();
 const count = { passed: 0, failed: 0 };
 const results = join(ROOT, 'test-results');
 rmSync(results, { recursive: true, force: true });
+mkdirSync(results);
 
 function check(name, bin, args) {
   const passed = runBin(bin, args) === 0;

@@ -66,7 +66,12 @@ export async function startServer({ demo = false } = {}): Promise<RunningServer>
         'localhost',
       ],
       {
-        env: { ...process.env, NODE_ENV: 'production', KETTLEBRAND_DATA: folder },
+        env: {
+          ...process.env,
+          NODE_ENV: 'production',
+          NEXT_TELEMETRY_DISABLED: '1',
+          KETTLEBRAND_DATA: folder,
+        },
         stdio: 'ignore',
       },
     );

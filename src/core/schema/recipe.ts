@@ -33,6 +33,11 @@ export const recipeFields = {
   restDays: restRange,
 };
 
+export const ratioField = z
+  .number()
+  .min(LIMITS.yieldG.min / LIMITS.doseG.max)
+  .max(70);
+
 export const recipeSchema = z
   .strictObject({
     ...recipeFields,

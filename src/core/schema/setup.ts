@@ -31,8 +31,17 @@ export const basketSchema = z.strictObject({
   ratedG: quantity('ratedG'),
 });
 
+/** A machine may be given by its name alone: then its abilities are not known. */
+const machineOrName = z.union([
+  z
+    .string()
+    .max(80)
+    .transform((name): z.output<typeof machineSchema> => ({ name })),
+  machineSchema,
+]);
+
 export const setupSchema = z.strictObject({
-  machine: machineSchema.optional(),
+  machine: machineOrName.optional(),
   grinder: grinderSchema.optional(),
   basket: basketSchema.optional(),
 });

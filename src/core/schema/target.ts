@@ -1,11 +1,21 @@
 /** What a shot is judged against: the recipe on the bench with its tolerances. */
 import { z } from 'zod';
-import { recipeFields } from './recipe';
 import { quantity } from './fields';
+import { recipeFields, ratioField } from './recipe';
 
 export const DEFAULT_TOLERANCE = { doseG: 0.2, yieldG: 1 } as const;
 
+/** A whole recipe may be given as the target; what judging a shot does not need is let by. */
+const letBy = {
+  ratio: ratioField.optional(),
+  programme: recipeFields.programme,
+  pressureBar: recipeFields.pressureBar,
+  grindUm: recipeFields.grindUm,
+  restDays: recipeFields.restDays.optional(),
+};
+
 export const targetSchema = z.strictObject({
+  ...letBy,
   doseG: recipeFields.doseG,
   yieldG: recipeFields.yieldG,
   timeS: recipeFields.timeS,

@@ -14,7 +14,7 @@ import { QuantityInput, readNumber, TextInput } from '@/ui/fields';
 import { ScaleRow } from '@/ui/ScaleRow';
 import { Notice, Small } from '@/ui/type';
 import { useCommand } from '@/ui/useCommand';
-import { EMPTY_CUP, SCALES, tasteOf, tastingInputOf, toggled, type CupText } from './cupSheet';
+import { EMPTY_CUP, SCALES, tasteOf, tastingInputOf, toggled, type CupText } from './cupText';
 
 const Form = styled.form`
   display: grid;

@@ -1,0 +1,93 @@
+import { render, screen } from '@testing-library/react';
+import { findHouse } from '@/data/house';
+import { recipeBodySchema } from '@/formats/recipeDocument';
+import { TODAY, WORDS } from '../../../tests/support/house';
+import { houseWith } from '../../../tests/support/view';
+import { CardBody } from './CardBody';
+import { publishedBody } from './document';
+
+function bodyAfter(...shots: Record<string, unknown>[]) {
+  const { db, view } = houseWith(...shots);
+  return publishedBody(findHouse(db)!, view(), WORDS, TODAY);
+}
+
+describe('what publishing makes of the bench', () => {
+  it('takes the recipe, the setup and the dial of the landed run', () => {
+    const body = bodyAfter({ timeS: 22 }, { dial: 11, purged: true }, { dial: 11 });
+    expect(recipeBodySchema.safeParse(body).success).toBe(true);
+    expect(body).toMatchObject({
+      version: 1,
+      confirmedShots: 2,
+      recipe: {
+        doseG: 18,
+        yieldG: 36,
+        ratio: 2,
+        timeS: [26, 30],
+        clock: 'pump',
+        restDays: [8, 21],
+      },
+      setup: { dial: 11, ratedG: 18 },
+      tolerance: { doseG: 0.2, yieldG: 1 },
+    });
+  });
+
+  it('publishes the trimmed dose that landed, not the one first proposed', () => {
+    const trimmed = { doseG: 18.4, aimDoseG: 18.4 };
+    const { recipe } = bodyAfter(trimmed, trimmed);
+    expect(recipe.doseG).toBe(18.4);
+    expect(recipe.ratio).toBeCloseTo(36 / 18.4, 12);
+  });
+
+  it('does not call a recipe repeated that was not', () => {
+    expect(bodyAfter({}, { seen: ['spurt'] }).confirmedShots).toBe(0);
+    expect(bodyAfter({}).confirmedShots).toBe(1);
+  });
+});
+
+describe('the card', () => {
+  const body = bodyAfter({}, {});
+
+  it('says everything a stranger needs, with units and the clock', () => {
+    const { container } = render(<CardBody body={body} />);
+    const text = container.textContent ?? '';
+    for (const words of [
+      'Lanternfell Coffee',
+      'Dembi Ridge',
+      '18.0 g',
+      '36.0 g',
+      'Time, from the pump',
+      '26-30 s',
+      '93.0 °C',
+      '1:2.00',
+      'dose ± 0.2 g, yield ± 1 g',
+      'Classic: 9 bar, flat',
+      'as set on the machine',
+      'Double, 58 mm, rated 18 g',
+      'Use from day 8 to 21 after the roast of 8 May 2026',
+      'bergamot, apricot',
+      WORDS.right,
+      WORDS.short,
+      WORDS.long,
+      'Version 1, 20 May 2026. Repeated on target 2 times.',
+    ])
+      expect(text).toContain(words);
+  });
+
+  it('carries the cautions', () => {
+    render(<CardBody body={body} />);
+    expect(screen.getByText(/vent before you loosen.*scald.*licensed technician/s)).toBeTruthy();
+  });
+
+  it('says so when it was never repeated', () => {
+    render(<CardBody body={{ ...body, confirmedShots: 0 }} />);
+    expect(screen.getByText(/Not yet repeated on target/)).toBeTruthy();
+  });
+
+  it('has one title, of first rank only on the page of its own', () => {
+    const { unmount } = render(<CardBody body={body} />);
+    expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('Dembi Ridge');
+    unmount();
+    render(<CardBody body={body} isPreview />);
+    expect(screen.queryByRole('heading', { level: 1 })).toBeNull();
+  });
+});

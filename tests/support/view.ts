@@ -1,0 +1,16 @@
+/** A release as the screens get it, made by real commands in a house in memory. */
+import { findHouse } from '@/data/house';
+import { readRelease, type ReleaseView } from '@/data/releaseView';
+import { openHouse, send, shotInput, TODAY, type TestHouse } from './house';
+
+export interface ViewedHouse extends TestHouse {
+  readonly view: () => ReleaseView;
+}
+
+/** A house after these shots, each given as what differs from one on target. */
+export function houseWith(...shots: Record<string, unknown>[]): ViewedHouse {
+  const house = openHouse();
+  for (const changes of shots) send(house.db, 'logShot', shotInput(house.draftId, changes));
+  const view = () => readRelease(house.db, findHouse(house.db)!, house.releaseId, TODAY)!;
+  return { ...house, view };
+}
