@@ -33,6 +33,7 @@ export const recipeFields = {
   restDays: restRange,
 };
 
+/** From the least cup of the largest dose to the fullest cup of the smallest. */
 export const ratioField = z
   .number()
   .min(LIMITS.yieldG.min / LIMITS.doseG.max)
@@ -41,10 +42,7 @@ export const ratioField = z
 export const recipeSchema = z
   .strictObject({
     ...recipeFields,
-    ratio: z
-      .number()
-      .min(LIMITS.yieldG.min / LIMITS.doseG.max)
-      .max(70),
+    ratio: ratioField,
   })
   .refine(({ ratio, doseG, yieldG }) => Math.abs(ratio - yieldG / doseG) <= RATIO_TOLERANCE, {
     path: ['ratio'],

@@ -1,0 +1,109 @@
+import { render, screen, waitFor } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { DONE, fakeServer, router } from '../../../tests/support/browser';
+import { send } from '../../../tests/support/house';
+import { houseWith, type ViewedHouse } from '../../../tests/support/view';
+import { ReleaseFrame } from './ReleaseFrame';
+import { stagesOf } from './stages';
+
+jest.mock('next/navigation', () => ({
+  useRouter: () => router,
+  useSelectedLayoutSegment: () => 'pull',
+}));
+
+function openFrame({ view }: ViewedHouse) {
+  render(
+    <ReleaseFrame view={view()} stages={stagesOf(view())}>
+      <p>The stage</p>
+    </ReleaseFrame>,
+  );
+  return userEvent.setup();
+}
+
+const advice = () => screen.getByLabelText('Next move').textContent ?? '';
+
+describe('the frame of a release', () => {
+  it('shows the recipe in force with its units', () => {
+    openFrame(houseWith());
+    const plate = screen.getByLabelText('Recipe in force').textContent ?? '';
+    for (const words of [
+      'On the bench',
+      '18.0 → 36.0 g',
+      '1:2.00',
+      '26-30 s from the pump',
+      '93.0 °C',
+      'day 8-21',
+    ])
+      expect(plate).toContain(words);
+  });
+
+  it('changes stage by digit, but not while a figure is typed', async () => {
+    const user = openFrame(houseWith());
+    await user.keyboard('4');
+    expect(router.push).toHaveBeenLastCalledWith(expect.stringMatching(/\/taste$/));
+    router.push.mockClear();
+    const field = document.createElement('input');
+    document.body.append(field);
+    field.focus();
+    await user.keyboard('2');
+    expect(router.push).not.toHaveBeenCalled();
+    field.remove();
+  });
+
+  it('marks the stage that is open', () => {
+    openFrame(houseWith());
+    expect(screen.getByRole('link', { current: 'page' }).textContent).toMatch(/Pull/);
+  });
+});
+
+describe('the next move', () => {
+  it('asks for the first shot', () => {
+    openFrame(houseWith());
+    expect(advice()).toMatch(/Pull the first shot/);
+  });
+
+  it('says grind direction with word and dial, the purge, the expectation and its band', () => {
+    openFrame(houseWith({ timeS: 22 }));
+    expect(advice()).toMatch(/Finer, 12 → 1[01](\.5)?/);
+    expect(advice()).toMatch(/Purge 4 g first/);
+    expect(advice()).toMatch(
+      /Expect 2\d s from the pump, 80 % between \d\d and \d\d\. Lands \d+ times in 100/,
+    );
+    expect(advice()).toMatch(/Repeat unchanged: 22 s/);
+    expect(screen.queryByRole('button', { name: 'Put it on the bench' })).toBeNull();
+  });
+
+  it('puts a move made by taste on the bench as the next revision', async () => {
+    const house = houseWith({}, {});
+    const { shots } = house.view().bench!;
+    send(house.db, 'recordTasting', {
+      shotId: shots.at(-1)!.id,
+      moment: 'warm',
+      serving: 'straight',
+      scales: { bitterness: 9, dryness: 9 },
+      notesFound: [],
+      remark: '',
+    });
+    const sent = fakeServer(DONE);
+    const user = openFrame(house);
+    expect(advice()).toMatch(/Shorter: 36 → \d\d(\.5)? g/);
+    await user.click(screen.getByRole('button', { name: 'Put it on the bench' }));
+    await waitFor(() => expect(sent).toHaveLength(1));
+    const { input } = sent[0]!;
+    expect(input.yieldG).toBeLessThan(36);
+    expect((input.timeS as number[])[1]).toBeLessThan(30);
+    expect(input.why).toMatch(/^Taste: Shorter/);
+    const { draftId } = send(house.db, 'acceptRecipe', input);
+    expect(house.view().bench!.draft).toMatchObject({
+      id: draftId,
+      revision: 2,
+      yieldG: input.yieldG,
+    });
+  });
+
+  it('says confirmed without expecting anything', () => {
+    openFrame(houseWith({}, {}));
+    expect(advice()).toMatch(/Confirmed/);
+    expect(advice()).not.toMatch(/Expect/);
+  });
+});
