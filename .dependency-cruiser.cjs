@@ -37,7 +37,7 @@ module.exports = {
       name: 'only-server-code-opens-the-database',
       severity: 'error',
       comment: 'Components may use the types of data/, never its code.',
-      from: { path: '^src/(features|ui)/.+\\.tsx$' },
+      from: { path: '^src/(features|ui)/.+\\.tsx$', pathNot: '\\.test\\.tsx$' },
       to: { path: '^src/data', dependencyTypesNot: ['type-only'] },
     },
     {

@@ -37,8 +37,11 @@ const Svg = styled.svg`
     font-size: 13px;
   }
 
+  /* A word stays readable where today's line crosses it. */
   .band {
     fill: var(--ink);
+    stroke-width: 4px;
+    paint-order: stroke;
   }
 
   .today {
@@ -80,7 +83,7 @@ export function RestStrip({ restDays, state, span, marks, isTall = false }: Rest
       aria-label={`Rested ${restDays} days: ${REST_STATE_LABELS[state].toLowerCase()}. ${spanWords(span)} ${marks.length} marks.`}
     >
       <Svg height={rows.height} aria-hidden="true">
-        {BANDS.map(({ state: name, label, fill }, i) => {
+        {BANDS.map(({ state: name, fill }, i) => {
           const from = pct(edges[i]!);
           const to = pct(edges[i + 1]!);
           return (
@@ -92,11 +95,6 @@ export function RestStrip({ restDays, state, span, marks, isTall = false }: Rest
                 height={rows.bandHeight}
                 fill={fill}
               />
-              {to - from > WORD_NEEDS_PCT && (
-                <text x={`${from}%`} dx={7} y={rows.band + 15} className="band">
-                  {label}
-                </text>
-              )}
               {i > 0 && (
                 <>
                   <line
@@ -122,6 +120,24 @@ export function RestStrip({ restDays, state, span, marks, isTall = false }: Rest
           stroke="var(--copper)"
           strokeWidth={3}
         />
+        {BANDS.map(({ state: name, label, fill }, i) => {
+          const from = pct(edges[i]!);
+          const isWide = pct(edges[i + 1]!) - from > WORD_NEEDS_PCT;
+          return (
+            isWide && (
+              <text
+                key={name}
+                x={`${from}%`}
+                dx={7}
+                y={rows.band + 15}
+                className="band"
+                stroke={fill}
+              >
+                {label}
+              </text>
+            )
+          );
+        })}
         {marks.map((mark, i) => (
           <svg key={i} x={`${pct(mark.restDays)}%`} y={rows.marks} overflow="visible">
             <Mark mark={mark} />

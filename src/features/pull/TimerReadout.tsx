@@ -74,7 +74,7 @@ export function TimerReadout({ timer }: { timer: Timer }) {
         {elapsedS.toFixed(1)}
       </Clock>
       <Hint>
-        <Key>Space</Key> {NEXT[phase]}
+        <Key>Space</Key> or a tap {NEXT[phase]}
         {firstDripS !== null && `, first drip ${firstDripS.toFixed(1)} s`}
       </Hint>
     </Box>
