@@ -1,7 +1,7 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { useCallback, useRef, useState, useTransition } from 'react';
+import { useCallback, useEffect, useRef, useState, useTransition } from 'react';
 import type { Fault } from '@/core/errors';
 import { newId } from './newId';
 
@@ -38,9 +38,16 @@ export function useCommand() {
   const [isSending, setSending] = useState(false);
   const [isRefreshing, startRefresh] = useTransition();
   const unanswered = useRef<{ id: string; key: string } | null>(null);
+  // From sending until the screen shows the result: a second Enter in between is the same press.
+  const isUnderWay = useRef(false);
+  useEffect(() => {
+    if (!isRefreshing) isUnderWay.current = false;
+  }, [isRefreshing]);
 
   const submit = useCallback(
     async (kind: string, input: unknown): Promise<Answer> => {
+      if (isUnderWay.current) return { ok: false, faults: [] };
+      isUnderWay.current = true;
       const key = JSON.stringify([kind, input]);
       const id = unanswered.current?.key === key ? unanswered.current.id : newId();
       setSending(true);
@@ -48,6 +55,7 @@ export function useCommand() {
       setSending(false);
       if (answer === 'unreached') {
         unanswered.current = { id, key };
+        isUnderWay.current = false;
         const kept = [{ field: '', message: UNREACHED }];
         setFaults(kept);
         return { ok: false, faults: kept };
@@ -55,6 +63,7 @@ export function useCommand() {
       unanswered.current = null;
       setFaults(answer.ok ? [] : answer.faults);
       if (answer.ok) startRefresh(() => router.refresh());
+      else isUnderWay.current = false;
       return answer;
     },
     [router],

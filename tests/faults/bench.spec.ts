@@ -64,6 +64,18 @@ test('a lost answer and a second try store one shot', async ({ page }) => {
   expect(countShots()).toBe(before + 1);
 });
 
+test('Enter held or pressed twice logs one shot', async ({ page }) => {
+  const before = countShots();
+  await openPull(page);
+  await page.getByLabel('Time, s').fill('25.4');
+  await page.getByLabel('Time, s').press('Enter', { noWaitAfter: true });
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Ledger: 4 shots')).toBeVisible();
+  await page.waitForTimeout(500);
+  expect(countShots()).toBe(before + 1);
+});
+
 test('absurd entries get a message at their field and store nothing', async ({ page }) => {
   const before = countShots();
   await openPull(page);

@@ -1,4 +1,4 @@
-import { act, render, screen, waitFor } from '@testing-library/react';
+import { act, fireEvent, render, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { DONE, fakeServer, router } from '../../../tests/support/browser';
 import { houseWith } from '../../../tests/support/view';
@@ -11,6 +11,8 @@ function openBench(...shots: Record<string, unknown>[]) {
   render(<PullStage bench={view().bench} releaseId={releaseId} />);
   return { user: userEvent.setup(), view };
 }
+
+beforeEach(() => jest.clearAllMocks());
 
 const field = (label: string) => screen.getByLabelText<HTMLInputElement>(label);
 
@@ -86,6 +88,16 @@ describe('faults at the bench', () => {
     await waitFor(() => expect(sent).toHaveLength(2));
     expect(sent[1]).toEqual(sent[0]);
     expect(sent[0]!.input.timeS).toBe(27.4);
+  });
+
+  it('takes a second Enter before the answer for the same press', async () => {
+    const sent = fakeServer(DONE);
+    const { user } = openBench();
+    await user.type(field('Time, s'), '28');
+    fireEvent.submit(screen.getByRole('form', { name: 'Shot' }));
+    fireEvent.submit(screen.getByRole('form', { name: 'Shot' }));
+    await waitFor(() => expect(router.refresh).toHaveBeenCalled());
+    expect(sent).toHaveLength(1);
   });
 
   it('makes a new id once the entry was changed', async () => {
