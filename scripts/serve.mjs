@@ -7,6 +7,7 @@ import { existsSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { ensureBuilt } from './lib/build.mjs';
 import { ensureInstalled, ROOT, runBin } from './lib/install.mjs';
+import { isPortFree } from './lib/port.mjs';
 
 const [mode, ...flags] = process.argv.slice(2);
 const isDemo = mode === 'demo';
@@ -19,6 +20,13 @@ if (unknown) {
 }
 
 const port = process.env.PORT ?? '3210';
+const isPort = /^\d{1,5}$/.test(port) && Number(port) >= 1 && Number(port) <= 65535;
+if (!isPort || !(await isPortFree(Number(port)))) {
+  const what = isPort ? `Port ${port} is in use` : `PORT ${port} is not a port, 1-65535`;
+  process.stderr.write(`${what}. Set PORT to another one.\n`);
+  process.exit(1);
+}
+
 const folder = process.env.KETTLEBRAND_DATA ?? join(ROOT, 'data', isDemo ? 'demo' : 'house');
 const env = {
   ...process.env,

@@ -12,6 +12,7 @@ export interface PlateRecipe {
   readonly clockWords: string;
   readonly programme: string;
   readonly restDays: readonly [number, number];
+  readonly tolerance: { readonly doseG: number; readonly yieldG: number };
 }
 
 const Sheet = styled.section`
@@ -105,6 +106,10 @@ export function Plate({
           <dd>{recipe.temperatureC.toFixed(1)} °C at the machine</dd>
           <dt>Water</dt>
           <dd>{recipe.programme}</dd>
+          <dt>Tolerance</dt>
+          <dd>
+            dose ± {recipe.tolerance.doseG} g, yield ± {recipe.tolerance.yieldG} g
+          </dd>
           <dt>Rest</dt>
           <dd>
             day {recipe.restDays[0]}-{recipe.restDays[1]}

@@ -32,6 +32,7 @@ describe('the frame of a release', () => {
       '1:2.00',
       '26-30 s from the pump',
       '93.0 °C',
+      'dose ± 0.2 g, yield ± 1 g',
       'day 8-21',
     ])
       expect(plate).toContain(words);

@@ -226,7 +226,7 @@ export function ReleaseFrame({
 function BenchSide({ view }: { view: ReleaseView }) {
   const { bench, versions } = view;
   if (!bench) return null;
-  const { draft, setup, advice, shots } = bench;
+  const { draft, setup, advice, shots, target } = bench;
   const doseG = shots.at(-1)?.aimDoseG ?? draft.doseG;
   const clockWords = CLOCK_LABELS[draft.clock];
   const version = versions[0] ? `version ${versions[0].number} is public` : 'not published';
@@ -248,6 +248,7 @@ function BenchSide({ view }: { view: ReleaseView }) {
             clockWords,
             programme: draft.programme,
             restDays: [draft.restFrom, draft.restTo],
+            tolerance: { doseG: target.doseToleranceG, yieldG: target.yieldToleranceG },
           }}
         />
       </WidePlate>
