@@ -6,7 +6,8 @@ import { z } from 'zod';
 import { userFault } from '@/core/errors';
 import { day, oneOf, optionalText, parse, quantity, text } from '@/core/schema/fields';
 import { recipeSchema } from '@/core/schema/recipe';
-import { PROCESSES, STYLES, TEMPERATURE_SCHOOLS, VARIETY_CLASSES } from '@/core/vocabulary';
+import { componentFields } from '@/core/schema/release';
+import { STYLES, TEMPERATURE_SCHOOLS } from '@/core/vocabulary';
 import { canonicalSha256 } from './canonical';
 
 export const FORMAT = 'kettlebrand-recipe';
@@ -16,14 +17,7 @@ export const SCHEMA_PATH = '/schema/recipe-document-1.json';
 
 const componentSchema = z.strictObject({
   sharePct: z.number().positive().max(100),
-  country: optionalText('Country', 'name'),
-  region: optionalText('Region', 'name'),
-  producer: optionalText('Producer', 'name'),
-  variety: optionalText('Variety', 'name'),
-  varietyClass: oneOf('Variety class', VARIETY_CLASSES).optional(),
-  process: oneOf('Process', PROCESSES).optional(),
-  altitudeM: quantity('altitudeM').optional(),
-  densityGPerL: quantity('densityGPerL').optional(),
+  ...componentFields,
 });
 
 export const recipeBodySchema = z.strictObject({

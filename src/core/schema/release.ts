@@ -1,17 +1,30 @@
 /** What the models take of a release, as `kb` and the store give it. */
 import { z } from 'zod';
 import { PROCESSES, VARIETY_CLASSES } from '../vocabulary';
-import { oneOf, quantity } from './fields';
+import { oneOf, optionalText, quantity } from './fields';
 
-const componentFacts = {
-  sharePct: z.number().positive().max(100).optional(),
+/** Facts of a component that the models use. */
+const modelFacts = {
   process: oneOf('Process', PROCESSES).optional(),
   varietyClass: oneOf('Variety class', VARIETY_CLASSES).optional(),
   densityGPerL: quantity('densityGPerL').optional(),
   altitudeM: quantity('altitudeM').optional(),
 };
 
-export const componentFactsSchema = z.strictObject(componentFacts);
+/** Everything a bag says of a component. */
+export const componentFields = {
+  country: optionalText('Country', 'name'),
+  region: optionalText('Region', 'name'),
+  producer: optionalText('Producer', 'name'),
+  variety: optionalText('Variety', 'name'),
+  ...modelFacts,
+};
+
+const componentFacts = {
+  sharePct: z.number().positive().max(100).optional(),
+  ...modelFacts,
+};
+const componentFactsSchema = z.strictObject(componentFacts);
 
 const SHARE_TOLERANCE_PCT = 0.1;
 

@@ -8,7 +8,7 @@ import { Button, QuietButton } from '@/ui/Button';
 import { Page } from '@/ui/Page';
 import { SectionTitle, StageTitle } from '@/ui/type';
 import { SetupForm } from './SetupForm';
-import { NEW_SETUP, setupTextOf } from './useSetupForm';
+import { NEW_SETUP, setupTextOf } from './setupText';
 
 const Setup = styled.section`
   display: grid;

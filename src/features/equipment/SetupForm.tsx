@@ -2,14 +2,14 @@
 
 import type { FormEvent, ReactNode } from 'react';
 import styled from 'styled-components';
-import type { LimitName } from '@/core/limits';
 import { MainButton } from '@/ui/Button';
 import { Choice } from '@/ui/choices';
 import { Faults } from '@/ui/Faults';
 import { FieldGrid, QuantityInput, TextInput } from '@/ui/fields';
 import { Notice, SectionTitle } from '@/ui/type';
 import { useCommand } from '@/ui/useCommand';
-import { setupInputOf, useSetupForm, type SetupText } from './useSetupForm';
+import { useTextForm } from '@/ui/useTextForm';
+import { setupInputOf, type SetupText } from './setupText';
 
 const Form = styled.form`
   display: grid;
@@ -50,78 +50,79 @@ export interface SetupFormProps {
 
 /** Machine, grinder and basket of one setup. */
 export function SetupForm({ initial, existing, submitLabel, onDone, children }: SetupFormProps) {
-  const { text, set } = useSetupForm(initial);
   const { submit, faults, faultOf, isBusy } = useCommand();
+  const { text, change, bind } = useTextForm(initial, faultOf);
   const onSubmit = async (event: FormEvent) => {
     event.preventDefault();
     const answer = await submit('saveSetup', { ...existing, setup: setupInputOf(text) });
     if (answer.ok) onDone();
   };
-  const line = (field: 'name' | 'machineName' | 'grinderName' | 'basketName', label: string) => (
-    <TextInput label={label} value={text[field]} onChange={set(field)} fault={faultOf(field)} />
-  );
-  const figure = (
-    field:
-      | 'stepSize'
-      | 'dialMin'
-      | 'dialMax'
-      | 'retentionG'
-      | 'umPerStep'
-      | 'diameterMm'
-      | 'ratedG'
-      | 'fixedTemperatureC',
-    label: string,
-    quantity: LimitName,
-    step: number,
-    hint?: string,
-  ) => (
-    <QuantityInput
-      label={label}
-      quantity={quantity}
-      step={step}
-      value={text[field]}
-      onChange={set(field)}
-      fault={faultOf(field)}
-      hint={hint}
-    />
-  );
   return (
     <Form onSubmit={onSubmit} noValidate>
-      {line('name', 'Name of the setup')}
+      <TextInput label="Name of the setup" {...bind('name')} />
       <SectionTitle>Machine</SectionTitle>
       <FieldGrid>
-        {line('machineName', 'Machine')}
+        <TextInput label="Machine" {...bind('machineName')} />
         <Choice
           label="Temperature can be set"
           value={text.settableTemperature ? 'yes' : 'no'}
-          onChange={(value) => set('settableTemperature')(value === 'yes')}
+          onChange={(value) => change({ settableTemperature: value === 'yes' })}
           options={YES_NO}
         />
         <Choice
           label="Pressure or flow can be programmed"
           value={text.pressureControl ? 'yes' : 'no'}
-          onChange={(value) => set('pressureControl')(value === 'yes')}
+          onChange={(value) => change({ pressureControl: value === 'yes' })}
           options={YES_NO}
         />
-        {!text.settableTemperature &&
-          figure('fixedTemperatureC', 'It stands at', 'temperatureC', 0.5)}
+        {!text.settableTemperature && (
+          <QuantityInput
+            label="It stands at"
+            quantity="temperatureC"
+            step={0.5}
+            {...bind('fixedTemperatureC')}
+          />
+        )}
       </FieldGrid>
       <SectionTitle>Grinder</SectionTitle>
       <FieldGrid>
-        {line('grinderName', 'Grinder')}
-        <Choice label="Finer is" value={text.finerIs} onChange={set('finerIs')} options={FINER} />
-        {figure('retentionG', 'Retention', 'retentionG', 0.1, 'Grounds that stay inside')}
-        {figure('dialMin', 'Lowest dial', 'dial', 1)}
-        {figure('dialMax', 'Highest dial', 'dial', 1)}
-        {figure('stepSize', 'One step on the dial', 'stepSize', 0.1, 'The smallest move it makes')}
-        {figure('umPerStep', 'Burr travel of one step', 'umPerStep', 1, 'If you know it')}
+        <TextInput label="Grinder" {...bind('grinderName')} />
+        <Choice
+          label="Finer is"
+          value={text.finerIs}
+          onChange={(finerIs) => change({ finerIs })}
+          options={FINER}
+        />
+        <QuantityInput
+          label="Retention"
+          quantity="retentionG"
+          step={0.1}
+          hint="Grounds that stay inside"
+          {...bind('retentionG')}
+        />
+        <QuantityInput label="Lowest dial" quantity="dial" step={1} {...bind('dialMin')} />
+        <QuantityInput label="Highest dial" quantity="dial" step={1} {...bind('dialMax')} />
+        <QuantityInput
+          label="One step on the dial"
+          quantity="stepSize"
+          step={0.1}
+          hint="The smallest move it makes"
+          {...bind('stepSize')}
+        />
+        <QuantityInput
+          label="Burr travel of one step"
+          quantity="umPerStep"
+          step={1}
+          hint="If you know it"
+          {...bind('umPerStep')}
+        />
       </FieldGrid>
       <Notice>Unplug a grinder before you open it; burrs that touch are damaged.</Notice>
       <SectionTitle>Basket</SectionTitle>
       <FieldGrid>
-        {line('basketName', 'Basket')}
-        {figure('diameterMm', 'Diameter', 'diameterMm', 1)}
-        {figure('ratedG', 'Rated for', 'ratedG', 0.5)}
+        <TextInput label="Basket" {...bind('basketName')} />
+        <QuantityInput label="Diameter" quantity="diameterMm" step={1} {...bind('diameterMm')} />
+        <QuantityInput label="Rated for" quantity="ratedG" step={0.5} {...bind('ratedG')} />
       </FieldGrid>
       <Faults faults={faults} shown={SHOWN} />
       <p>

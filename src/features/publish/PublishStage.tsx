@@ -1,7 +1,7 @@
 'use client';
 
 import Link from 'next/link';
-import { useState, type FormEvent } from 'react';
+import type { FormEvent } from 'react';
 import styled from 'styled-components';
 import type { RecipeBody } from '@/formats/recipeDocument';
 import { buttonLook, MainButton } from '@/ui/Button';
@@ -10,6 +10,7 @@ import { Faults } from '@/ui/Faults';
 import { TextAreaInput } from '@/ui/fields';
 import { Notice, SectionTitle, Small, StageTitle } from '@/ui/type';
 import { useCommand } from '@/ui/useCommand';
+import { useTextForm } from '@/ui/useTextForm';
 import { CardBody } from './CardBody';
 import type { PublishWords } from './document';
 
@@ -116,10 +117,8 @@ function PublishForm({
   words: initial,
   isConfirmed,
 }: PublishStageProps & { body: RecipeBody; draftId: string }) {
-  const [words, setWords] = useState(initial);
   const { submit, faults, faultOf, isBusy } = useCommand();
-  const set = (field: keyof PublishWords) => (value: string) =>
-    setWords((before) => ({ ...before, [field]: value }));
+  const { text: words, bind } = useTextForm(initial, faultOf);
   const onSubmit = (event: FormEvent) => {
     event.preventDefault();
     void submit('publish', { releaseId, draftId, ...words });
@@ -135,34 +134,14 @@ function PublishForm({
       )}
       <Form onSubmit={onSubmit} noValidate aria-label="Publish">
         <Words>
-          <TextAreaInput
-            label="How it tastes when right"
-            rows={3}
-            value={words.right}
-            onChange={set('right')}
-            fault={faultOf('right')}
-          />
-          <TextAreaInput
-            label="When short, and what to do"
-            rows={3}
-            value={words.short}
-            onChange={set('short')}
-            fault={faultOf('short')}
-          />
-          <TextAreaInput
-            label="When long, and what to do"
-            rows={3}
-            value={words.long}
-            onChange={set('long')}
-            fault={faultOf('long')}
-          />
+          <TextAreaInput label="How it tastes when right" rows={3} {...bind('right')} />
+          <TextAreaInput label="When short, and what to do" rows={3} {...bind('short')} />
+          <TextAreaInput label="When long, and what to do" rows={3} {...bind('long')} />
         </Words>
         {body.version > 1 && (
           <TextAreaInput
             label={`What changed from version ${body.version - 1}, and why`}
-            value={whatChanged}
-            onChange={set('whatChanged')}
-            fault={faultOf('whatChanged')}
+            {...bind('whatChanged')}
           />
         )}
         <Faults faults={faults} shown={SHOWN} />

@@ -3,12 +3,12 @@
 import { useImperativeHandle, useRef, type FormEvent, type Ref } from 'react';
 import styled from 'styled-components';
 import { CLOCK_LABELS, CLOCKS, SEEN, SEEN_LABELS, type Seen } from '@/core/vocabulary';
-import type { LimitName } from '@/core/limits';
 import type { Bench } from '@/data/releaseView';
 import { MainButton } from '@/ui/Button';
 import { Chip, ChipRow } from '@/ui/choices';
 import { QuantityInput, SelectInput, TextInput } from '@/ui/fields';
 import { Key, labelText, Notice, Small } from '@/ui/type';
+import { bindTo } from '@/ui/useTextForm';
 import type { ShotText } from './shotEntry';
 
 const Form = styled.form`
@@ -83,24 +83,7 @@ export function ShotForm({ bench, text, onChange, onLog, faultOf, isBusy, handle
     event.preventDefault();
     onLog();
   };
-  const figure = (
-    field: 'dial' | 'doseG' | 'yieldG' | 'timeS' | 'firstDripS',
-    label: string,
-    quantity: LimitName,
-    step: number,
-    inputRef?: Ref<HTMLInputElement>,
-  ) => (
-    <QuantityInput
-      label={label}
-      quantity={quantity}
-      step={step}
-      value={text[field]}
-      onChange={(value) => onChange({ [field]: value })}
-      fault={faultOf(field)}
-      inputRef={inputRef ?? null}
-      large
-    />
-  );
+  const bind = bindTo(text, onChange, faultOf);
   const toggleSeen = (word: Seen) =>
     onChange({
       seen: text.seen.includes(word)
@@ -110,11 +93,31 @@ export function ShotForm({ bench, text, onChange, onLog, faultOf, isBusy, handle
   return (
     <Form onSubmit={onSubmit} noValidate aria-label="Shot">
       <Figures>
-        {figure('dial', 'Dial', 'dial', grinder.stepSize, dialRef)}
-        {figure('doseG', 'Dose', 'doseG', 0.1)}
-        {figure('yieldG', 'Yield', 'shotYieldG', 0.1, yieldRef)}
-        {figure('timeS', 'Time', 'timeS', 0.1)}
-        {figure('firstDripS', 'First drip', 'firstDripS', 0.1)}
+        <QuantityInput
+          label="Dial"
+          quantity="dial"
+          step={grinder.stepSize}
+          inputRef={dialRef}
+          large
+          {...bind('dial')}
+        />
+        <QuantityInput label="Dose" quantity="doseG" step={0.1} large {...bind('doseG')} />
+        <QuantityInput
+          label="Yield"
+          quantity="shotYieldG"
+          step={0.1}
+          inputRef={yieldRef}
+          large
+          {...bind('yieldG')}
+        />
+        <QuantityInput label="Time" quantity="timeS" step={0.1} large {...bind('timeS')} />
+        <QuantityInput
+          label="First drip"
+          quantity="firstDripS"
+          step={0.1}
+          large
+          {...bind('firstDripS')}
+        />
         <MainButton type="submit" isDisabled={isBusy}>
           Log it
         </MainButton>
@@ -150,9 +153,7 @@ export function ShotForm({ bench, text, onChange, onLog, faultOf, isBusy, handle
           label="Temperature"
           quantity="temperatureC"
           step={0.5}
-          value={text.temperatureC}
-          onChange={(temperatureC) => onChange({ temperatureC })}
-          fault={faultOf('temperatureC')}
+          {...bind('temperatureC')}
         />
         <SelectInput
           label="Clock"
@@ -160,12 +161,7 @@ export function ShotForm({ bench, text, onChange, onLog, faultOf, isBusy, handle
           onChange={(clock) => onChange({ clock: CLOCKS.find((word) => word === clock) ?? 'pump' })}
           options={CLOCKS.map((value) => ({ value, label: CLOCK_LABELS[value] }))}
         />
-        <TextInput
-          label="Remark"
-          value={text.remark}
-          onChange={(remark) => onChange({ remark })}
-          fault={faultOf('remark')}
-        />
+        <TextInput label="Remark" {...bind('remark')} />
       </More>
     </Form>
   );

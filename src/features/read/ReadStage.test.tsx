@@ -5,7 +5,7 @@ import { DONE, fakeServer, router } from '../../../tests/support/browser';
 import { RELEASE, send } from '../../../tests/support/house';
 import { houseWith } from '../../../tests/support/view';
 import { ReadStage } from './ReadStage';
-import { releaseInputOf } from './useReleaseForm';
+import { releaseInputOf } from './releaseText';
 
 jest.mock('next/navigation', () => ({ useRouter: () => router }));
 

@@ -10,7 +10,7 @@ import { PushChart } from '@/ui/PushChart';
 import { signed } from '@/ui/signed';
 import { Notice, SectionTitle, StageTitle } from '@/ui/type';
 import { ReleaseForm } from './ReleaseForm';
-import type { ReleaseText } from './useReleaseForm';
+import type { ReleaseText } from './releaseText';
 
 const Stack = styled.div`
   display: grid;

@@ -13,7 +13,8 @@ import { MainButton } from '@/ui/Button';
 import { Faults } from '@/ui/Faults';
 import { FieldGrid, QuantityInput, SelectInput, TextInput } from '@/ui/fields';
 import { useCommand } from '@/ui/useCommand';
-import { releaseInputOf, useReleaseForm, type ReleaseText } from './useReleaseForm';
+import { useTextForm } from '@/ui/useTextForm';
+import { releaseInputOf, type ReleaseText } from './releaseText';
 
 const Form = styled.form`
   display: grid;
@@ -65,76 +66,38 @@ export interface ReleaseFormProps {
 
 /** The facts of a release; used to create one and to correct it. */
 export function ReleaseForm({ initial, submitLabel, command, onDone, children }: ReleaseFormProps) {
-  const { text, set } = useReleaseForm(initial);
   const { submit, faults, faultOf, isBusy } = useCommand();
+  const { text, bind } = useTextForm(initial, faultOf);
   const onSubmit = async (event: FormEvent) => {
     event.preventDefault();
     const answer = await submit(command.kind, { ...command.with, release: releaseInputOf(text) });
     if (answer.ok) onDone(answer.result);
   };
-  const line = (field: keyof ReleaseText, label: string) => (
-    <TextInput label={label} value={text[field]} onChange={set(field)} fault={faultOf(field)} />
-  );
-  const choice = (
-    field: keyof ReleaseText,
-    label: string,
-    options: readonly { value: string; label: string }[],
-  ) => (
-    <SelectInput
-      label={label}
-      value={text[field]}
-      onChange={set(field)}
-      options={options}
-      fault={faultOf(field)}
-    />
-  );
   return (
     <Form onSubmit={onSubmit} noValidate>
       <FieldGrid>
-        <TextInput
-          label="Name of the release"
-          value={text.name}
-          onChange={set('name')}
-          fault={faultOf('name')}
-          autoFocus={initial.name === ''}
+        <TextInput label="Name of the release" {...bind('name')} autoFocus={initial.name === ''} />
+        <TextInput type="date" label="Roast date" {...bind('roastDate')} />
+        <SelectInput
+          label="Roast, in the house’s word"
+          options={roastOptions}
+          {...bind('roastLevel')}
         />
-        <TextInput
-          type="date"
-          label="Roast date"
-          value={text.roastDate}
-          onChange={set('roastDate')}
-          fault={faultOf('roastDate')}
-        />
-        {choice('roastLevel', 'Roast, in the house’s word', roastOptions)}
-        {line('country', 'Country')}
-        {line('region', 'Region')}
-        {line('producer', 'Producer')}
-        {line('variety', 'Variety')}
-        {choice('varietyClass', 'Variety class', varietyOptions)}
-        {choice('process', 'Process', processOptions)}
-        <QuantityInput
-          label="Altitude"
-          quantity="altitudeM"
-          step={50}
-          value={text.altitudeM}
-          onChange={set('altitudeM')}
-          fault={faultOf('altitudeM')}
-        />
+        <TextInput label="Country" {...bind('country')} />
+        <TextInput label="Region" {...bind('region')} />
+        <TextInput label="Producer" {...bind('producer')} />
+        <TextInput label="Variety" {...bind('variety')} />
+        <SelectInput label="Variety class" options={varietyOptions} {...bind('varietyClass')} />
+        <SelectInput label="Process" options={processOptions} {...bind('process')} />
+        <QuantityInput label="Altitude" quantity="altitudeM" step={50} {...bind('altitudeM')} />
         <QuantityInput
           label="Green density, measured"
           quantity="densityGPerL"
           step={5}
-          value={text.densityGPerL}
-          onChange={set('densityGPerL')}
-          fault={faultOf('densityGPerL')}
           hint="Wins over altitude"
+          {...bind('densityGPerL')}
         />
-        <TextInput
-          label="Promised notes"
-          value={text.promisedNotes}
-          onChange={set('promisedNotes')}
-          hint="Separated by commas"
-        />
+        <TextInput label="Promised notes" hint="Separated by commas" {...bind('promisedNotes')} />
       </FieldGrid>
       <Faults faults={faults} shown={SHOWN} />
       <Actions>

@@ -3,7 +3,6 @@
 import { useRouter } from 'next/navigation';
 import type { FormEvent } from 'react';
 import styled from 'styled-components';
-import type { LimitName } from '@/core/limits';
 import type { Proposal } from '@/core/start/propose';
 import type { BrewStyle, TemperatureSchool } from '@/core/vocabulary';
 import type { ReleaseView } from '@/data/releaseView';
@@ -13,7 +12,8 @@ import { Faults } from '@/ui/Faults';
 import { QuantityInput, readNumber, TextInput } from '@/ui/fields';
 import { Small } from '@/ui/type';
 import { useCommand } from '@/ui/useCommand';
-import { acceptInputOf, overruled, textOf, useRecipeText, type RecipeText } from './useStart';
+import { useTextForm } from '@/ui/useTextForm';
+import { acceptInputOf, overruled, textOf, type RecipeText } from './recipeText';
 
 const Form = styled.form`
   display: grid;
@@ -65,7 +65,7 @@ export function AcceptForm({ view, proposal, style, temperatureSchool, setup }: 
   const router = useRouter();
   const { submit, faults, faultOf, isBusy } = useCommand();
   const proposed = textOf(proposal, startDialOf(view, setup));
-  const { text, set, reset } = useRecipeText(proposed);
+  const { text, bind, reset } = useTextForm(proposed, faultOf);
   const changed = overruled(text, proposed);
   const onSubmit = async (event: FormEvent) => {
     event.preventDefault();
@@ -83,70 +83,81 @@ export function AcceptForm({ view, proposal, style, temperatureSchool, setup }: 
     );
     if (answer.ok) router.push(`/releases/${view.release.id}/pull`);
   };
-  const figure = (
-    field: keyof RecipeText,
-    label: string,
-    quantity: LimitName,
-    step: number,
-    hint?: string,
-    faultName: string = field,
-  ) => (
-    <QuantityInput
-      label={label}
-      quantity={quantity}
-      step={step}
-      value={text[field]}
-      onChange={set(field)}
-      fault={faultOf(faultName)}
-      hint={hint}
-      large
-    />
-  );
   const { interval80 } = proposal;
   const band = ([low, high]: readonly [number, number], digits: number) =>
     `80 %: ${low.toFixed(digits)}-${high.toFixed(digits)}`;
+  const ratioBand = `80 %: 1:${interval80.ratio[0].toFixed(1)}-${interval80.ratio[1].toFixed(1)}`;
   return (
     <Form onSubmit={onSubmit} noValidate aria-label="Proposed recipe">
       <Figures>
-        {figure('doseG', 'Dose', 'doseG', 0.1, band(interval80.doseG, 1))}
-        {figure(
-          'yieldG',
-          'Yield',
-          'yieldG',
-          0.5,
-          `${ratioWords(text)}; 80 %: 1:${interval80.ratio[0].toFixed(1)}-${interval80.ratio[1].toFixed(1)}`,
-        )}
-        {figure(
-          'temperatureC',
-          'Temperature',
-          'temperatureC',
-          0.5,
-          band(interval80.temperatureC, 1),
-        )}
-        {figure(
-          'startDial',
-          'Dial to start at',
-          'dial',
-          setup?.grinder.stepSize ?? 1,
-          grindHint(proposal.grindSteps),
-        )}
-        {figure('timeLowS', 'Time from', 'timeS', 1, band(interval80.timeS, 0), 'timeS.0')}
-        {figure('timeHighS', 'Time to', 'timeS', 1, 'Counted from the pump', 'timeS.1')}
-        {figure('restFrom', 'Rest from', 'restDays', 1, undefined, 'restDays.0')}
-        {figure('restTo', 'Rest to', 'restDays', 1, undefined, 'restDays.1')}
+        <QuantityInput
+          label="Dose"
+          quantity="doseG"
+          step={0.1}
+          hint={band(interval80.doseG, 1)}
+          large
+          {...bind('doseG')}
+        />
+        <QuantityInput
+          label="Yield"
+          quantity="yieldG"
+          step={0.5}
+          hint={`${ratioWords(text)}; ${ratioBand}`}
+          large
+          {...bind('yieldG')}
+        />
+        <QuantityInput
+          label="Temperature"
+          quantity="temperatureC"
+          step={0.5}
+          hint={band(interval80.temperatureC, 1)}
+          large
+          {...bind('temperatureC')}
+        />
+        <QuantityInput
+          label="Dial to start at"
+          quantity="dial"
+          step={setup?.grinder.stepSize ?? 1}
+          hint={grindHint(proposal.grindSteps)}
+          large
+          {...bind('startDial')}
+        />
+        <QuantityInput
+          label="Time from"
+          quantity="timeS"
+          step={1}
+          hint={band(interval80.timeS, 0)}
+          large
+          {...bind('timeLowS', 'timeS.0')}
+        />
+        <QuantityInput
+          label="Time to"
+          quantity="timeS"
+          step={1}
+          hint="Counted from the pump"
+          large
+          {...bind('timeHighS', 'timeS.1')}
+        />
+        <QuantityInput
+          label="Rest from"
+          quantity="restDays"
+          step={1}
+          large
+          {...bind('restFrom', 'restDays.0')}
+        />
+        <QuantityInput
+          label="Rest to"
+          quantity="restDays"
+          step={1}
+          large
+          {...bind('restTo', 'restDays.1')}
+        />
       </Figures>
-      <TextInput
-        label="Water"
-        value={text.programme}
-        onChange={set('programme')}
-        fault={faultOf('programme')}
-      />
+      <TextInput label="Water" {...bind('programme')} />
       {changed.length > 0 && (
         <TextInput
           label="Why you overrule the proposal (kept with the recipe, optional)"
-          value={text.why}
-          onChange={set('why')}
-          fault={faultOf('why')}
+          {...bind('why')}
         />
       )}
       <Faults faults={faults} shown={SHOWN} />

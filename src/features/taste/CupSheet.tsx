@@ -1,6 +1,6 @@
 'use client';
 
-import { useState, type FormEvent } from 'react';
+import type { FormEvent } from 'react';
 import styled from 'styled-components';
 import { extraction } from '@/core/extraction/extraction';
 import { tasteDirection } from '@/core/taste/direction';
@@ -14,6 +14,7 @@ import { QuantityInput, readNumber, TextInput } from '@/ui/fields';
 import { ScaleRow } from '@/ui/ScaleRow';
 import { Notice, Small } from '@/ui/type';
 import { useCommand } from '@/ui/useCommand';
+import { useTextForm } from '@/ui/useTextForm';
 import { EMPTY_CUP, SCALES, tasteOf, tastingInputOf, toggled, type CupText } from './cupText';
 
 const Form = styled.form`
@@ -58,12 +59,12 @@ export function CupSheet({
   bench: Bench;
   shot: BenchShot;
 }) {
-  const [text, setText] = useState<CupText>({
+  const { submit, faults, faultOf, isBusy } = useCommand();
+  const initial: CupText = {
     ...EMPTY_CUP,
     tdsPct: shot.tdsPct === undefined ? '' : String(shot.tdsPct),
-  });
-  const change = (part: Partial<CupText>) => setText((before) => ({ ...before, ...part }));
-  const { submit, faults, faultOf, isBusy } = useCommand();
+  };
+  const { text, change, bind } = useTextForm(initial, faultOf);
   const onSubmit = (event: FormEvent) => {
     event.preventDefault();
     void submit('recordTasting', tastingInputOf(text, shot.id));
@@ -85,14 +86,7 @@ export function CupSheet({
           options={SERVINGS}
         />
         <Tds>
-          <QuantityInput
-            label="TDS"
-            quantity="tdsPct"
-            step={0.1}
-            value={text.tdsPct}
-            onChange={(tdsPct) => change({ tdsPct })}
-            fault={faultOf('tdsPct')}
-          />
+          <QuantityInput label="TDS" quantity="tdsPct" step={0.1} {...bind('tdsPct')} />
         </Tds>
         <Small>{extractionWords(text.tdsPct, shot)}</Small>
       </Pair>
@@ -145,18 +139,8 @@ export function CupSheet({
         </ChipRow>
       )}
       <Pair>
-        <TextInput
-          label="Other notes, separated by commas"
-          value={text.otherNotes}
-          onChange={(otherNotes) => change({ otherNotes })}
-          fault={faultOf('notesFound')}
-        />
-        <TextInput
-          label="Remark"
-          value={text.remark}
-          onChange={(remark) => change({ remark })}
-          fault={faultOf('remark')}
-        />
+        <TextInput label="Other notes, separated by commas" {...bind('otherNotes', 'notesFound')} />
+        <TextInput label="Remark" {...bind('remark')} />
       </Pair>
       <Verdict text={text} view={view} bench={bench} shot={shot} />
       <Faults faults={faults} shown={SHOWN} />

@@ -1,6 +1,3 @@
-'use client';
-
-import { useState } from 'react';
 import type { Proposal } from '@/core/start/propose';
 import type { BrewStyle, TemperatureSchool } from '@/core/vocabulary';
 import { readNumber } from '@/ui/fields';
@@ -72,11 +69,4 @@ export function acceptInputOf(text: RecipeText, context: AcceptContext) {
     why: text.why,
     proposed: mean,
   };
-}
-
-export function useRecipeText(initial: RecipeText) {
-  const [text, setText] = useState(initial);
-  const set = (field: keyof RecipeText) => (value: string) =>
-    setText((before) => ({ ...before, [field]: value }));
-  return { text, set, reset: () => setText(initial) };
 }

@@ -1,6 +1,3 @@
-'use client';
-
-import { useState } from 'react';
 import type { StoredSetup } from '@/data/setups';
 import { readNumber } from '@/ui/fields';
 
@@ -84,13 +81,4 @@ export function setupInputOf(text: SetupText) {
     diameterMm: readNumber(diameterMm),
     ratedG: readNumber(ratedG),
   };
-}
-
-export function useSetupForm(initial: SetupText) {
-  const [text, setText] = useState(initial);
-  const set =
-    <K extends keyof SetupText>(field: K) =>
-    (value: SetupText[K]) =>
-      setText((before) => ({ ...before, [field]: value }));
-  return { text, set };
 }

@@ -1,6 +1,3 @@
-'use client';
-
-import { useState } from 'react';
 import { readNumber } from '@/ui/fields';
 
 /** The release form's state: every field as the text a person typed, and what is sent of it. */
@@ -35,11 +32,4 @@ export function releaseInputOf(text: ReleaseText) {
       .map((note) => note.trim())
       .filter((note) => note !== ''),
   };
-}
-
-export function useReleaseForm(initial: ReleaseText) {
-  const [text, setText] = useState(initial);
-  const set = (field: keyof ReleaseText) => (value: string) =>
-    setText((before) => ({ ...before, [field]: value }));
-  return { text, set };
 }
