@@ -67,6 +67,16 @@ describe('the whole job through commands', () => {
     expect(shots[0]!.draftId).toBe(draftId);
   });
 
+  it('takes a shot of a bag forgotten for two years', () => {
+    const { db, releaseId, draftId } = openHouse();
+    const release = { ...RELEASE, roastDate: '2024-05-08' };
+    send(db, 'editRelease', { releaseId, rowVersion: 1, release });
+    send(db, 'logShot', shotInput(draftId));
+    const { bench, rest } = view(db, releaseId);
+    expect(rest).toMatchObject({ restDays: 742, state: 'fading' });
+    expect(bench!.shots[0]!.restDays).toBe(365);
+  });
+
   it('writes who did what when', () => {
     const { db, releaseId, draftId } = openHouse();
     send(db, 'logShot', shotInput(draftId));

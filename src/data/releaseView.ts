@@ -6,6 +6,7 @@ import { nextMove } from '@/core/advice/next';
 import type { Advice, ShotMark } from '@/core/advice/types';
 import { purgeOf } from '@/core/advice/bench';
 import type { ReleaseFacts } from '@/core/coffee/features';
+import { LIMITS } from '@/core/limits';
 import { restOn, restSpan, type Rest, type RestSpan } from '@/core/rest/rest';
 import { daysBetween } from '@/core/rest/day';
 import { targetSchema, type Target } from '@/core/schema/target';
@@ -44,9 +45,9 @@ export interface ReleaseView {
   readonly token: string | null;
 }
 
-/** Rest days of a batch on a day; shots and strips count them alike. */
+/** Rest days of a batch on a day, for shots and models. A year or more counts as a year: no rule knows more. */
 export function restDaysOf(batch: StoredBatch, on: string): number {
-  return Math.max(0, daysBetween(batch.roastDate, on));
+  return Math.min(LIMITS.restDays.max, Math.max(0, daysBetween(batch.roastDate, on)));
 }
 
 /** The facts of a release as the models take them. */

@@ -1,7 +1,7 @@
 /** The whole job by keyboard: from an empty house to a page a stranger brews from. */
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
-import { fill, follow, pick, press, tabTo } from '../support/keyboard';
+import { enterDay, fill, follow, pick, press, tabTo } from '../support/keyboard';
 import { startServer, type RunningServer } from '../support/server';
 
 let server: RunningServer;
@@ -49,12 +49,7 @@ test('from an empty house to a published card, by keyboard only', async ({ page,
     await page.keyboard.press('r');
     await expect(page.getByLabel('Name of the release')).toBeFocused();
     await page.keyboard.type('Dembi Ridge');
-    const past = new Date(Date.now() - 12 * 86_400_000);
-    await tabTo(page, page.getByLabel('Roast date'));
-    const two = (value: number) => String(value).padStart(2, '0');
-    await page.keyboard.type(
-      `${two(past.getDate())}${two(past.getMonth() + 1)}${past.getFullYear()}`,
-    );
+    await enterDay(page, 'Roast date', new Date(Date.now() - 9 * 86_400_000));
     await pick(page, 'Roast, in the house’s word', 'Medium');
     await fill(page, 'Country', 'Ethiopia');
     await pick(page, 'Variety class', 'Dense landrace');

@@ -43,3 +43,21 @@ export async function follow(page: Page, name: string | RegExp): Promise<void> {
   await tabTo(page, page.getByRole('link', { name }).first());
   await page.keyboard.press('Enter');
 }
+
+/** Types a day into the browser's own date field, whose order is that of the browser's language. */
+export async function enterDay(page: Page, label: string, date: Date): Promise<void> {
+  const field = page.getByLabel(label, { exact: true });
+  await tabTo(page, field);
+  const language = await page.evaluate(() => navigator.language);
+  const parts = new Intl.DateTimeFormat(language, {
+    day: '2-digit',
+    month: '2-digit',
+    year: 'numeric',
+  }).formatToParts(date);
+  const digits = parts.filter(({ type }) => type !== 'literal').map(({ value }) => value);
+  await page.keyboard.type(digits.join(''));
+  const two = (value: number) => String(value).padStart(2, '0');
+  await expect(field).toHaveValue(
+    `${date.getFullYear()}-${two(date.getMonth() + 1)}-${two(date.getDate())}`,
+  );
+}
