@@ -213,6 +213,9 @@ describe('bad input is refused with field, range and remedy, and nothing is stor
     const absurd = { ...accept, doseG: 2, yieldG: 1, temperatureC: 101, timeS: [0, 200] };
     const fields = faultOf(() => send(db, 'acceptRecipe', absurd)).faults.map((f) => f.field);
     expect(fields).toEqual(['doseG', 'yieldG', 'temperatureC', 'timeS.0', 'timeS.1']);
+    const half = faultOf(() => send(db, 'acceptRecipe', { ...accept, restDays: [8.5, 21] }));
+    expect(half.faults[0]).toMatchObject({ field: 'restDays.0' });
+    expect(half.message).toMatch(/8\.5 is not a whole number/);
     const dial = faultOf(() => send(db, 'acceptRecipe', { ...accept, startDial: 31 }));
     expect(dial.message).toMatch(/outside 0-30 of Grinder/);
   });

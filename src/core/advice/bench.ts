@@ -8,7 +8,7 @@ import {
   toPumpSeconds,
   USUAL_FIRST_DRIP_S,
 } from '../extraction/clock';
-import { slopePrior } from '../grinder/dial';
+import { middleSetting, slopePrior } from '../grinder/dial';
 import { carriedShare, PURGE_TIMES_RETENTION } from '../grinder/retention';
 import { fitTimeModel, NOISE_SD, ODD_WEIGHT, type TimeModel } from '../grinder/timeModel';
 import type { Shot } from '../schema/shot';
@@ -45,7 +45,7 @@ export function readBench(input: NextInput): Bench {
   const drip = target.clock === 'firstDrip' ? firstDripS : 0;
   const pumpWindowS = [target.timeS[0] + drip, target.timeS[1] + drip] as const;
   const last = shots[shots.length - 1];
-  const startDial = target.startDial ?? shots[0]?.dial ?? (grinder.min + grinder.max) / 2;
+  const startDial = target.startDial ?? shots[0]?.dial ?? middleSetting(grinder);
   const restDays = lastRestDays(shots);
   const chokes = shots.map((shot) => isChoked(shot, target.yieldG));
   const model = fitTimeModel({

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { grinder } from '../../../tests/support/coffee';
-import { finerSign, grindWord, roundDial, settingsAround, slopePrior } from './dial';
+import { finerSign, grindWord, middleSetting, roundDial, settingsAround, slopePrior } from './dial';
 
 describe('the dial', () => {
   it('knows which way is finer, in sign and word', () => {
@@ -17,6 +17,12 @@ describe('the dial', () => {
     const known = slopePrior({ ...grinder, umPerStep: 10 });
     expect(Math.exp(known.mean)).toBeCloseTo(1 - 0.053, 12);
     expect(known.sd / Math.abs(known.mean)).toBeCloseTo(0.4, 12);
+  });
+
+  it('begins in the middle of its range, on a setting it has', () => {
+    expect(middleSetting({ ...grinder, min: 0, max: 30, stepSize: 0.5 })).toBe(15);
+    expect(middleSetting({ ...grinder, min: 1, max: 10, stepSize: 1 })).toBe(6);
+    expect(middleSetting({ ...grinder, min: 0.2, max: 1, stepSize: 0.2 })).toBe(0.6);
   });
 
   it('offers whole steps from where it stands, inside its range and without dust', () => {

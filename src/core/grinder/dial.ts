@@ -38,6 +38,11 @@ export function settingsAround(grinder: Grinder, from: number): number[] {
   return settings;
 }
 
+/** The setting the grinder has nearest the middle of its range: where to begin when nothing is known. */
+export function middleSetting({ min, max, stepSize }: Grinder): number {
+  return roundDial(min + Math.round((max - min) / 2 / stepSize) * stepSize);
+}
+
 /** Dial numbers carry no floating-point dust: 11.200000000000001 is 11.2. */
 export function roundDial(dial: number): number {
   return Number(dial.toFixed(4));

@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import { LIMITS } from '../limits';
 import { CLOCKS } from '../vocabulary';
-import { oneOf, optionalText, quantity } from './fields';
+import { oneOf, optionalText, quantity, wholeDays } from './fields';
 
 /** How far a written ratio may be from the masses: half of the last digit people write. */
 const RATIO_TOLERANCE = 0.051;
@@ -15,11 +15,9 @@ const timeWindow = z
     error: 'The time window ends before it begins. Put the shorter time first.',
   });
 
-const restRange = z
-  .tuple([quantity('restDays'), quantity('restDays')])
-  .refine(([from, to]) => from <= to, {
-    error: 'The rest span ends before it begins. Put the earlier day first.',
-  });
+const restRange = z.tuple([wholeDays(), wholeDays()]).refine(([from, to]) => from <= to, {
+  error: 'The rest span ends before it begins. Put the earlier day first.',
+});
 
 export const recipeFields = {
   doseG: quantity('doseG'),

@@ -1,6 +1,7 @@
 /** Taking in a recipe document, our own or another house's. */
 import { z } from 'zod';
 import { userFault } from '@/core/errors';
+import { middleSetting } from '@/core/grinder/dial';
 import { daysBetween } from '@/core/rest/day';
 import { defineCommand, personOf } from '@/data/command';
 import { ensureDialIn, insertDraft } from '@/data/dialIns';
@@ -41,7 +42,6 @@ export const importDocument = defineCommand({
     const person = personOf(context);
     insertRelease(db, id, { ...coffee, components: coffee.components.map(stored) }, person.id);
     const batchId = findRelease(db, id)!.batches[0]!.id;
-    const { min, max } = setup.grinder;
     ensureDialIn(db, id, { releaseId: id, batchId, setupId: setup.id, style: body.style });
     insertDraft(
       db,
@@ -56,7 +56,7 @@ export const importDocument = defineCommand({
         restFrom: recipe.restDays[0],
         restTo: recipe.restDays[1],
         // Another grinder's dial means nothing here: begin in the middle of ours.
-        startDial: (min + max) / 2,
+        startDial: middleSetting(setup.grinder),
         why: `Taken from version ${body.version} of ${body.roastery}`,
         proposed: undefined,
       },

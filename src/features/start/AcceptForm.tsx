@@ -3,6 +3,7 @@
 import { useRouter } from 'next/navigation';
 import type { FormEvent } from 'react';
 import styled from 'styled-components';
+import { middleSetting } from '@/core/grinder/dial';
 import type { Proposal } from '@/core/start/propose';
 import type { BrewStyle, TemperatureSchool } from '@/core/vocabulary';
 import type { ReleaseView } from '@/data/releaseView';
@@ -189,5 +190,5 @@ function grindHint(steps: number): string {
 function startDialOf({ bench }: ReleaseView, setup: StoredSetup | undefined): string {
   if (bench && bench.setup.id === setup?.id)
     return String(bench.shots.at(-1)?.dial ?? bench.draft.startDial);
-  return setup ? String((setup.grinder.min + setup.grinder.max) / 2) : '';
+  return setup ? String(middleSetting(setup.grinder)) : '';
 }

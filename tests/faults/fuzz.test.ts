@@ -1,0 +1,105 @@
+/**
+ * Whatever is sent to any command is taken or refused with words: never an internal error, and a
+ * refusal stores nothing. Valid inputs are bent in one place, so that the schemas are passed deeply.
+ */
+import fc from 'fast-check';
+import { UserFault } from '@/core/errors';
+import type { Db } from '@/data/database';
+import { findHouse } from '@/data/house';
+import { readRelease } from '@/data/releaseView';
+import { openHouse, RECIPE, RELEASE, send, SETUP, shotInput, TODAY, WORDS } from '../support/house';
+
+const strange = fc.oneof(
+  fc.constantFrom(null, '', ' ', '0', 'x'.repeat(600), true, [], {}, -1, 0, 0.5, 2.5, 1e9, 1e-9),
+  fc.double({ noNaN: true, noDefaultInfinity: true }),
+  fc.integer({ min: -5, max: 500 }),
+  fc.string({ maxLength: 12 }),
+  fc.jsonValue({ maxDepth: 1 }),
+);
+
+/** Paths of every leaf and branch of an input. */
+function pathsOf(value: unknown, path: (string | number)[] = []): (string | number)[][] {
+  if (value === null || typeof value !== 'object') return [path];
+  const inner = Object.entries(value).flatMap(([key, item]) =>
+    pathsOf(item, [...path, Array.isArray(value) ? Number(key) : key]),
+  );
+  return path.length === 0 ? inner : [path, ...inner];
+}
+
+/** A copy with the value at a path replaced. */
+function bent(value: unknown, [head, ...rest]: readonly (string | number)[], by: unknown): unknown {
+  if (head === undefined) return by;
+  const copy = structuredClone(value) as Record<string | number, unknown>;
+  copy[head] = bent(copy[head], rest, by);
+  return copy;
+}
+
+function sizes(db: Db): string {
+  const tables = [
+    'release',
+    'component',
+    'batch',
+    'setup',
+    'recipe_draft',
+    'shot',
+    'tasting',
+    'recipe_version',
+    'event',
+  ];
+  return tables
+    .map((table) => (db.prepare(`SELECT count(*) AS n FROM ${table}`).get() as { n: number }).n)
+    .join();
+}
+
+const house = openHouse();
+const { shotId } = send(house.db, 'logShot', shotInput(house.draftId));
+const { db, releaseId, setupId, draftId } = house;
+const edit = { releaseId, rowVersion: 1 };
+
+const VALID: [string, unknown][] = [
+  ['createRelease', { release: { ...RELEASE, densityGPerL: 700 } }],
+  ['editRelease', { ...edit, release: RELEASE }],
+  ['saveSetup', { setup: { ...SETUP, umPerStep: 10, fixedTemperatureC: 93 } }],
+  [
+    'acceptRecipe',
+    { ...RECIPE, releaseId, setupId, batchId: `${releaseId}-1`, proposed: { a: 1 } },
+  ],
+  ['logShot', shotInput(draftId, { seen: ['mud'], purgeG: 3, aimDoseG: 18.2 })],
+  ['removeShot', { shotId }],
+  ['restoreShot', { shotId }],
+  [
+    'recordTasting',
+    {
+      shotId,
+      moment: 'hot',
+      serving: 'milk',
+      scales: { acidity: 5, strength: 1, signs: ['salty'] },
+      notesFound: ['lime'],
+      remark: '',
+      tdsPct: 9,
+    },
+  ],
+  ['publish', { releaseId, draftId, ...WORDS, whatChanged: 'words' }],
+  ['importDocument', { document: '{"format":"kettlebrand-recipe"}' }],
+  ['setUpHouse', { houseName: 'Another', leadName: 'Else' }],
+];
+
+test.each(VALID)('%s is taken or refused with words, whatever it is sent', (kind, input) => {
+  fc.assert(
+    fc.property(fc.constantFrom(...pathsOf(input)), strange, (path, by) => {
+      const before = sizes(db);
+      try {
+        send(db, kind, bent(input, path, by));
+        // What was taken can be shown: the advisor copes with every bench that can be described.
+        const { advice } = readRelease(db, findHouse(db)!, releaseId, TODAY)!.bench!;
+        expect(Number.isFinite(advice.expect.timeS)).toBe(true);
+      } catch (error) {
+        // An internal error here would be a 500 there.
+        expect(error).toBeInstanceOf(UserFault);
+        expect((error as UserFault).faults[0]!.message.length).toBeGreaterThan(10);
+        expect(sizes(db)).toBe(before);
+      }
+    }),
+    { numRuns: 300 },
+  );
+});
