@@ -52,15 +52,22 @@ const Svg = styled.svg`
     fill: var(--ink);
   }
 
-  @media (max-width: 640px) {
+  @container (max-width: 600px) {
+    text,
+    .number {
+      font-size: 19px;
+    }
+
+    /* No room for it beside the larger figures; the plate names the clock. */
+    .caption {
+      display: none;
+    }
+  }
+
+  @container (max-width: 420px) {
     text,
     .number {
       font-size: 24px;
-    }
-
-    /* The plate bar above names the clock. */
-    .caption {
-      display: none;
     }
   }
 

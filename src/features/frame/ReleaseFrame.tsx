@@ -81,6 +81,11 @@ const Columns = styled.div`
   gap: 22px;
   padding: 16px 18px 40px;
 
+  @media (max-width: 1180px) {
+    grid-template-columns: 150px minmax(0, 1fr) 248px;
+    gap: 16px;
+  }
+
   @media (max-width: 1000px) {
     grid-template-columns: minmax(0, 1fr);
     padding: 0 12px 32px;

@@ -23,8 +23,10 @@ const Stack = styled.div`
   gap: 14px;
 `;
 
+/** Clock and gate fit themselves to the room there is, not to the window. */
 const Plane = styled.div`
   position: relative;
+  container-type: inline-size;
 `;
 
 const SHOWN = ['dial', 'doseG', 'yieldG', 'timeS', 'firstDripS', 'temperatureC', 'remark'];

@@ -16,7 +16,7 @@ const Box = styled.div`
   padding: 4px 10px 6px 2px;
   background: var(--enamel-raised);
 
-  @media (max-width: 640px) {
+  @container (max-width: 600px) {
     position: static;
     grid-template-columns: auto 1fr;
     align-items: end;
@@ -42,7 +42,7 @@ const Clock = styled(Button)`
     color: var(--copper);
   }
 
-  @media (max-width: 640px) {
+  @container (max-width: 600px) {
     min-height: var(--target);
     font-size: 52px;
   }
