@@ -148,6 +148,7 @@ function readBench(
     basket: setup.basket,
     machine: setup.machine,
     shots: stored.map((shot) => evidenceOf(shot, tastings)),
+    isRevised: stored.length > 0 && stored.at(-1)!.draftId !== draft.id,
   });
   const shots = stored.map((shot, i) => ({
     ...shot,

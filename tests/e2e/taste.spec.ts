@@ -28,6 +28,7 @@ test('taste changes the recipe by one move, and the old shots keep their own', a
   await advice.getByRole('button', { name: 'Put it on the bench' }).press('Enter');
   await expect(plate).not.toContainText('39.0');
   await expect(plate).toContainText('On the bench');
+  await expect(advice).toContainText('Pull the first shot of the new recipe');
   await page.keyboard.press('3');
   await expect(page.getByText('Ledger: 5 shots')).toBeVisible();
 });

@@ -76,8 +76,8 @@ export function readBench(input: NextInput): Bench {
     firstDripS,
     pumpWindowS,
     restDays,
-    dial: last?.dial ?? startDial,
-    aimDoseG: last?.aimDoseG ?? target.doseG,
+    dial: input.isRevised ? startDial : (last?.dial ?? startDial),
+    aimDoseG: input.isRevised ? target.doseG : (last?.aimDoseG ?? target.doseG),
   };
 }
 

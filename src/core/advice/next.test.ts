@@ -128,6 +128,15 @@ describe('order of judgement', () => {
     expect(nextMove(question([good], house)).status).toBe('repeat');
   });
 
+  it('does not judge the last shot by a recipe revised after it', () => {
+    const revised = { target: target({ yieldG: 44, timeS: [31, 37] as [number, number] }) };
+    const shots = [shot(), shot()];
+    expect(nextMove(question(shots, revised)).status).toBe('measure');
+    const advice = nextMove(question(shots, { ...revised, isRevised: true }));
+    expect(advice).toMatchObject({ status: 'repeat', move: null, alternatives: [] });
+    expect(codes(advice)).toEqual(['revised']);
+  });
+
   it('repeats a hit, and confirms two in a row', () => {
     expect(nextMove(question([shot()])).status).toBe('repeat');
     expect(nextMove(question([shot(), shot({ timeS: 27 })])).status).toBe('confirmed');

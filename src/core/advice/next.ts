@@ -59,8 +59,10 @@ function lastOf(bench: Bench) {
 }
 
 function firstShot(bench: Bench): Judgement | null {
-  if (bench.input.shots.length > 0) return null;
-  return { status: 'repeat', move: null, reasons: [REASON_WORDS.firstShot()] };
+  const { shots, isRevised } = bench.input;
+  if (shots.length > 0 && !isRevised) return null;
+  const reason = isRevised ? REASON_WORDS.revised() : REASON_WORDS.firstShot();
+  return { status: 'repeat', move: null, reasons: [reason] };
 }
 
 /** Choked or gushing: a large move, whatever the scale says. */
@@ -182,7 +184,7 @@ function moves(move: Move | null, variable: MovedVariable): boolean {
 
 /** What else could be done, with what it would be expected to give: at most two. */
 function alternatives(bench: Bench, { status, move }: Judgement): Alternative[] {
-  if (bench.input.shots.length === 0) return [];
+  if (bench.input.shots.length === 0 || bench.input.isRevised) return [];
   const found: Alternative[] = [];
   const add = (setting: Setting, words: (move: Move | null) => string) => {
     const other = moveTo(bench, setting);

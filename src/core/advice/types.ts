@@ -10,6 +10,8 @@ export interface NextInput {
   readonly machine?: Machine | undefined;
   /** Every shot of this dial-in, in the order they were pulled. */
   readonly shots: readonly Shot[];
+  /** The recipe was revised after the last shot, so that shot cannot be judged by it. */
+  readonly isRevised?: boolean | undefined;
 }
 
 export const ADVICE_STATUSES = [

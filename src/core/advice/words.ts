@@ -17,6 +17,10 @@ export const REASON_WORDS = {
     code: 'firstShot',
     text: 'Pull the first shot as the recipe says; weigh in and out, and time it.',
   }),
+  revised: (): Reason => ({
+    code: 'revised',
+    text: 'The recipe changed after the last shot: pull it as the plate says now. Earlier shots still teach the grinder.',
+  }),
   choked: (): Reason => ({
     code: 'choked',
     text: 'It choked. Wait for the pressure to vent before you loosen the portafilter, then make a large move coarser.',

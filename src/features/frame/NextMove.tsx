@@ -67,12 +67,16 @@ const Others = styled.div`
 /** The one thing to do now and why. */
 export function NextMove({ bench, releaseId }: { bench: Bench; releaseId: string }) {
   const { status, move, expect, purgeG, reasons, alternatives } = bench.advice;
-  const isFirst = bench.shots.length === 0;
+  const last = bench.shots.at(-1);
+  const headline =
+    last?.draftId === bench.draft.id
+      ? (move?.words ?? STATUS_WORDS[status])
+      : `Pull the first shot${last ? ' of the new recipe' : ''}`;
   const [low, high] = expect.interval80;
   return (
     <Frame aria-label="Next move" aria-live="polite">
       <Title>Next move</Title>
-      <Headline>{isFirst ? 'Pull the first shot' : (move?.words ?? STATUS_WORDS[status])}</Headline>
+      <Headline>{headline}</Headline>
       {purgeG > 0 && (
         <p>
           <strong>Purge {purgeG} g first</strong>, or the shot is not evidence.

@@ -232,7 +232,9 @@ function BenchSide({ view }: { view: ReleaseView }) {
   const { bench, versions } = view;
   if (!bench) return null;
   const { draft, setup, advice, shots, target } = bench;
-  const doseG = shots.at(-1)?.aimDoseG ?? draft.doseG;
+  // A revision states its dose anew; the trim of an older shot is already in it.
+  const last = shots.at(-1);
+  const doseG = (last?.draftId === draft.id ? last.aimDoseG : undefined) ?? draft.doseG;
   const clockWords = CLOCK_LABELS[draft.clock];
   const version = versions[0] ? `version ${versions[0].number} is public` : 'not published';
   return (

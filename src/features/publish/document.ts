@@ -64,13 +64,14 @@ export function publishedBody(
   };
 }
 
-/** The run of landed shots at one setting that ends the dial-in. */
-function landedAtSetting({ shots }: Bench) {
+/** The run of landed shots of this very recipe, at one setting, that ends the dial-in. */
+function landedAtSetting({ shots, draft }: Bench) {
   const last = shots.at(-1);
   if (!last?.mark.landed) return [];
   const run = [];
   for (const shot of [...shots].reverse()) {
-    if (!shot.mark.landed || Math.abs(shot.dial - last.dial) > 1e-9) break;
+    const isOfThis = shot.draftId === draft.id && Math.abs(shot.dial - last.dial) < 1e-9;
+    if (!shot.mark.landed || !isOfThis) break;
     run.unshift(shot);
   }
   return run;

@@ -1,7 +1,7 @@
 import { render, screen } from '@testing-library/react';
 import { findHouse } from '@/data/house';
 import { recipeBodySchema } from '@/formats/recipeDocument';
-import { TODAY, WORDS } from '../../../tests/support/house';
+import { RECIPE, send, TODAY, WORDS } from '../../../tests/support/house';
 import { houseWith } from '../../../tests/support/view';
 import { CardBody } from './CardBody';
 import { publishedBody } from './document';
@@ -36,6 +36,16 @@ describe('what publishing makes of the bench', () => {
     const { recipe } = bodyAfter(trimmed, trimmed);
     expect(recipe.doseG).toBe(18.4);
     expect(recipe.ratio).toBeCloseTo(36 / 18.4, 12);
+  });
+
+  it('does not count the shots of a recipe since revised', () => {
+    const { db, view, releaseId, setupId } = houseWith({}, {});
+    const warmer = { ...RECIPE, releaseId, setupId, batchId: `${releaseId}-1`, temperatureC: 94 };
+    send(db, 'acceptRecipe', warmer);
+    const body = publishedBody(findHouse(db)!, view(), WORDS, TODAY);
+    expect(body.recipe.temperatureC).toBe(94);
+    expect(body.confirmedShots).toBe(0);
+    expect(view().bench!.advice.status).toBe('repeat');
   });
 
   it('does not call a recipe repeated that was not', () => {

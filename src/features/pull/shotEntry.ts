@@ -25,8 +25,7 @@ export function aimOf({ draft, shots, advice }: Bench): { dial: number; doseG: n
   };
   const { move } = advice;
   // A revision made by taste may begin at another dial than the last shot's.
-  if (last && last.draftId !== draft.id && move === null)
-    return { dial: draft.startDial, doseG: draft.doseG };
+  if (last && last.draftId !== draft.id) return { dial: draft.startDial, doseG: draft.doseG };
   if (move?.variable === 'dial') return { dial: move.to, doseG: move.doseTrim?.to ?? here.doseG };
   return move?.variable === 'doseG' ? { ...here, doseG: move.to } : here;
 }
