@@ -33,6 +33,7 @@ const config = {
       ...common,
       displayName: 'components',
       testEnvironment: 'jsdom',
+      setupFiles: ['<rootDir>/tests/support/jsdom.cjs'],
       testMatch: ['<rootDir>/src/**/*.test.tsx'],
     },
   ],

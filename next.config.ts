@@ -5,6 +5,8 @@ const config: NextConfig = {
   poweredByHeader: false,
   compiler: { styledComponents: true },
   devIndicators: false,
+  // It reads its font files from disk.
+  serverExternalPackages: ['pdfkit'],
   headers: async () => [
     {
       source: '/:path*',
@@ -12,6 +14,8 @@ const config: NextConfig = {
         { key: 'X-Content-Type-Options', value: 'nosniff' },
         { key: 'Referrer-Policy', value: 'same-origin' },
         { key: 'X-Frame-Options', value: 'DENY' },
+        { key: 'Cross-Origin-Opener-Policy', value: 'same-origin' },
+        { key: 'Permissions-Policy', value: 'camera=(), microphone=(), geolocation=()' },
       ],
     },
   ],

@@ -7,7 +7,8 @@ import { gzipSync } from 'node:zlib';
 import { nextMove } from '@/core/advice/next';
 import { targetSchema } from '@/core/schema/target';
 import { propose } from '@/core/start/propose';
-import { startServer, type RunningServer } from '../tests/support/server';
+import { startServer } from '../tests/support/server';
+import { cookieOf } from '../tests/support/signIn';
 import type { Measure } from './measure';
 
 const ROUNDS = 60;
@@ -17,12 +18,10 @@ const PART = 'views';
 export async function benchViews(): Promise<Measure[]> {
   const server = await startServer({ demo: true });
   try {
-    const views = await viewsOf(server);
-    return [
-      ...(await serverTimes(server, views)),
-      ...(await firstLoads(server, views)),
-      ...coreCalls(),
-    ];
+    const cookie = await cookieOf(server.url);
+    const ask: Ask = (path) => fetch(server.url + path, { headers: { cookie } });
+    const views = await viewsOf(ask);
+    return [...(await serverTimes(ask, views)), ...(await firstLoads(ask, views)), ...coreCalls()];
   } finally {
     await server.close();
   }
@@ -33,29 +32,34 @@ interface View {
   readonly path: string;
 }
 
-async function viewsOf({ url }: RunningServer): Promise<View[]> {
-  const shelf = await (await fetch(url)).text();
+/** Asks for a page as the lead of the demo house. */
+type Ask = (path: string) => Promise<Response>;
+
+async function viewsOf(ask: Ask): Promise<View[]> {
+  const today = await (await ask('/')).text();
   const published = /href="(\/releases\/[0-9a-f]{32})"[^>]*>(?:(?!<\/a>).)*Las Veredas/s.exec(
-    shelf,
+    today,
   )?.[1];
   if (!published) throw new Error('The demo house has no published release.');
-  const page = await (await fetch(`${url}${published}/publish`)).text();
+  const page = await (await ask(`${published}/publish`)).text();
   const card = /href="(\/p\/[\w-]{20,})"/.exec(page)![1]!;
   const stages = ['read', 'start', 'pull', 'taste', 'publish'];
   return [
-    { name: 'shelf', path: '/' },
+    { name: 'today', path: '/' },
     ...stages.map((stage) => ({ name: stage, path: `${published}/${stage}` })),
+    { name: 'equipment', path: '/equipment' },
+    { name: 'house', path: '/house' },
     { name: 'public card', path: card },
   ];
 }
 
-async function serverTimes({ url }: RunningServer, views: readonly View[]): Promise<Measure[]> {
+async function serverTimes(ask: Ask, views: readonly View[]): Promise<Measure[]> {
   const all = [{ name: 'bare page', path: '/status' }, ...views];
   const times = new Map(all.map(({ name }) => [name, [] as number[]]));
   for (let round = 0; round < ROUNDS + WARM_UP; round++) {
     for (const { name, path } of all) {
       const start = performance.now();
-      await (await fetch(url + path)).arrayBuffer();
+      await (await ask(path)).arrayBuffer();
       if (round >= WARM_UP) times.get(name)!.push(performance.now() - start);
     }
   }
@@ -70,15 +74,15 @@ async function serverTimes({ url }: RunningServer, views: readonly View[]): Prom
 }
 
 /** Every script the HTML itself asks for; modern browsers skip the one marked nomodule. */
-async function firstLoads({ url }: RunningServer, views: readonly View[]): Promise<Measure[]> {
+async function firstLoads(ask: Ask, views: readonly View[]): Promise<Measure[]> {
   const measures: Measure[] = [];
   for (const { name, path } of views) {
-    const html = await (await fetch(url + path)).text();
+    const html = await (await ask(path)).text();
     const tags = [...html.matchAll(/<script[^>]*\ssrc="([^"]+)"[^>]*>/g)];
     const sources = new Set(tags.filter(([tag]) => !/nomodule/i.test(tag)).map(([, src]) => src!));
     let bytes = 0;
     for (const source of sources)
-      bytes += gzipSync(Buffer.from(await (await fetch(url + source)).arrayBuffer())).length;
+      bytes += gzipSync(Buffer.from(await (await ask(source)).arrayBuffer())).length;
     measures.push({
       part: PART,
       case: name,

@@ -13,7 +13,7 @@ import { shotSchema } from '@/core/schema/shot';
 import { targetSchema } from '@/core/schema/target';
 import { propose, PUSHED } from '@/core/start/propose';
 import { OUTPUTS } from '@/core/start/priors';
-import { REST_SCHOOLS, STYLES, TEMPERATURE_SCHOOLS } from '@/core/vocabulary';
+import { CLOCKS, REST_SCHOOLS, STYLES, TEMPERATURE_SCHOOLS } from '@/core/vocabulary';
 import { command, type Command } from './command';
 
 const interval = z.tuple([z.number(), z.number()]);
@@ -85,6 +85,7 @@ const proposeCommand = command({
     style: oneOf('Style', STYLES).default('classic'),
     temperatureSchool: oneOf('Temperature school', TEMPERATURE_SCHOOLS).default('both'),
     restSchool: oneOf('Rest school', REST_SCHOOLS).optional(),
+    clock: oneOf('Clock', CLOCKS).optional(),
     history: z.array(pastRelease).max(5000).default([]),
     setup: setupSchema.optional(),
   }),
@@ -115,6 +116,7 @@ const advice = z.object({
   purgeG: z.number(),
   reasons: coded,
   alternatives: z.array(z.object({ move, words: z.string(), expect: expectation })),
+  warnings: coded,
   marks: z.array(z.looseObject({ weight: z.number().nullable(), valid: z.boolean() })),
 });
 

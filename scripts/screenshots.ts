@@ -1,8 +1,11 @@
 /** `npm run screenshots`: one picture per main view, made from the demo data. */
-import { mkdirSync } from 'node:fs';
+import { mkdirSync, writeFileSync } from 'node:fs';
+import { createCanvas } from '@napi-rs/canvas';
 import { chromium, type Page } from '@playwright/test';
 import browserConfig from '../playwright.config';
+import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { startServer } from '../tests/support/server';
+import { signIn } from '../tests/support/signIn';
 
 const FOLDER = 'docs/screenshots';
 const PHONE = { width: 390, height: 844 };
@@ -20,7 +23,8 @@ async function open(path: string): Promise<void> {
 
 async function addressOf(name: string): Promise<string> {
   await open('/');
-  return (await page.getByRole('link', { name }).first().getAttribute('href'))!;
+  const id = await page.locator('option', { hasText: name }).first().getAttribute('value');
+  return `/releases/${id}`;
 }
 
 async function picture(name: string, prepare?: (page: Page) => Promise<void>): Promise<void> {
@@ -29,12 +33,21 @@ async function picture(name: string, prepare?: (page: Page) => Promise<void>): P
   await page.screenshot({ path: `${FOLDER}/${name}.png` });
 }
 
+await open('/sign-in');
+await picture('sign-in');
+await signIn(page, server.url);
+
 const arrived = await addressOf('Dembi Ridge');
+const blend = await addressOf('Harbour Lamp');
 const onBench = await addressOf('Serra do Lume');
 const published = await addressOf('Las Veredas Rojas');
 
-await picture('releases');
-await open(`${arrived}/read`);
+await open('/');
+await picture('today');
+await page.emulateMedia({ colorScheme: 'dark' });
+await picture('today-dark');
+await page.emulateMedia({ colorScheme: 'light' });
+await open(`${blend}/read`);
 await picture('read');
 await open(`${arrived}/start`);
 await picture('start');
@@ -68,14 +81,31 @@ await picture('publish');
 const card = (await page.getByRole('link', { name: 'Open the public page' }).getAttribute('href'))!;
 await open(card);
 await picture('public-card');
-await open('/bench');
-await picture('bench');
+await paper(card);
+await open('/equipment');
+await picture('equipment');
+await open('/house');
+await picture('house');
+await open('/people');
+await picture('people');
 
 await page.setViewportSize(PHONE);
 await open(`${onBench}/pull`);
 await picture('pull-phone');
 await open(card);
 await picture('public-card-phone');
+
+/** The first page of the PDF card, drawn by the browser's own canvas. */
+async function paper(address: string): Promise<void> {
+  const file = await page.request.get(`${server.url}${address}/card.pdf`);
+  const pdf = await getDocument({ data: new Uint8Array(await file.body()) }).promise;
+  const sheet = await pdf.getPage(1);
+  const viewport = sheet.getViewport({ scale: 1.8 });
+  const canvas = createCanvas(viewport.width, viewport.height);
+  const canvasContext = canvas.getContext('2d') as unknown as CanvasRenderingContext2D;
+  await sheet.render({ canvasContext, viewport }).promise;
+  writeFileSync(`${FOLDER}/card-paper.png`, canvas.toBuffer('image/png'));
+}
 
 await browser.close();
 await server.close();

@@ -31,6 +31,8 @@ const folder = process.env.KETTLEBRAND_DATA ?? join(ROOT, 'data', isDemo ? 'demo
 const env = {
   ...process.env,
   KETTLEBRAND_DATA: folder,
+  // The sign-in page shows the demo's people only where the demo runs.
+  KETTLEBRAND_DEMO: isDemo ? '1' : '0',
   NEXT_TELEMETRY_DISABLED: '1',
   NODE_ENV: 'production',
 };
@@ -49,10 +51,11 @@ if (isDemo) {
 const check = runBin('tsx', ['scripts/checkDatabase.ts'], { env });
 if (check !== 0) process.exit(check);
 
-// Only this machine is served: until people can sign in, everyone who reaches it acts as the lead.
+// This machine alone, unless the house says otherwise.
+const host = process.env.HOST ?? 'localhost';
 const server = spawn(
   join(ROOT, 'node_modules/.bin/next'),
-  ['start', '--port', port, '--hostname', 'localhost'],
+  ['start', '--port', port, '--hostname', host],
   { cwd: ROOT, env, stdio: ['ignore', 'ignore', 'inherit'] },
 );
 const stop = (signal) => server.kill(signal);
@@ -71,8 +74,7 @@ while (Date.now() < deadline) {
   await new Promise((resolve) => setTimeout(resolve, 150));
 }
 process.stdout.write(`Kettlebrand: ${address}\n`);
-process.stdout.write(
-  isDemo
-    ? 'Demo sign-in: none yet. Everyone on this machine acts as the lead, Ines Okonjo-Vale.\n'
-    : 'Everyone on this machine acts as the lead.\n',
-);
+if (isDemo)
+  process.stdout.write(
+    'Demo sign-in: ines with the password "kettle at six"; the sign-in page shows all three people.\n',
+  );

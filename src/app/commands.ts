@@ -1,26 +1,41 @@
 /** Every command the program takes. */
 import type { Command } from '@/data/command';
-import { saveSetup } from '@/features/equipment/actions';
-import { setUpHouse } from '@/features/house/actions';
+import { savePart, saveSetup } from '@/features/equipment/actions';
+import { saveHouse, setUpHouse } from '@/features/house/actions';
 import { importDocument } from '@/features/import/actions';
-import { publish } from '@/features/publish/actions';
+import { importReleases } from '@/features/import/releases';
+import { acceptInvitation, changeRole, invite, saveUnits } from '@/features/people/actions';
+import { publish, showAgain, withdraw } from '@/features/publish/actions';
 import { logShot, removeShot, restoreShot } from '@/features/pull/actions';
-import { createRelease, editRelease } from '@/features/read/actions';
+import { createRelease, editRelease, saveBatch } from '@/features/read/actions';
+import { putBack, takeAway } from '@/features/removal/actions';
 import { acceptRecipe } from '@/features/start/actions';
 import { recordTasting } from '@/features/taste/actions';
 
 export const commands: ReadonlyMap<string, Command> = new Map(
   [
     setUpHouse,
+    saveHouse,
+    invite,
+    acceptInvitation,
+    changeRole,
+    saveUnits,
+    savePart,
     saveSetup,
     createRelease,
     editRelease,
+    saveBatch,
+    takeAway,
+    putBack,
     acceptRecipe,
     logShot,
     removeShot,
     restoreShot,
     recordTasting,
     publish,
+    withdraw,
+    showAgain,
     importDocument,
+    importReleases,
   ].map((command) => [command.kind, command]),
 );

@@ -1,7 +1,7 @@
 import '@fontsource-variable/archivo/wdth.css';
 import '@/ui/theme/theme.css';
 import type { Metadata } from 'next';
-import { cookies } from 'next/headers';
+import { cookies, headers } from 'next/headers';
 import type { ReactNode } from 'react';
 import { StyleRegistry } from '@/ui/theme/StyleRegistry';
 
@@ -12,10 +12,15 @@ export const metadata: Metadata = {
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
   const theme = (await cookies()).get('theme')?.value;
+  const styleNonce = (await headers()).get('x-style-nonce') ?? undefined;
   return (
     <html lang="en-GB" data-theme={theme === 'light' || theme === 'dark' ? theme : undefined}>
+      <head>
+        {/* Where the libraries that add styles look for their nonce. */}
+        <meta property="csp-nonce" content={styleNonce} />
+      </head>
       <body>
-        <StyleRegistry>{children}</StyleRegistry>
+        <StyleRegistry nonce={styleNonce}>{children}</StyleRegistry>
       </body>
     </html>
   );

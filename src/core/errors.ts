@@ -10,7 +10,15 @@ export interface Fault {
 }
 
 export type FaultCode =
-  'badInput' | 'notFound' | 'conflict' | 'refused' | 'newerDatabase' | 'hashMismatch';
+  | 'badInput'
+  | 'notFound'
+  | 'conflict'
+  | 'signedOut'
+  | 'refused'
+  | 'gone'
+  | 'tooMany'
+  | 'newerDatabase'
+  | 'hashMismatch';
 
 export class UserFault extends Error {
   readonly code: FaultCode;

@@ -24,12 +24,22 @@ export const LIMITS = {
   restDays: { label: 'Rest days', unit: 'days', min: 0, max: 365 },
   altitudeM: { label: 'Altitude', unit: 'm', min: 0, max: 3500 },
   densityGPerL: { label: 'Green density', unit: 'g/L', min: 500, max: 900 },
+  moisturePct: { label: 'Green moisture', unit: '%', min: 5, max: 20 },
+  colourBean: { label: 'Bean colour', unit: '', min: 0, max: 200 },
   colourGround: { label: 'Ground colour', unit: '', min: 0, max: 200 },
+  weightLossPct: { label: 'Roast weight loss', unit: '%', min: 5, max: 30 },
+  sampleG: { label: 'Sample set aside', unit: 'g', min: 0, max: 100000 },
+  sharePct: { label: 'Share', unit: '%', min: 0.1, max: 100 },
   roastLevel: { label: 'Roast level', unit: '', min: -2, max: 2 },
   ratedG: { label: 'Basket rating', unit: 'g', min: 5, max: 30 },
   diameterMm: { label: 'Basket diameter', unit: 'mm', min: 35, max: 64 },
   retentionG: { label: 'Retention', unit: 'g', min: 0, max: 20 },
   stepSize: { label: 'Dial step', unit: '', min: 0.01, max: 100 },
+  displayOffsetC: { label: 'Display above the group', unit: '°C', min: -15, max: 15 },
+  secondsPerStep: { label: 'Seconds per step', unit: 's', min: 0.1, max: 20 },
+  doseToleranceG: { label: 'Dose tolerance', unit: 'g', min: 0.05, max: 2 },
+  yieldToleranceG: { label: 'Yield tolerance', unit: 'g', min: 0.1, max: 10 },
+  pricePerKg: { label: 'Coffee price per kg', unit: '', min: 0, max: 10000 },
   umPerStep: { label: 'Burr travel per step', unit: 'µm', min: 0.5, max: 200 },
   cup: { label: 'Score', unit: '', min: 0, max: 10 },
   strength: { label: 'Strength', unit: '', min: -2, max: 2 },
@@ -38,7 +48,7 @@ export const LIMITS = {
 export type LimitName = keyof typeof LIMITS;
 
 /** Longest text taken: names on a plate, remarks in a ledger. */
-export const TEXT_LIMITS = { name: 80, note: 40, remark: 500, words: 400 } as const;
+export const TEXT_LIMITS = { name: 80, note: 40, remark: 500, words: 400, address: 200 } as const;
 
 /** "3-40 g", for messages and hints. */
 export function rangeWords(name: LimitName): string {

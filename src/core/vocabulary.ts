@@ -80,6 +80,13 @@ export const TEMPERATURE_SCHOOL_LABELS: Record<TemperatureSchool, string> = {
 export const REST_SCHOOLS = ['byRoast', 'oneWeek', 'patient', 'early'] as const;
 export type RestSchool = (typeof REST_SCHOOLS)[number];
 
+export const REST_SCHOOL_LABELS: Record<RestSchool, string> = {
+  byRoast: 'By roast: darker is ready sooner',
+  oneWeek: 'One week for all',
+  patient: 'Patient: nothing before three weeks',
+  early: 'As fresh as possible',
+};
+
 export const CLOCKS = ['pump', 'firstDrip'] as const;
 export type Clock = (typeof CLOCKS)[number];
 
@@ -139,3 +146,13 @@ export function roastWord(level: number): string {
 /** Words a taster may tick beside the scales; each is a sign of one side. */
 export const TASTE_SIGNS = ['salty', 'grassy', 'papery', 'burnt', 'hollow'] as const;
 export type TasteSign = (typeof TASTE_SIGNS)[number];
+
+/** How a coffee is meant to be served. */
+export const SERVED = ['straight', 'milk', 'both'] as const;
+export type Served = (typeof SERVED)[number];
+
+export const SERVED_LABELS: Record<Served, string> = {
+  straight: 'Straight',
+  milk: 'In milk',
+  both: 'Straight and in milk',
+};

@@ -1,21 +1,23 @@
 /**
  * A command: one change a person makes. Its id is made by the client, its input crosses one schema,
- * it runs in one transaction together with its entry in the event log. The same id again is answered
- * with the first result and changes nothing.
+ * it runs in one transaction together with its entry in the event log. The same id again, from the
+ * same person, is answered with the first result and changes nothing. Who may give it is checked
+ * here, before its input is looked at.
  */
 import { z } from 'zod';
-import { userFault } from '@/core/errors';
+import { userFault, type UserFault } from '@/core/errors';
+import { mayDo, ROLE_LABELS, type Duty } from '@/core/roles';
 import { parse } from '@/core/schema/fields';
 import type { Db } from './database';
 import { findDone, insertEvent } from './events';
-import { findLead, type Person } from './house';
+import { findLead, findPerson, type Person } from './people';
 import { today } from './today';
 
 export interface Context {
   readonly db: Db;
   /** Id of the command, and of the thing it makes, if it makes one. */
   readonly id: string;
-  /** Who does it; null only while the house is being set up. */
+  /** Who does it; null only for commands that are open to all. */
   readonly person: Person | null;
   /** The house's calendar day. */
   readonly today: string;
@@ -26,22 +28,24 @@ export interface Outcome {
   /** One line for the event log, in the past tense. */
   readonly words: string;
   readonly result: Readonly<Record<string, unknown>>;
+  /** Who did it, where the command itself makes the person. */
+  readonly personId?: string;
 }
 
 export interface Command {
   readonly kind: string;
+  readonly duty: Duty;
   readonly execute: (input: unknown, context: Context) => Outcome;
 }
 
 export function defineCommand<S extends z.ZodType>(options: {
   kind: string;
+  duty: Duty;
   input: S;
   run: (input: z.output<S>, context: Context) => Outcome;
 }): Command {
-  return {
-    kind: options.kind,
-    execute: (raw, context) => options.run(parse(options.input, raw), context),
-  };
+  const { kind, duty, input, run } = options;
+  return { kind, duty, execute: (raw, context) => run(parse(input, raw), context) };
 }
 
 const envelope = z.strictObject({
@@ -54,33 +58,74 @@ const envelope = z.strictObject({
   input: z.unknown(),
 });
 
-/** Runs a submitted command exactly once and answers its result. */
+/** Runs a submitted command exactly once, for a person or for nobody, and answers its result. */
 export function submit(
   db: Db,
   commands: ReadonlyMap<string, Command>,
   body: unknown,
+  personId: string | null,
 ): Outcome['result'] {
   const { id, kind, input } = parse(envelope, body);
   const command = commands.get(kind);
   if (!command)
-    throw userFault('badInput', 'kind', `There is no command "${kind.slice(0, 40)}". Reload the page.`);
+    throw userFault(
+      'badInput',
+      'kind',
+      `There is no command "${kind.slice(0, 40)}". Reload the page.`,
+    );
   return db
     .transaction(() => {
+      const person = personId === null ? null : findPerson(db, personId);
+      if (command.duty !== 'open') requireDuty(db, command.duty, person);
       const done = findDone(db, id);
-      if (done?.kind === kind) return done.result as Outcome['result'];
+      const isTheirs = command.duty === 'open' || done?.personId === person?.id;
+      if (done?.kind === kind && isTheirs) return done.result as Outcome['result'];
       if (done)
         throw userFault('conflict', 'id', 'This id was used for another command. Make a new one.');
-      const person = findLead(db);
-      const outcome = command.execute(input, { db, id, person, today: today() });
-      insertEvent(db, { id, personId: person?.id ?? null, kind, ...outcome });
+      const { personId: doneBy, ...outcome } = command.execute(input, {
+        db,
+        id,
+        person,
+        today: today(),
+      });
+      insertEvent(db, { id, personId: doneBy ?? person?.id ?? null, kind, ...outcome });
       return outcome.result;
     })
     .immediate();
 }
 
-/** The person of a context, for commands that need a set-up house. */
-export function personOf({ person }: Context): Person {
+/** Refuses whoever may not do what asks for this duty, with the words to say so. */
+export function requireDuty(
+  db: Db,
+  duty: Exclude<Duty, 'open'>,
+  person: Person | null,
+): asserts person is Person {
   if (!person)
-    throw userFault('refused', '', 'This house is not set up yet. Open the start page and set it up.');
+    throw userFault(
+      'signedOut',
+      '',
+      'You are not signed in. Sign in again, in another tab if you like: your entry is kept here.',
+    );
+  if (mayDo(person.role, duty)) return;
+  const who = duty === 'lead' ? 'Only the lead does this' : 'Only the lead and bench hands do this';
+  throw userFault(
+    'refused',
+    '',
+    `${who}; you are signed in as ${ROLE_LABELS[person.role].toLowerCase()}. Ask ${findLead(db)?.name ?? 'the lead'}.`,
+  );
+}
+
+/** The person of a context, in a command that is not open to all. */
+export function personOf({ person }: Context): Person {
+  if (!person) throw userFault('signedOut', '', 'You are not signed in. Sign in first.');
   return person;
+}
+
+/** Someone else saved a newer version of what this person saved. */
+export function changedMeanwhile(what: string): UserFault {
+  return userFault(
+    'conflict',
+    what,
+    'Someone else changed this meanwhile. Nothing of yours is lost: both versions are shown, choose what holds.',
+  );
 }

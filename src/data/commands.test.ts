@@ -1,5 +1,7 @@
-import { UserFault } from '@/core/errors';
+import { faultOf } from '../../tests/support/fault';
 import {
+  BATCH,
+  GRINDER,
   newId,
   openHouse,
   RECIPE,
@@ -14,19 +16,9 @@ import { findHouse } from './house';
 import { readRelease } from './releaseView';
 import type { Db } from './database';
 
-const view = (db: Db, releaseId: string) => readRelease(db, findHouse(db)!, releaseId, TODAY)!;
+const view = (db: Db, releaseId: string) => readRelease(db, findHouse(db)!, releaseId, { today: TODAY })!;
 const rows = (db: Db, table: string) =>
   (db.prepare(`SELECT count(*) AS n FROM ${table}`).get() as { n: number }).n;
-
-function faultOf(act: () => unknown): UserFault {
-  try {
-    act();
-  } catch (error) {
-    if (error instanceof UserFault) return error;
-    throw error;
-  }
-  throw new Error('It was taken, and should have been refused.');
-}
 
 describe('the whole job through commands', () => {
   it('goes from a bag to a published card', () => {
@@ -52,7 +44,7 @@ describe('the whole job through commands', () => {
     const { version } = send(db, 'publish', { releaseId, draftId, ...WORDS });
     expect(version).toBe(1);
     const done = view(db, releaseId);
-    expect(done.token).toMatch(/^[\w-]{24}$/);
+    expect(done.address?.token).toMatch(/^[\w-]{24}$/);
     expect(done.bench!.shots.at(-1)!.tdsPct).toBe(9.6);
   });
 
@@ -69,11 +61,12 @@ describe('the whole job through commands', () => {
 
   it('takes a shot of a bag forgotten for two years', () => {
     const { db, releaseId, draftId } = openHouse();
-    const release = { ...RELEASE, roastDate: '2024-05-08' };
-    send(db, 'editRelease', { releaseId, rowVersion: 1, release });
+    const batch = { ...BATCH, roastDate: '2024-05-08' };
+    const batchId = `${releaseId}-1`;
+    send(db, 'saveBatch', { releaseId, batchId, rowVersion: 1, batch });
     send(db, 'logShot', shotInput(draftId));
-    const { bench, rest } = view(db, releaseId);
-    expect(rest).toMatchObject({ restDays: 742, state: 'fading' });
+    const { bench, batch: old } = view(db, releaseId);
+    expect(old.rest).toMatchObject({ restDays: 742, state: 'fading' });
     expect(bench!.shots[0]!.restDays).toBe(365);
   });
 
@@ -120,12 +113,12 @@ describe('publishing again', () => {
   it('makes version 2, asks what changed, keeps the address and leaves version 1 alone', () => {
     const { db, releaseId, draftId } = openHouse();
     send(db, 'publish', { releaseId, draftId, ...WORDS });
-    const { token } = view(db, releaseId);
+    const token = view(db, releaseId).address!.token;
     const missing = faultOf(() => send(db, 'publish', { releaseId, draftId, ...WORDS }));
     expect(missing.faults[0]!.field).toBe('whatChanged');
     send(db, 'publish', { releaseId, draftId, ...WORDS, whatChanged: 'Clearer words.' });
     expect(view(db, releaseId).versions.map((v) => v.number)).toEqual([2, 1]);
-    expect(view(db, releaseId).token).toBe(token);
+    expect(view(db, releaseId).address).toMatchObject({ token, withdrawnAt: null });
     expect(() => db.exec(`UPDATE recipe_version SET document = '{}'`)).toThrow(/never changes/);
     expect(() => db.exec('DELETE FROM recipe_version')).toThrow(/never deleted/);
   });
@@ -176,8 +169,8 @@ describe('bad input is refused with field, range and remedy, and nothing is stor
 
   it('a roast date in the future', () => {
     const { db } = openHouse();
-    const release = { ...RELEASE, roastDate: '2026-05-21' };
-    const fault = faultOf(() => send(db, 'createRelease', { release }));
+    const batch = { ...BATCH, roastDate: '2026-05-21' };
+    const fault = faultOf(() => send(db, 'createRelease', { release: RELEASE, batch }));
     expect(fault.faults[0]).toMatchObject({ field: 'roastDate' });
     expect(fault.message).toMatch(/in the future\. Enter 2026-05-20 or an earlier day/);
     expect(rows(db, 'release')).toBe(1);
@@ -186,7 +179,7 @@ describe('bad input is refused with field, range and remedy, and nothing is stor
   it('a name of ninety characters', () => {
     const { db } = openHouse();
     const release = { ...RELEASE, name: 'n'.repeat(90) };
-    expect(faultOf(() => send(db, 'createRelease', { release })).message).toMatch(/it takes 80/);
+    expect(faultOf(() => send(db, 'createRelease', { release, batch: BATCH })).message).toMatch(/it takes 80/);
   });
 
   it('TDS over 30 %, and a TDS no dose could give', () => {
@@ -222,8 +215,9 @@ describe('bad input is refused with field, range and remedy, and nothing is stor
 
   it('a setup whose dial ends before it begins', () => {
     const { db } = openHouse();
-    const fault = faultOf(() => send(db, 'saveSetup', { setup: { ...SETUP, dialMin: 40 } }));
-    expect(fault.faults[0]!.field).toBe('setup.dialMax');
+    const setup = { ...SETUP, grinder: { ...GRINDER, min: 40 } };
+    const fault = faultOf(() => send(db, 'saveSetup', { setup }));
+    expect(fault.faults[0]!.field).toBe('setup.grinder.max');
   });
 
   it('an unknown command and a missing id', () => {

@@ -2,7 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
-import { openHouse, RELEASE, send } from '../../tests/support/house';
+import { BATCH, openHouse, RELEASE, send } from '../../tests/support/house';
 import { openDatabase } from './database';
 
 describe('the database', () => {
@@ -67,6 +67,11 @@ describe('the database', () => {
       `SELECT * FROM recipe_version WHERE sha256 = 'x'`,
       `SELECT * FROM publication WHERE token = 'x'`,
       `SELECT * FROM event WHERE release_id = 'x' ORDER BY at`,
+      `SELECT * FROM dial_in WHERE batch_id = 'x'`,
+      `SELECT * FROM release WHERE name = 'x' COLLATE NOCASE`,
+      `SELECT * FROM person WHERE sign_in_name = 'x' COLLATE NOCASE`,
+      `SELECT * FROM invitation WHERE token_hash = 'x'`,
+      `SELECT * FROM sign_in_failure WHERE name_key = 'x' AND at > 'y'`,
     ];
     for (const sql of queries) expect(plan(sql)).toMatch(/^SEARCH .* USING .*INDEX/);
   });
@@ -74,8 +79,8 @@ describe('the database', () => {
   it('rolls a failing command back whole', () => {
     const { db } = openHouse();
     const before = db.prepare('SELECT count(*) AS n FROM component').get();
-    const release = { ...RELEASE, roastDate: '2031-01-01' };
-    expect(() => send(db, 'createRelease', { release })).toThrow(/future/);
+    const batch = { ...BATCH, roastDate: '2031-01-01' };
+    expect(() => send(db, 'createRelease', { release: RELEASE, batch })).toThrow(/future/);
     expect(db.prepare('SELECT count(*) AS n FROM component').get()).toEqual(before);
   });
 });

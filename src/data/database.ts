@@ -85,6 +85,17 @@ export function databaseFile(): string {
   return join(folder, 'kettlebrand.sqlite');
 }
 
+const statements = new WeakMap<Db, Map<string, Database.Statement>>();
+
+/** The compiled statement of a text, kept with its database: compiling costs more than most runs. */
+export function prepared(db: Db, sql: string): Database.Statement {
+  let known = statements.get(db);
+  if (!known) statements.set(db, (known = new Map<string, Database.Statement>()));
+  let statement = known.get(sql);
+  if (!statement) known.set(sql, (statement = db.prepare(sql)));
+  return statement;
+}
+
 const shared = globalThis as { kettlebrandDb?: Db };
 
 /** The open database of this process; opened on first use. */

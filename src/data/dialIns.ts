@@ -1,7 +1,7 @@
 /** Dial-ins and the revisions of the recipe on the bench. */
 import { z } from 'zod';
 import { CLOCKS, STYLES, TEMPERATURE_SCHOOLS } from '@/core/vocabulary';
-import type { Db } from './database';
+import { prepared, type Db } from './database';
 import { json, now, optional } from './rows';
 
 const draftRow = z.object({
@@ -39,15 +39,13 @@ const SELECT_DRAFT = `
 
 /** The recipe on the bench: the newest revision of any dial-in of the release. */
 export function findBenchDraft(db: Db, releaseId: string): StoredDraft | null {
-  const row = db
-    .prepare(`${SELECT_DRAFT} WHERE d.release_id = ? ORDER BY r.created_at DESC, r.rowid DESC LIMIT 1`)
+  const row = prepared(db, `${SELECT_DRAFT} WHERE d.release_id = ? ORDER BY r.created_at DESC, r.rowid DESC LIMIT 1`)
     .get(releaseId);
   return row === undefined ? null : draftRow.parse(row);
 }
 
 export function findDraft(db: Db, id: string): (StoredDraft & { releaseId: string }) | null {
-  const row = db
-    .prepare(`${SELECT_DRAFT.replace('SELECT ', 'SELECT d.release_id AS releaseId, ')} WHERE r.id = ?`)
+  const row = prepared(db, `${SELECT_DRAFT.replace('SELECT ', 'SELECT d.release_id AS releaseId, ')} WHERE r.id = ?`)
     .get(id);
   return row === undefined ? null : draftRow.extend({ releaseId: z.string() }).parse(row);
 }
@@ -61,15 +59,12 @@ export interface DialInKey {
 
 /** The dial-in of a batch on a setup in a style, begun now if there is none. */
 export function ensureDialIn(db: Db, newId: string, key: DialInKey): string {
-  const found = db
-    .prepare(
-      `SELECT id FROM dial_in
+  const found = prepared(db, `SELECT id FROM dial_in
        WHERE release_id = @releaseId AND batch_id = @batchId AND setup_id = @setupId AND style = @style`,
     )
     .get(key) as { id: string } | undefined;
   if (found) return found.id;
-  db.prepare(
-    `INSERT INTO dial_in (id, release_id, batch_id, setup_id, style, started_at)
+  prepared(db, `INSERT INTO dial_in (id, release_id, batch_id, setup_id, style, started_at)
      VALUES (@id, @releaseId, @batchId, @setupId, @style, @at)`,
   ).run({ ...key, id: newId, at: now() });
   return newId;
@@ -87,8 +82,7 @@ export function insertDraft(
   fields: DraftFields,
   personId: string,
 ): void {
-  db.prepare(
-    `INSERT INTO recipe_draft (id, dial_in_id, revision, temperature_school, dose_g, yield_g,
+  prepared(db, `INSERT INTO recipe_draft (id, dial_in_id, revision, temperature_school, dose_g, yield_g,
        temperature_c, time_low_s, time_high_s, clock, programme, rest_from, rest_to, start_dial,
        why, proposed, created_at, created_by)
      VALUES (@id, @dialInId,

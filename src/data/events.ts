@@ -1,6 +1,6 @@
 /** The event log: who did what when, and the guard that makes a repeated submission count once. */
 import { z } from 'zod';
-import type { Db } from './database';
+import { prepared, type Db } from './database';
 import { json, now } from './rows';
 
 export interface NewEvent {
@@ -13,16 +13,44 @@ export interface NewEvent {
 }
 
 export function insertEvent(db: Db, event: NewEvent): void {
-  db.prepare(
-    `INSERT INTO event (id, at, person_id, release_id, kind, words, result)
+  prepared(db, `INSERT INTO event (id, at, person_id, release_id, kind, words, result)
      VALUES (@id, @at, @personId, @releaseId, @kind, @words, @result)`,
   ).run({ ...event, at: now(), result: JSON.stringify(event.result) });
 }
 
-const doneRow = z.object({ kind: z.string(), result: json(z.unknown()) });
+const doneRow = z.object({
+  kind: z.string(),
+  personId: z.string().nullable(),
+  result: json(z.unknown()),
+});
 
 /** What an earlier submission with this id did, or null when there was none. */
 export function findDone(db: Db, id: string): z.output<typeof doneRow> | null {
-  const row = db.prepare('SELECT kind, result FROM event WHERE id = ?').get(id);
+  const row = prepared(db, 'SELECT kind, person_id AS personId, result FROM event WHERE id = ?')
+    .get(id);
   return row === undefined ? null : doneRow.parse(row);
+}
+
+const eventRow = z.object({
+  id: z.string(),
+  at: z.string(),
+  person: z.string().nullable(),
+  words: z.string(),
+});
+export type StoredEvent = z.output<typeof eventRow>;
+
+/** What was done to a release, newest first. */
+export function listEvents(db: Db, releaseId: string): StoredEvent[] {
+  return prepared(db, `SELECT e.id, e.at, p.name AS person, e.words
+       FROM event e LEFT JOIN person p ON p.id = e.person_id
+       WHERE e.release_id = ? ORDER BY e.at DESC, e.rowid DESC`,
+    )
+    .all(releaseId)
+    .map((row) => eventRow.parse(row));
+}
+
+/** How many events there are; the log is append-only, so this is the version of everything stored. */
+export function countEvents(db: Db): number {
+  const row = prepared(db, 'SELECT max(rowid) AS n FROM event').get() as { n: number | null };
+  return row.n ?? 0;
 }

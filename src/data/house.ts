@@ -1,8 +1,14 @@
-/** The house and its people. */
+/** The house and how it works: schools, clock, tolerances, money, days off, roast words. */
 import { z } from 'zod';
 import { CLOCKS, REST_SCHOOLS, STYLES, TEMPERATURE_SCHOOLS } from '@/core/vocabulary';
-import type { Db } from './database';
-import { bool, now } from './rows';
+import { prepared, type Db } from './database';
+import { bool, json, now, optional, type Unknowable } from './rows';
+
+const roastReading = z.object({
+  roastLevel: z.number(),
+  colourBean: z.number().optional(),
+  colourGround: z.number().optional(),
+});
 
 const houseRow = z.object({
   name: z.string(),
@@ -13,16 +19,26 @@ const houseRow = z.object({
   doseToleranceG: z.number(),
   yieldToleranceG: z.number(),
   tasteFirst: bool,
+  rowVersion: z.number(),
+  currency: z.string(),
+  coffeePricePerKg: optional(z.number()),
+  closedWeekdays: json(z.array(z.number())),
+  closedDates: json(z.array(z.string())),
+  roastMap: json(z.array(roastReading)),
+  publicAddress: z.string(),
 });
 export type House = z.output<typeof houseRow>;
 
+export type HouseFields = Unknowable<Omit<House, 'rowVersion'>>;
+
 /** The house, or null before the first-run set-up. */
 export function findHouse(db: Db): House | null {
-  const row = db
-    .prepare(
-      `SELECT name, brew_style AS brewStyle, temperature_school AS temperatureSchool,
+  const row = prepared(db, `SELECT name, brew_style AS brewStyle, temperature_school AS temperatureSchool,
               rest_school AS restSchool, clock, dose_tolerance_g AS doseToleranceG,
-              yield_tolerance_g AS yieldToleranceG, taste_first AS tasteFirst
+              yield_tolerance_g AS yieldToleranceG, taste_first AS tasteFirst,
+              row_version AS rowVersion, currency, coffee_price_per_kg AS coffeePricePerKg,
+              closed_weekdays AS closedWeekdays, closed_dates AS closedDates,
+              roast_map AS roastMap, public_address AS publicAddress
        FROM house WHERE id = 1`,
     )
     .get();
@@ -30,21 +46,27 @@ export function findHouse(db: Db): House | null {
 }
 
 export function insertHouse(db: Db, name: string): void {
-  db.prepare('INSERT INTO house (id, name, created_at) VALUES (1, ?, ?)').run(name, now());
+  prepared(db, 'INSERT INTO house (id, name, created_at) VALUES (1, ?, ?)').run(name, now());
 }
 
-const personRow = z.object({ id: z.string(), name: z.string(), role: z.enum(['lead', 'bench', 'reader']) });
-export type Person = z.output<typeof personRow>;
-
-/** The house's lead; everyone at this machine acts as the lead until people can sign in. */
-export function findLead(db: Db): Person | null {
-  const row = db.prepare(`SELECT id, name, role FROM person WHERE role = 'lead' ORDER BY created_at LIMIT 1`).get();
-  return row === undefined ? null : personRow.parse(row);
-}
-
-export function insertPerson(db: Db, person: Person): void {
-  db.prepare('INSERT INTO person (id, name, role, created_at) VALUES (@id, @name, @role, @at)').run({
-    ...person,
-    at: now(),
-  });
+/** False when someone else changed the house since `rowVersion` was read. */
+export function updateHouse(db: Db, rowVersion: number, house: HouseFields): boolean {
+  const { changes } = prepared(db, `UPDATE house SET name = @name, brew_style = @brewStyle,
+         temperature_school = @temperatureSchool, rest_school = @restSchool, clock = @clock,
+         dose_tolerance_g = @doseToleranceG, yield_tolerance_g = @yieldToleranceG,
+         taste_first = @tasteFirst, currency = @currency, coffee_price_per_kg = @coffeePricePerKg,
+         closed_weekdays = @closedWeekdays, closed_dates = @closedDates, roast_map = @roastMap,
+         public_address = @publicAddress, row_version = row_version + 1
+       WHERE id = 1 AND row_version = @rowVersion`,
+    )
+    .run({
+      ...house,
+      rowVersion,
+      tasteFirst: Number(house.tasteFirst),
+      coffeePricePerKg: house.coffeePricePerKg ?? null,
+      closedWeekdays: JSON.stringify(house.closedWeekdays),
+      closedDates: JSON.stringify(house.closedDates),
+      roastMap: JSON.stringify(house.roastMap),
+    });
+  return changes === 1;
 }

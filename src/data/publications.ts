@@ -1,7 +1,7 @@
 /** Published versions and the public address of a release. */
 import { randomBytes } from 'node:crypto';
 import { z } from 'zod';
-import type { Db } from './database';
+import { prepared, type Db } from './database';
 import { now } from './rows';
 
 const versionRow = z.object({
@@ -22,48 +22,96 @@ const SELECT_VERSION = `
 
 /** Every version of a release, newest first. */
 export function listVersions(db: Db, releaseId: string): StoredVersion[] {
-  return db
-    .prepare(`${SELECT_VERSION} WHERE v.release_id = ? ORDER BY v.number DESC`)
+  return prepared(db, `${SELECT_VERSION} WHERE v.release_id = ? ORDER BY v.number DESC`)
     .all(releaseId)
     .map((row) => versionRow.parse(row));
 }
 
 export function findVersionByHash(db: Db, sha256: string): StoredVersion | null {
-  const row = db.prepare(`${SELECT_VERSION} WHERE v.sha256 = ? ORDER BY v.published_at LIMIT 1`).get(sha256);
+  const row = prepared(db, `${SELECT_VERSION} WHERE v.sha256 = ? ORDER BY v.published_at LIMIT 1`).get(sha256);
   return row === undefined ? null : versionRow.parse(row);
 }
+
+const publicRow = versionRow.extend({
+  withdrawnAt: z.string().nullable(),
+  withdrawnWhy: z.string().nullable(),
+});
+export type PublicVersion = z.output<typeof publicRow>;
+
+const PUBLIC = `${SELECT_VERSION.replace(
+  'FROM recipe_version v',
+  `, b.withdrawn_at AS withdrawnAt, b.withdrawn_why AS withdrawnWhy
+   FROM recipe_version v JOIN publication b ON b.version_id = v.id`,
+)}`;
 
 /** The version a public address shows, or null for an address nothing was published at. */
-export function findPublished(db: Db, token: string): StoredVersion | null {
-  const row = db
-    .prepare(
-      `${SELECT_VERSION} JOIN publication b ON b.version_id = v.id WHERE b.token = ?`,
-    )
-    .get(token);
-  return row === undefined ? null : versionRow.parse(row);
+export function findPublished(db: Db, token: string): PublicVersion | null {
+  const row = prepared(db, `${PUBLIC} WHERE b.token = ?`).get(token);
+  return row === undefined ? null : publicRow.parse(row);
 }
 
-export function findToken(db: Db, releaseId: string): string | null {
-  const row = db.prepare('SELECT token FROM publication WHERE release_id = ?').get(releaseId) as
-    { token: string } | undefined;
-  return row?.token ?? null;
+const addressRow = z.object({
+  token: z.string(),
+  withdrawnAt: z.string().nullable(),
+  withdrawnWhy: z.string().nullable(),
+});
+export type PublicAddress = z.output<typeof addressRow>;
+
+/** The public address of a release and whether it was withdrawn; null before the first version. */
+export function findAddress(db: Db, releaseId: string): PublicAddress | null {
+  const row = prepared(db, `SELECT token, withdrawn_at AS withdrawnAt, withdrawn_why AS withdrawnWhy
+       FROM publication WHERE release_id = ?`,
+    )
+    .get(releaseId);
+  return row === undefined ? null : addressRow.parse(row);
+}
+
+/** Withdraws what is public, with the words its page shows, or (null) shows it again. */
+export function setWithdrawn(db: Db, releaseId: string, why: string | null): void {
+  prepared(db, 'UPDATE publication SET withdrawn_at = ?, withdrawn_why = ? WHERE release_id = ?',
+  ).run(why === null ? null : now(), why, releaseId);
+}
+
+export const GATES = ['confirmed', 'tasted', 'rested'] as const;
+export type Gate = (typeof GATES)[number];
+
+const passRow = z.object({ versionId: z.string(), gate: z.enum(GATES), reason: z.string() });
+export type GatePass = z.output<typeof passRow>;
+
+/** Gates of a release's versions that were passed by the lead's word. */
+export function listGatePasses(db: Db, releaseId: string): GatePass[] {
+  return prepared(db, `SELECT g.version_id AS versionId, g.gate, g.reason FROM gate_pass g
+       JOIN recipe_version v ON v.id = g.version_id WHERE v.release_id = ? ORDER BY v.number, g.gate`,
+    )
+    .all(releaseId)
+    .map((row) => passRow.parse(row));
+}
+
+export function insertGatePass(db: Db, { versionId, gate, reason }: GatePass): void {
+  prepared(db, 'INSERT INTO gate_pass (version_id, gate, reason) VALUES (?, ?, ?)').run(
+    versionId,
+    gate,
+    reason,
+  );
 }
 
 const TOKEN_BYTES = 18;
 
-/** Stores a version and points the release's public address at it; the address keeps its token. */
+/**
+ * Stores a version and points the release's public address at it; the address keeps its token, and
+ * a withdrawn one is open again.
+ */
 export function insertVersion(
   db: Db,
   version: Omit<StoredVersion, 'publishedAt' | 'publishedBy'>,
   personId: string,
 ): void {
-  db.prepare(
-    `INSERT INTO recipe_version (id, release_id, number, document, sha256, published_at, published_by)
+  prepared(db, `INSERT INTO recipe_version (id, release_id, number, document, sha256, published_at, published_by)
      VALUES (@id, @releaseId, @number, @document, @sha256, @publishedAt, @personId)`,
   ).run({ ...version, publishedAt: now(), personId });
-  db.prepare(
-    `INSERT INTO publication (release_id, token, version_id) VALUES (@releaseId, @token, @id)
-     ON CONFLICT (release_id) DO UPDATE SET version_id = excluded.version_id`,
+  prepared(db, `INSERT INTO publication (release_id, token, version_id) VALUES (@releaseId, @token, @id)
+     ON CONFLICT (release_id) DO UPDATE SET version_id = excluded.version_id,
+       withdrawn_at = NULL, withdrawn_why = NULL`,
   ).run({
     releaseId: version.releaseId,
     id: version.id,

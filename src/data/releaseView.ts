@@ -6,18 +6,21 @@ import { nextMove } from '@/core/advice/next';
 import type { Advice, ShotMark } from '@/core/advice/types';
 import { purgeOf } from '@/core/advice/bench';
 import type { ReleaseFacts } from '@/core/coffee/features';
+import { readRoast, type RoastReading } from '@/core/coffee/roast';
 import { LIMITS } from '@/core/limits';
 import { restOn, restSpan, type Rest, type RestSpan } from '@/core/rest/rest';
 import { daysBetween } from '@/core/rest/day';
 import { targetSchema, type Target } from '@/core/schema/target';
 import type { Shot } from '@/core/schema/shot';
+import { METRIC, type Units } from '@/core/units';
 import type { Db } from './database';
 import { findBenchDraft, type StoredDraft } from './dialIns';
 import type { House } from './house';
-import { findToken, listVersions, type StoredVersion } from './publications';
-import { findRelease, type StoredBatch, type StoredComponent, type StoredRelease } from './releases';
+import { listMarks, type BatchMark } from './marks';
+import { findAddress, listVersions, type PublicAddress, type StoredVersion } from './publications';
+import { findRelease, type StoredBatch, type StoredRelease } from './releases';
 import { findSetup, type StoredSetup } from './setups';
-import { listShots, listTastings, type StoredShot, type StoredTasting } from './shots';
+import { listShots, listSpent, listTastings, type StoredShot, type StoredTasting } from './shots';
 
 export interface BenchShot extends StoredShot {
   readonly mark: ShotMark;
@@ -33,28 +36,41 @@ export interface Bench {
   readonly spentG: number;
 }
 
-export interface ReleaseView {
-  readonly release: StoredRelease;
-  readonly component: StoredComponent;
-  readonly batch: StoredBatch;
-  readonly facts: ReleaseFacts;
+export interface BatchView extends StoredBatch {
+  readonly roast: RoastReading;
   readonly rest: Rest;
   readonly span: RestSpan;
+  readonly marks: readonly BatchMark[];
+  /** Grams of sample left after the shots and purges so far; null when nothing was noted. */
+  readonly leftG: number | null;
+}
+
+export interface ReleaseView {
+  readonly release: StoredRelease;
+  /** Every batch, newest roast first. */
+  readonly batches: readonly BatchView[];
+  /** The batch on the bench, or the newest. */
+  readonly batch: BatchView;
+  readonly facts: ReleaseFacts;
   readonly bench: Bench | null;
-  readonly versions: readonly Pick<StoredVersion, 'number' | 'publishedAt' | 'sha256'>[];
-  readonly token: string | null;
+  readonly versions: readonly Pick<StoredVersion, 'id' | 'number' | 'publishedAt' | 'publishedBy'>[];
+  readonly address: PublicAddress | null;
 }
 
 /** Rest days of a batch on a day, for shots and models. A year or more counts as a year: no rule knows more. */
-export function restDaysOf(batch: StoredBatch, on: string): number {
-  return Math.min(LIMITS.restDays.max, Math.max(0, daysBetween(batch.roastDate, on)));
+export function restDaysOf({ roastDate }: Pick<StoredBatch, 'roastDate'>, on: string): number {
+  return Math.min(LIMITS.restDays.max, Math.max(0, daysBetween(roastDate, on)));
 }
 
-/** The facts of a release as the models take them. */
-export function factsOf(release: StoredRelease, batch: StoredBatch, today: string): ReleaseFacts {
+/** The facts of a release as the models take them, for one of its batches. */
+export function factsOf(
+  release: StoredRelease,
+  batch: BatchView,
+  today: string,
+): ReleaseFacts {
   return {
     id: release.id,
-    roastLevel: batch.roastLevel,
+    roastLevel: batch.roast.level ?? undefined,
     restDays: restDaysOf(batch, today),
     components: release.components.map(
       ({ sharePct, process, varietyClass, densityGPerL, altitudeM }) => ({
@@ -68,23 +84,40 @@ export function factsOf(release: StoredRelease, batch: StoredBatch, today: strin
   };
 }
 
-/** A batch's rest on a day by the house's school. */
-export function batchRest(
-  batch: StoredBatch,
+/** A batch with its roast by the house's words and its rest by the house's school. */
+function readBatch(
+  db: Db,
   house: House,
+  release: StoredRelease,
+  batch: StoredBatch,
   today: string,
-): { rest: Rest; span: RestSpan } {
-  const roastLevel = batch.roastLevel ?? 0;
+): BatchView {
+  const roast = readRoast(batch, house.roastMap);
+  const roastLevel = roast.level ?? 0;
+  const spentG = listSpent(db, batch.id).reduce(
+    (sum, shot) => sum + shot.doseG + purgeOf(shot, shot.retentionG),
+    0,
+  );
   return {
+    ...batch,
+    roast,
     rest: restOn({
       roastDate: batch.roastDate,
       roastLevel,
       school: house.restSchool,
       frozen: [],
-      on: today,
+      // A clock set back must not close the page of a batch roasted "tomorrow".
+      on: daysBetween(batch.roastDate, today) < 0 ? batch.roastDate : today,
     }),
     span: restSpan(roastLevel, house.restSchool),
+    marks: listMarks(db, release.id, batch.id),
+    leftG: batch.sampleG === undefined ? null : batch.sampleG - spentG,
   };
+}
+
+export interface Reader {
+  readonly today: string;
+  readonly units?: Units;
 }
 
 /** Everything the release page shows, or null when there is no such release. */
@@ -92,40 +125,40 @@ export function readRelease(
   db: Db,
   house: House,
   id: string,
-  today: string,
+  { today, units = METRIC }: Reader,
 ): ReleaseView | null {
   const release = findRelease(db, id);
-  const component = release?.components[0];
-  const newest = release?.batches[0];
-  if (!release || !component || !newest) return null;
+  if (!release) return null;
+  const batches = release.batches.map((batch) => readBatch(db, house, release, batch, today));
   const draft = findBenchDraft(db, id);
-  const batch = release.batches.find((candidate) => candidate.id === draft?.batchId) ?? newest;
-  const { rest, span } = batchRest(batch, house, today);
+  const batch = batches.find((candidate) => candidate.id === draft?.batchId) ?? batches[0];
+  if (!batch) return null;
   const setup = draft && findSetup(db, draft.setupId);
   return {
     release,
-    component,
+    batches,
     batch,
     facts: factsOf(release, batch, today),
-    rest,
-    span,
-    bench: draft && setup ? readBench(db, house, draft, setup, batch, span) : null,
-    versions: listVersions(db, id).map(({ number, publishedAt, sha256 }) => ({
+    bench: draft && setup ? readBench(db, house, { draft, setup, batch, units }) : null,
+    versions: listVersions(db, id).map(({ id: versionId, number, publishedAt, publishedBy }) => ({
+      id: versionId,
       number,
       publishedAt,
-      sha256,
+      publishedBy,
     })),
-    token: findToken(db, id),
+    address: findAddress(db, id),
   };
 }
 
 function readBench(
   db: Db,
   house: House,
-  draft: StoredDraft,
-  setup: StoredSetup,
-  batch: StoredBatch,
-  span: RestSpan,
+  {
+    draft,
+    setup,
+    batch,
+    units,
+  }: { draft: StoredDraft; setup: StoredSetup; batch: BatchView; units: Units },
 ): Bench {
   const target = targetSchema.parse({
     doseG: draft.doseG,
@@ -137,8 +170,8 @@ function readBench(
     yieldToleranceG: house.yieldToleranceG,
     startDial: draft.startDial,
     tasteFirst: house.tasteFirst,
-    openDay: Math.round(span.opens),
-    roastLevel: batch.roastLevel ?? 0,
+    openDay: Math.round(batch.span.opens),
+    roastLevel: batch.roast.level ?? 0,
   });
   const stored = listShots(db, draft.dialInId);
   const tastings = listTastings(db, draft.dialInId);
@@ -148,7 +181,8 @@ function readBench(
     basket: setup.basket,
     machine: setup.machine,
     shots: stored.map((shot) => evidenceOf(shot, tastings)),
-    isRevised: stored.length > 0 && stored.at(-1)!.draftId !== draft.id,
+    targetFrom: stored.findLastIndex((shot) => shot.draftId !== draft.id) + 1,
+    units,
   });
   const shots = stored.map((shot, i) => ({
     ...shot,
@@ -185,4 +219,3 @@ function evidenceOf(shot: StoredShot, tastings: readonly StoredTasting[]): Shot 
     taste,
   };
 }
-

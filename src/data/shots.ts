@@ -2,8 +2,8 @@
 import { z } from 'zod';
 import { CLOCKS, SEEN } from '@/core/vocabulary';
 import { tasteSchema } from '@/core/schema/shot';
-import type { Db } from './database';
-import { bool, json, now, optional } from './rows';
+import { prepared, type Db } from './database';
+import { bool, json, now, optional, type Unknowable } from './rows';
 
 const shotRow = z.object({
   id: z.string(),
@@ -24,6 +24,7 @@ const shotRow = z.object({
   seen: json(z.array(z.enum(SEEN))),
   remark: z.string(),
   tdsPct: optional(z.number()),
+  overruled: optional(z.string()),
 });
 export type StoredShot = z.output<typeof shotRow>;
 
@@ -31,18 +32,18 @@ const SELECT_SHOT = `
   SELECT s.id, s.recipe_draft_id AS draftId, s.pulled_at AS pulledAt, p.name AS pulledBy, s.dial,
          s.dose_g AS doseG, s.aim_dose_g AS aimDoseG, s.yield_g AS yieldG, s.time_s AS timeS,
          s.first_drip_s AS firstDripS, s.clock, s.temperature_c AS temperatureC, s.purged,
-         s.purge_g AS purgeG, s.rest_days AS restDays, s.seen, s.remark, s.tds_pct AS tdsPct
+         s.purge_g AS purgeG, s.rest_days AS restDays, s.seen, s.remark, s.tds_pct AS tdsPct,
+         s.overruled
   FROM shot s JOIN recipe_draft r ON r.id = s.recipe_draft_id JOIN person p ON p.id = s.pulled_by`;
 
 /** Shots of a dial-in in the order they were pulled; removed ones are left out. */
 export function listShots(db: Db, dialInId: string): StoredShot[] {
-  return db
-    .prepare(`${SELECT_SHOT} WHERE r.dial_in_id = ? AND s.removed_at IS NULL ORDER BY s.pulled_at, s.rowid`)
+  return prepared(db, `${SELECT_SHOT} WHERE r.dial_in_id = ? AND s.removed_at IS NULL ORDER BY s.pulled_at, s.rowid`)
     .all(dialInId)
     .map((row) => shotRow.parse(row));
 }
 
-export type ShotFields = Omit<StoredShot, 'id' | 'pulledAt' | 'pulledBy' | 'tdsPct'>;
+export type ShotFields = Unknowable<Omit<StoredShot, 'id' | 'pulledAt' | 'pulledBy' | 'tdsPct'>>;
 
 export function insertShot(
   db: Db,
@@ -50,11 +51,11 @@ export function insertShot(
   fields: ShotFields,
   personId: string,
 ): void {
-  db.prepare(
-    `INSERT INTO shot (id, recipe_draft_id, pulled_at, pulled_by, dial, dose_g, aim_dose_g, yield_g,
-       time_s, first_drip_s, clock, temperature_c, purged, purge_g, rest_days, seen, remark)
+  prepared(db, `INSERT INTO shot (id, recipe_draft_id, pulled_at, pulled_by, dial, dose_g, aim_dose_g, yield_g,
+       time_s, first_drip_s, clock, temperature_c, purged, purge_g, rest_days, seen, remark, overruled)
      VALUES (@id, @draftId, @pulledAt, @personId, @dial, @doseG, @aimDoseG, @yieldG, @timeS,
-       @firstDripS, @clock, @temperatureC, @purged, @purgeG, @restDays, @seen, @remark)`,
+       @firstDripS, @clock, @temperatureC, @purged, @purgeG, @restDays, @seen, @remark,
+       @overruled)`,
   ).run({
     ...fields,
     id,
@@ -63,6 +64,7 @@ export function insertShot(
     aimDoseG: fields.aimDoseG ?? null,
     firstDripS: fields.firstDripS ?? null,
     purgeG: fields.purgeG ?? null,
+    overruled: fields.overruled ?? null,
     purged: Number(fields.purged),
     seen: JSON.stringify(fields.seen),
   });
@@ -72,9 +74,7 @@ const whereaboutsRow = z.object({ releaseId: z.string(), removed: bool });
 
 /** The release a shot belongs to, and whether it was removed; null when there is no such shot. */
 export function findShotWhereabouts(db: Db, id: string): z.output<typeof whereaboutsRow> | null {
-  const row = db
-    .prepare(
-      `SELECT d.release_id AS releaseId, s.removed_at IS NOT NULL AS removed
+  const row = prepared(db, `SELECT d.release_id AS releaseId, s.removed_at IS NOT NULL AS removed
        FROM shot s JOIN recipe_draft r ON r.id = s.recipe_draft_id JOIN dial_in d ON d.id = r.dial_in_id
        WHERE s.id = ?`,
     )
@@ -87,17 +87,17 @@ const massesRow = z.object({ doseG: z.number(), yieldG: z.number() });
 /** Dose and yield of an existing shot. */
 export function findShotMasses(db: Db, id: string): z.output<typeof massesRow> {
   return massesRow.parse(
-    db.prepare('SELECT dose_g AS doseG, yield_g AS yieldG FROM shot WHERE id = ?').get(id),
+    prepared(db, 'SELECT dose_g AS doseG, yield_g AS yieldG FROM shot WHERE id = ?').get(id),
   );
 }
 
 /** Takes a shot out of the dial-in, or puts it back; the row is kept. */
 export function setShotRemoved(db: Db, id: string, removed: boolean): void {
-  db.prepare('UPDATE shot SET removed_at = ? WHERE id = ?').run(removed ? now() : null, id);
+  prepared(db, 'UPDATE shot SET removed_at = ? WHERE id = ?').run(removed ? now() : null, id);
 }
 
 export function setShotTds(db: Db, id: string, tdsPct: number): void {
-  db.prepare('UPDATE shot SET tds_pct = ? WHERE id = ?').run(tdsPct, id);
+  prepared(db, 'UPDATE shot SET tds_pct = ? WHERE id = ?').run(tdsPct, id);
 }
 
 export const MOMENTS = ['hot', 'warm', 'cool'] as const;
@@ -108,6 +108,7 @@ const tastingRow = z.object({
   shotId: z.string(),
   tastedAt: z.string(),
   tastedBy: z.string(),
+  tastedById: z.string(),
   moment: z.enum(MOMENTS),
   serving: z.enum(SERVINGS),
   scales: json(tasteSchema),
@@ -118,9 +119,8 @@ export type StoredTasting = z.output<typeof tastingRow>;
 
 /** Tastings of a dial-in's shots, oldest first. */
 export function listTastings(db: Db, dialInId: string): StoredTasting[] {
-  return db
-    .prepare(
-      `SELECT t.id, t.shot_id AS shotId, t.tasted_at AS tastedAt, p.name AS tastedBy, t.moment,
+  return prepared(db, `SELECT t.id, t.shot_id AS shotId, t.tasted_at AS tastedAt, p.name AS tastedBy,
+              t.tasted_by AS tastedById, t.moment,
               t.serving, t.scales, t.notes_found AS notesFound, t.remark
        FROM tasting t JOIN shot s ON s.id = t.shot_id
        JOIN recipe_draft r ON r.id = s.recipe_draft_id JOIN person p ON p.id = t.tasted_by
@@ -130,7 +130,7 @@ export function listTastings(db: Db, dialInId: string): StoredTasting[] {
     .map((row) => tastingRow.parse(row));
 }
 
-export type TastingFields = Omit<StoredTasting, 'id' | 'tastedAt' | 'tastedBy'>;
+export type TastingFields = Omit<StoredTasting, 'id' | 'tastedAt' | 'tastedBy' | 'tastedById'>;
 
 export function insertTasting(
   db: Db,
@@ -138,8 +138,7 @@ export function insertTasting(
   fields: TastingFields,
   personId: string,
 ): void {
-  db.prepare(
-    `INSERT INTO tasting (id, shot_id, tasted_at, tasted_by, moment, serving, scales, notes_found, remark)
+  prepared(db, `INSERT INTO tasting (id, shot_id, tasted_at, tasted_by, moment, serving, scales, notes_found, remark)
      VALUES (@id, @shotId, @tastedAt, @personId, @moment, @serving, @scales, @notesFound, @remark)`,
   ).run({
     ...fields,
@@ -149,4 +148,23 @@ export function insertTasting(
     scales: JSON.stringify(fields.scales),
     notesFound: JSON.stringify(fields.notesFound),
   });
+}
+
+const spentRow = z.object({
+  doseG: z.number(),
+  purged: bool,
+  purgeG: optional(z.number()),
+  retentionG: z.number(),
+});
+
+/** What every shot of a batch took, over all its dial-ins. */
+export function listSpent(db: Db, batchId: string): z.output<typeof spentRow>[] {
+  return prepared(db, `SELECT s.dose_g AS doseG, s.purged, s.purge_g AS purgeG, g.retention_g AS retentionG
+       FROM dial_in d JOIN recipe_draft r ON r.dial_in_id = d.id
+       JOIN shot s ON s.recipe_draft_id = r.id
+       JOIN setup u ON u.id = d.setup_id JOIN grinder g ON g.id = u.grinder_id
+       WHERE d.batch_id = ? AND s.removed_at IS NULL`,
+    )
+    .all(batchId)
+    .map((row) => spentRow.parse(row));
 }

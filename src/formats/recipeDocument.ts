@@ -15,9 +15,11 @@ export const FORMAT_VERSION = 1;
 /** Path under which every Kettlebrand serves the JSON Schema of this format. */
 export const SCHEMA_PATH = '/schema/recipe-document-1.json';
 
+/** Moisture is the house's own affair and is not published. */
+const { moisturePct: _moisturePct, ...publishedFields } = componentFields;
 const componentSchema = z.strictObject({
   sharePct: z.number().positive().max(100),
-  ...componentFields,
+  ...publishedFields,
 });
 
 export const recipeBodySchema = z.strictObject({

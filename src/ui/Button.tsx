@@ -1,5 +1,6 @@
 'use client';
 
+import type { ReactNode } from 'react';
 import { Button as AriaButton } from 'react-aria-components/Button';
 import styled, { css } from 'styled-components';
 
@@ -58,8 +59,7 @@ export const MainButton = styled(AriaButton)`
   ${mainLook}
 `;
 
-/** A button that reads as a word in running text. */
-export const QuietButton = styled(AriaButton)`
+const Word = styled.button`
   padding: 4px 6px;
   border: 0;
   border-radius: 2px;
@@ -69,7 +69,22 @@ export const QuietButton = styled(AriaButton)`
   text-underline-offset: 3px;
   cursor: pointer;
 
-  &[data-hovered] {
+  &:hover {
     color: var(--ink);
   }
 `;
+
+export interface PlainButtonProps {
+  readonly onPress: () => void;
+  readonly isDisabled?: boolean;
+  readonly 'aria-label'?: string;
+  readonly children: ReactNode;
+}
+
+/**
+ * A button that reads as a word in running text. The browser's own: rows of a table carry many, and
+ * each costs the server little.
+ */
+export function QuietButton({ onPress, isDisabled = false, ...rest }: PlainButtonProps) {
+  return <Word type="button" onClick={onPress} disabled={isDisabled} {...rest} />;
+}

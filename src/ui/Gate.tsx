@@ -2,6 +2,8 @@
 
 import styled from 'styled-components';
 import type { Expectation, ShotMark } from '@/core/advice/types';
+import { G_PER_OZ, ouncesOf } from '@/core/units';
+import { useUnits } from './person';
 import { labelText } from './type';
 
 /**
@@ -79,6 +81,7 @@ const Svg = styled.svg`
 
 export function Gate(props: GateProps) {
   const { yieldG, yieldToleranceG, timeS, shots, expect, runningS, clockWords } = props;
+  const { mass } = useUnits();
   const scale = scaleOf(props);
   const [low, high] = timeS;
   const gate = {
@@ -92,7 +95,7 @@ export function Gate(props: GateProps) {
     <Svg
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
       role="img"
-      aria-label={`Gate: ${yieldG} g ± ${yieldToleranceG} g in ${low}-${high} s ${clockWords}. ${shotWords(shots)}`}
+      aria-label={`Gate: ${mass(yieldG)} ± ${mass(yieldToleranceG)} in ${low}-${high} s ${clockWords}. ${shotWords(shots)}`}
     >
       <Axes scale={scale} clockWords={clockWords} />
       {/* The posts of the gate run through the plane, so a miss can be read from afar. */}
@@ -142,6 +145,9 @@ export function Gate(props: GateProps) {
   );
 }
 
+/** Ten grams become half an ounce, so that the ticks stay round. */
+const OUNCE_TICKS = G_PER_OZ / 20;
+
 interface Scale {
   readonly x: (seconds: number) => number;
   readonly y: (grams: number) => number;
@@ -168,8 +174,10 @@ function scaleOf({ yieldG, timeS, shots, expect }: GateProps): Scale {
 }
 
 function Axes({ scale, clockWords }: { scale: Scale; clockWords: string }) {
+  const { units } = useUnits();
+  const inOunces = units.mass === 'oz';
   const stepS = scale.mostS > 70 ? 10 : 5;
-  const stepG = scale.mostG > 70 ? 20 : 10;
+  const stepG = (scale.mostG > 70 ? 20 : 10) * (inOunces ? OUNCE_TICKS : 1);
   const ticks = (most: number, step: number) =>
     Array.from({ length: Math.floor(most / step) + 1 }, (_, i) => i * step);
   return (
@@ -184,7 +192,7 @@ function Axes({ scale, clockWords }: { scale: Scale; clockWords: string }) {
             stroke="var(--rule)"
           />
           <text x={PAD.left - 7} y={scale.y(grams) + 4} textAnchor="end">
-            {grams}
+            {inOunces ? ouncesOf(grams).toFixed(1) : grams}
           </text>
         </g>
       ))}
@@ -199,7 +207,7 @@ function Axes({ scale, clockWords }: { scale: Scale; clockWords: string }) {
         </text>
       ))}
       <text x={6} y={PAD.top + 2}>
-        g
+        {units.mass}
       </text>
       <text className="caption" x={WIDTH - PAD.right} y={HEIGHT - 6} textAnchor="end">
         {`seconds ${clockWords}`}

@@ -1,6 +1,8 @@
 'use client';
 
 import styled from 'styled-components';
+import { massWords, type Units } from '@/core/units';
+import { useUnits } from './person';
 import { readingText } from './type';
 
 /** The recipe in force, set like a stamped enamel plate. */
@@ -8,6 +10,8 @@ export interface PlateRecipe {
   readonly doseG: number;
   readonly yieldG: number;
   readonly temperatureC: number;
+  /** What the machine's display is set to, where it differs from the group. */
+  readonly displayC?: number | null;
   readonly timeS: readonly [number, number];
   readonly clockWords: string;
   readonly programme: string;
@@ -85,6 +89,8 @@ export function Plate({
   recipe: PlateRecipe;
 }) {
   const ratio = recipe.yieldG / recipe.doseG;
+  const { units, massFigure, temperature } = useUnits();
+  const { displayC = null, tolerance } = recipe;
   return (
     <Sheet aria-label="Recipe in force">
       <Inner>
@@ -93,7 +99,7 @@ export function Plate({
           {note && <span>{note}</span>}
         </State>
         <Masses>
-          {recipe.doseG.toFixed(1)} → {recipe.yieldG.toFixed(1)} <small>g</small>
+          {massFigure(recipe.doseG)} → {massFigure(recipe.yieldG)} <small>{units.mass}</small>
         </Masses>
         <Lines>
           <dt>Ratio</dt>
@@ -103,12 +109,16 @@ export function Plate({
             {recipe.timeS[0]}-{recipe.timeS[1]} s {recipe.clockWords}
           </dd>
           <dt>Temperature</dt>
-          <dd>{recipe.temperatureC.toFixed(1)} °C at the machine</dd>
+          <dd>
+            {temperature(recipe.temperatureC)}{' '}
+            {displayC === null ? 'at the machine' : `at the group, set ${temperature(displayC)}`}
+          </dd>
           <dt>Water</dt>
           <dd>{recipe.programme}</dd>
           <dt>Tolerance</dt>
           <dd>
-            dose ± {recipe.tolerance.doseG} g, yield ± {recipe.tolerance.yieldG} g
+            dose ± {toleranceWords(tolerance.doseG, units)}, yield ±{' '}
+            {toleranceWords(tolerance.yieldG, units)}
           </dd>
           <dt>Rest</dt>
           <dd>
@@ -118,4 +128,9 @@ export function Plate({
       </Inner>
     </Sheet>
   );
+}
+
+/** "0.2 g": as it was entered, or in ounces. */
+function toleranceWords(g: number, units: Units): string {
+  return units.mass === 'g' ? `${g} g` : massWords(g, units);
 }

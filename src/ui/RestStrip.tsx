@@ -56,7 +56,7 @@ const DAYS_AFTER = 7;
 /** Below this share of the width a band is too narrow for its word. */
 const WORD_NEEDS_PCT = 6;
 
-const BANDS = [
+export const BANDS = [
   { state: 'tooFresh', label: 'Too fresh', fill: 'var(--under-wash)' },
   { state: 'open', label: 'Open', fill: 'var(--enamel-sunk)' },
   { state: 'best', label: 'Best', fill: 'var(--verdigris-wash)' },
@@ -160,7 +160,7 @@ export function RestStrip({ restDays, state, span, marks, isTall = false }: Rest
 }
 
 /** Under the band: shots as ticks, tastings as rings, publications as a diamond. */
-function Mark({ mark: { kind, label } }: { mark: StripMark }) {
+export function Mark({ mark: { kind, label } }: { mark: Pick<StripMark, 'kind' | 'label'> }) {
   const title = <title>{label}</title>;
   switch (kind) {
     case 'shot':

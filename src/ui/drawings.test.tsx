@@ -30,7 +30,7 @@ describe('the gate', () => {
   it('says in words what it draws', () => {
     drawGate([shot({ timeS: 22 }), shot()]);
     expect(screen.getByRole('img').getAttribute('aria-label')).toBe(
-      'Gate: 36 g ± 1 g in 26-30 s from the pump. 2 shots, 1 landed.',
+      'Gate: 36.0 g ± 1.0 g in 26-30 s from the pump. 2 shots, 1 landed.',
     );
   });
 

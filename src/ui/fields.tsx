@@ -1,31 +1,24 @@
 'use client';
 
-import { useId, type KeyboardEvent, type ReactNode, type Ref } from 'react';
-import { FieldError } from 'react-aria-components/FieldError';
-import { Input } from 'react-aria-components/Input';
-import { Label } from 'react-aria-components/Label';
-import { Text } from 'react-aria-components/Text';
-import { TextArea } from 'react-aria-components/TextArea';
-import { TextField } from 'react-aria-components/TextField';
+import {
+  useId,
+  useState,
+  type InputHTMLAttributes,
+  type KeyboardEvent,
+  type ReactNode,
+  type Ref,
+} from 'react';
 import styled, { css } from 'styled-components';
 import { LIMITS, type LimitName } from '@/core/limits';
-
-const Field = styled(TextField)`
-  display: flex;
-  flex-direction: column;
-  gap: 3px;
-  min-width: 0;
-`;
+import { usePerson } from './person';
+import { quantityUnit } from './quantityUnit';
+import { readNumber } from './readNumber';
 
 const labelLook = css`
   font-stretch: var(--narrow);
   font-weight: 560;
   font-size: 14px;
   color: var(--ink-soft);
-`;
-
-const FieldLabel = styled(Label)`
-  ${labelLook}
 `;
 
 const controlLook = css`
@@ -37,23 +30,45 @@ const controlLook = css`
   background: var(--enamel-raised);
   color: var(--ink);
 
-  &[data-invalid],
   &[aria-invalid='true'] {
     border: 2px solid var(--over);
   }
 `;
 
-const Control = styled(Input)`
+/** Label, control, hint and fault of one field: the browser's own, joined by ids. */
+const Frame = styled.div`
+  display: flex;
+  flex-direction: column;
+  gap: 3px;
+  min-width: 0;
+
+  label {
+    ${labelLook}
+  }
+
+  .hint {
+    color: var(--ink-soft);
+    font-size: 13.5px;
+  }
+
+  .fault {
+    color: var(--over);
+    font-size: 13.5px;
+    font-weight: 560;
+  }
+`;
+
+const Control = styled.input`
   ${controlLook}
 `;
 
-const Area = styled(TextArea)`
+const Area = styled.textarea`
   ${controlLook}
   min-height: 64px;
   resize: vertical;
 `;
 
-const Reading = styled(Input)<{ $large: boolean }>`
+const Reading = styled.input<{ $large: boolean }>`
   ${controlLook}
   font-stretch: var(--wide);
   font-weight: 560;
@@ -65,15 +80,8 @@ const Reading = styled(Input)<{ $large: boolean }>`
     `}
 `;
 
-const Fault = styled(FieldError)`
-  color: var(--over);
-  font-size: 13.5px;
-  font-weight: 560;
-`;
-
-const Hint = styled(Text)`
-  color: var(--ink-soft);
-  font-size: 13.5px;
+const NativeSelect = styled.select`
+  ${controlLook}
 `;
 
 interface Common {
@@ -85,6 +93,52 @@ interface Common {
   readonly hint?: ReactNode;
 }
 
+/** What ties a control to its label, its hint and its fault. */
+interface Tied {
+  readonly id: string;
+  readonly 'aria-invalid': boolean | undefined;
+  readonly 'aria-describedby': string | undefined;
+}
+
+function Field({
+  label,
+  hint,
+  fault,
+  children,
+}: Pick<Common, 'hint' | 'fault'> & {
+  label: ReactNode;
+  children: (tied: Tied) => ReactNode;
+}) {
+  const id = useId();
+  const isFaulty = fault !== undefined;
+  const described = [hint && `${id}-hint`, isFaulty && `${id}-fault`].filter(Boolean).join(' ');
+  return (
+    <Frame>
+      <label htmlFor={id}>{label}</label>
+      {children({
+        id,
+        'aria-invalid': isFaulty || undefined,
+        'aria-describedby': described || undefined,
+      })}
+      {hint && (
+        <span className="hint" id={`${id}-hint`}>
+          {hint}
+        </span>
+      )}
+      {isFaulty && (
+        <span className="fault" id={`${id}-fault`}>
+          {fault}
+        </span>
+      )}
+    </Frame>
+  );
+}
+
+type TextAttributes = Pick<
+  InputHTMLAttributes<HTMLInputElement>,
+  'autoFocus' | 'type' | 'autoComplete'
+>;
+
 /** One line of text. */
 export function TextInput({
   label,
@@ -92,19 +146,25 @@ export function TextInput({
   onChange,
   fault,
   hint,
+  type = 'text',
   ...rest
-}: Common & { autoFocus?: boolean; type?: string; placeholder?: string }) {
+}: Common & TextAttributes) {
   return (
-    <Field value={value} onChange={onChange} isInvalid={fault !== undefined}>
-      <FieldLabel>{label}</FieldLabel>
-      <Control {...rest} />
-      {hint && <Hint slot="description">{hint}</Hint>}
-      <Fault>{fault}</Fault>
+    <Field label={label} hint={hint} fault={fault}>
+      {(tied) => (
+        <Control
+          {...rest}
+          {...tied}
+          type={type}
+          value={value}
+          onChange={(event) => onChange(event.target.value)}
+        />
+      )}
     </Field>
   );
 }
 
-/** Some sentences. */
+/** Several lines of text. */
 export function TextAreaInput({
   label,
   value,
@@ -114,30 +174,31 @@ export function TextAreaInput({
   rows = 2,
 }: Common & { rows?: number }) {
   return (
-    <Field value={value} onChange={onChange} isInvalid={fault !== undefined}>
-      <FieldLabel>{label}</FieldLabel>
-      <Area rows={rows} />
-      {hint && <Hint slot="description">{hint}</Hint>}
-      <Fault>{fault}</Fault>
+    <Field label={label} hint={hint} fault={fault}>
+      {(tied) => (
+        <Area
+          {...tied}
+          rows={rows}
+          value={value}
+          onChange={(event) => onChange(event.target.value)}
+        />
+      )}
     </Field>
   );
 }
 
-/** "36,5" and "36.5" both mean 36.5; an empty field is undefined; anything else stays text. */
-export function readNumber(text: string): number | string | undefined {
-  const trimmed = text.trim();
-  if (trimmed === '') return undefined;
-  const value = Number(trimmed.replace(',', '.'));
-  return Number.isFinite(value) ? value : trimmed;
-}
+/** A figure without floating-point dust. */
+const tidy = (value: number, digits: number) => String(Number(value.toFixed(digits)));
 
-/** A nudged value without floating-point dust, within the limits of its quantity. */
+/** Kept figures carry more digits than are shown, so that a converted one comes back as typed. */
+const KEPT_DIGITS = 4;
+
+/** A nudged value within the limits of its quantity; value and change are as kept. */
 export function nudge(text: string, change: number, name: LimitName): string {
   const value = readNumber(text);
   const { min, max } = LIMITS[name];
   const from = typeof value === 'number' ? value : min;
-  const next = Math.min(max, Math.max(min, from + change));
-  return String(Number(next.toFixed(3)));
+  return tidy(Math.min(max, Math.max(min, from + change)), KEPT_DIGITS);
 }
 
 export interface QuantityProps extends Common {
@@ -149,58 +210,66 @@ export interface QuantityProps extends Common {
   readonly isRequired?: boolean;
 }
 
-/** A measured figure: arrows nudge it by the scale's step, a decimal comma is read too. */
+/**
+ * A measured figure in the person's units: arrows nudge it by the scale's step, a decimal comma is
+ * read too. The form keeps grams and °C; what was typed stays as typed until something else changes it.
+ */
 export function QuantityInput(props: QuantityProps) {
   const { label, value, onChange, fault, hint, quantity, step, large = false, inputRef } = props;
-  const { unit } = LIMITS[quantity];
+  const unit = quantityUnit(quantity, usePerson().units);
+  const [typed, setTyped] = useState<{ kept: string; shown: string } | null>(null);
+  const shown = typed?.kept === value ? typed.shown : converted(value, unit.toShown, unit.digits);
+  const onType = (text: string) => {
+    const kept = converted(text, unit.toKept, KEPT_DIGITS);
+    setTyped({ kept, shown: text });
+    onChange(kept);
+  };
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
     // Leaving the field gives the single keys back to the bench.
     if (event.key === 'Escape') event.currentTarget.blur();
     const direction = { ArrowUp: 1, ArrowDown: -1 }[event.key];
     if (direction === undefined || event.altKey) return;
     event.preventDefault();
-    onChange(nudge(value, direction * step * (event.shiftKey ? 10 : 1), quantity));
+    const keptStep = unit.toKept(unit.stepOf(step)) - unit.toKept(0);
+    onChange(nudge(value, direction * keptStep * (event.shiftKey ? 10 : 1), quantity));
   };
   return (
-    <Field value={value} onChange={onChange} isInvalid={fault !== undefined}>
-      <FieldLabel>
-        {label}
-        {unit && `, ${unit}`}
-      </FieldLabel>
-      <Reading
-        inputMode="decimal"
-        autoComplete="off"
-        onKeyDown={onKeyDown}
-        onFocus={(event) => event.currentTarget.select()}
-        ref={inputRef}
-        $large={large}
-      />
-      {hint && <Hint slot="description">{hint}</Hint>}
-      <Fault>{fault}</Fault>
+    <Field
+      label={
+        <>
+          {label}
+          {unit.label && `, ${unit.label}`}
+        </>
+      }
+      hint={hint}
+      fault={fault}
+    >
+      {(tied) => (
+        <Reading
+          {...tied}
+          type="text"
+          inputMode="decimal"
+          autoComplete="off"
+          value={shown}
+          onChange={(event) => onType(event.target.value)}
+          onKeyDown={onKeyDown}
+          onFocus={(event) => event.currentTarget.select()}
+          ref={inputRef}
+          $large={large}
+        />
+      )}
     </Field>
   );
 }
 
-const NativeSelect = styled.select`
-  ${controlLook}
-`;
-
-const SelectFrame = styled.div`
-  display: flex;
-  flex-direction: column;
-  gap: 3px;
-  min-width: 0;
-
-  label {
-    ${labelLook}
-  }
-
-  p {
-    color: var(--over);
-    font-size: 13.5px;
-    font-weight: 560;
-  }
-`;
+/** A typed figure in another unit; what is no figure stays as it is. */
+function converted(text: string, convert: (value: number) => number, digits: number): string {
+  const value = readNumber(text);
+  if (typeof value !== 'number') return text;
+  const other = convert(value);
+  // The same unit keeps the text itself: "36." is on its way to "36.5".
+  return other === value ? text : tidy(other, digits);
+}
 
 /** A choice from a list of words. The browser's own list is the best one on a phone and by keyboard. */
 export function SelectInput({
@@ -210,25 +279,18 @@ export function SelectInput({
   options,
   fault,
 }: Common & { options: readonly { value: string; label: string }[] }) {
-  const id = useId();
   return (
-    <SelectFrame>
-      <label htmlFor={id}>{label}</label>
-      <NativeSelect
-        id={id}
-        value={value}
-        onChange={(event) => onChange(event.target.value)}
-        aria-invalid={fault !== undefined}
-        aria-describedby={fault === undefined ? undefined : `${id}-fault`}
-      >
-        {options.map((option) => (
-          <option key={option.value} value={option.value}>
-            {option.label}
-          </option>
-        ))}
-      </NativeSelect>
-      {fault !== undefined && <p id={`${id}-fault`}>{fault}</p>}
-    </SelectFrame>
+    <Field label={label} fault={fault}>
+      {(tied) => (
+        <NativeSelect {...tied} value={value} onChange={(event) => onChange(event.target.value)}>
+          {options.map((option) => (
+            <option key={option.value} value={option.value}>
+              {option.label}
+            </option>
+          ))}
+        </NativeSelect>
+      )}
+    </Field>
   );
 }
 

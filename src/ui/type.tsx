@@ -59,6 +59,35 @@ export const Table = styled.table`
   }
 `;
 
+/** A figure's column, a column of words, one whose name only a reader of the screen needs, or none. */
+type Column = string | false | { readonly words: string } | { readonly hidden: string };
+
+/** The head of a table: figures stand right, words left. */
+export function TableHead({ columns }: { columns: readonly Column[] }) {
+  return (
+    <thead>
+      <tr>
+        {columns.map((column, i) => column !== false && <ColumnHead key={i} column={column} />)}
+      </tr>
+    </thead>
+  );
+}
+
+function ColumnHead({ column }: { column: Exclude<Column, false> }) {
+  if (typeof column === 'string') return <th scope="col">{column}</th>;
+  if ('hidden' in column)
+    return (
+      <th scope="col">
+        <Hidden>{column.hidden}</Hidden>
+      </th>
+    );
+  return (
+    <th scope="col" className="words">
+      {column.words}
+    </th>
+  );
+}
+
 /** A table may be wider than a phone: it scrolls, the page does not. */
 export const TableScroll = styled.div.attrs({ tabIndex: 0, role: 'region' })`
   position: relative;

@@ -2,12 +2,16 @@
 
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useRef, useState, useTransition } from 'react';
-import type { Fault } from '@/core/errors';
+import type { Fault, FaultCode } from '@/core/errors';
 import { newId } from './newId';
 
 export type Answer =
   | { readonly ok: true; readonly result: Readonly<Record<string, unknown>> }
-  | { readonly ok: false; readonly faults: readonly Fault[] };
+  | {
+      readonly ok: false;
+      readonly code?: FaultCode | undefined;
+      readonly faults: readonly Fault[];
+    };
 
 const UNREACHED =
   'The server was not reached. Your entry is kept here: check that it runs, then send it again.';
@@ -20,9 +24,17 @@ async function send(id: string, kind: string, input: unknown): Promise<Answer | 
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify({ id, kind, input }),
     });
-    const body = (await response.json()) as { result?: Record<string, unknown>; faults?: Fault[] };
+    const body = (await response.json()) as {
+      result?: Record<string, unknown>;
+      code?: FaultCode;
+      faults?: Fault[];
+    };
     if (response.ok && body.result) return { ok: true, result: body.result };
-    return { ok: false, faults: body.faults ?? [{ field: '', message: UNREACHED }] };
+    return {
+      ok: false,
+      code: body.code,
+      faults: body.faults ?? [{ field: '', message: UNREACHED }],
+    };
   } catch {
     return 'unreached';
   }
@@ -62,8 +74,9 @@ export function useCommand() {
       }
       unanswered.current = null;
       setFaults(answer.ok ? [] : answer.faults);
-      if (answer.ok) startRefresh(() => router.refresh());
-      else isUnderWay.current = false;
+      // After a conflict the screen shows what the other person made of it.
+      if (answer.ok || answer.code === 'conflict') startRefresh(() => router.refresh());
+      if (!answer.ok) isUnderWay.current = false;
       return answer;
     },
     [router],

@@ -2,6 +2,7 @@
 import { readFileSync } from 'node:fs';
 import { expect, test, type Page } from '@playwright/test';
 import { enterDay, fill, follow, pick, press, tabTo } from '../support/keyboard';
+import { openPage } from '../support/openRelease';
 import { startServer, type RunningServer } from '../support/server';
 
 let server: RunningServer;
@@ -28,14 +29,29 @@ async function pullShot(page: Page): Promise<number> {
   return dial;
 }
 
+/** Presses Publish and answers the one question before a recipe leaves the house. */
+async function publish(page: Page, version: number): Promise<void> {
+  await press(page, `Publish version ${version}`);
+  await expect(page.getByRole('dialog')).toContainText('never changes');
+  await press(page, 'Let it out');
+}
+
 test('from an empty house to a published card, by keyboard only', async ({ page, browser }) => {
-  await page.goto(server.url);
+  await openPage(page, server.url);
 
   await test.step('first set-up', async () => {
     await fill(page, 'Name of the roastery', 'Lanternfell Coffee');
     await fill(page, 'Your name, as the quality lead', 'Ines');
+    await fill(page, 'Sign-in name', 'ines');
+    await fill(page, 'Password', 'short');
     await page.keyboard.press('Enter');
-    await expect(page.getByRole('heading', { name: 'The bench' })).toBeVisible();
+    await expect(page.getByText(/Password is too short/)).toBeVisible();
+    await fill(page, 'Password', 'kettle at six');
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('heading', { name: 'No coffee here yet' })).toBeVisible();
+    await page.waitForLoadState('networkidle');
+    await follow(page, 'Describe machine, grinder and basket');
+    await page.waitForLoadState('networkidle');
     await fill(page, 'Name of the setup', 'Window bench');
     await fill(page, 'Machine', 'Two-group at the window');
     await fill(page, 'Grinder', 'Flat-burr, left');
@@ -43,6 +59,7 @@ test('from an empty house to a published card, by keyboard only', async ({ page,
     await fill(page, 'Basket', 'Straight double');
     await press(page, 'Add the setup');
     await expect(page.getByRole('heading', { name: 'No coffee here yet' })).toBeVisible();
+    await expect(page.getByText('(done)')).toBeVisible();
   });
 
   await test.step('read', async () => {
@@ -76,7 +93,7 @@ test('from an empty house to a published card, by keyboard only', async ({ page,
     const dials: number[] = [];
     for (let shots = 1; shots <= 8; shots++) {
       dials.push(await pullShot(page));
-      await expect(page.getByText(`Ledger: ${shots} shot`)).toBeVisible();
+      await expect(page.getByText(new RegExp(`Ledger: ${shots} shot`))).toBeVisible();
       if (await page.getByText(/Confirmed in/).isVisible()) break;
     }
     await expect(page.getByLabel('Recipe in force')).toContainText('Confirmed');
@@ -87,7 +104,7 @@ test('from an empty house to a published card, by keyboard only', async ({ page,
   await test.step('take a shot back and put it back', async () => {
     await page.keyboard.press('Escape');
     await page.keyboard.press('u');
-    await press(page, 'Put it back');
+    await press(page, /Put it back/);
     await expect(page.getByText(/Confirmed in/)).toBeVisible();
   });
 
@@ -119,12 +136,15 @@ test('from an empty house to a published card, by keyboard only', async ({ page,
     await page.getByRole('button', { name: 'Keep this cup sheet' }).waitFor();
     await tabTo(page, page.getByRole('link', { name: /Publish/ }));
     await page.keyboard.press('Enter');
-    await press(page, 'Publish version 1');
+    await publish(page, 1);
     await expect(page.getByText(/How it tastes when right is empty/)).toBeVisible();
     await fill(page, 'How it tastes when right', 'Bergamot and apricot, light and sweet.');
     await fill(page, 'When short, and what to do', 'Sharp: let it run longer.');
     await fill(page, 'When long, and what to do', 'Thin: stop earlier.');
-    await press(page, 'Publish version 1');
+    await publish(page, 1);
+    await expect(page.getByText(/Tasted by two: .*Mend it, or say why it is passed/)).toBeVisible();
+    await fill(page, 'Publish all the same, because', 'alone in the house until Monday');
+    await publish(page, 1);
     await expect(page.getByText(/Version 1 is public/)).toBeVisible();
   });
 
@@ -174,9 +194,16 @@ test('from an empty house to a published card, by keyboard only', async ({ page,
 
   await test.step('publishing again says what changed', async () => {
     await page.keyboard.press('Escape');
-    await follow(page, /Dembi Ridge/);
+    await page.keyboard.press('Control+k');
+    await expect(page.getByRole('searchbox', { name: /Release, stage/ })).toBeFocused();
+    await page.keyboard.type('dembi');
+    await page.keyboard.press('Enter');
+    await expect(
+      page.getByText(/passed “tasted by two” because: alone in the house/),
+    ).toBeVisible();
+    await fill(page, 'Publish all the same, because', 'still alone');
     await fill(page, 'What changed from version 1, and why', 'Clearer words for the short cup.');
-    await press(page, 'Publish version 2');
+    await publish(page, 2);
     await expect(page.getByText(/Version 2 is public/)).toBeVisible();
   });
 });

@@ -1,9 +1,13 @@
 /** A small house in memory, driven by the same commands the screens send. */
 import { randomBytes } from 'node:crypto';
+import Database from 'better-sqlite3';
 import { commands } from '@/app/commands';
+import type { Role } from '@/core/roles';
 import { clock } from '@/data/clock';
 import { submit } from '@/data/command';
 import { openDatabase, type Db } from '@/data/database';
+import { findLead } from '@/data/people';
+import { listReleaseNames } from '@/data/releases';
 import { listSetups } from '@/data/setups';
 
 export const TODAY = '2026-05-20';
@@ -17,28 +21,47 @@ export function newId(): string {
   return randomBytes(16).toString('hex');
 }
 
-export function send(db: Db, kind: string, input: unknown, id = newId()) {
-  return submit(db, commands, { id, kind, input });
+/** Sends a command as the lead, or as anyone else whose id is given. */
+export function send(
+  db: Db,
+  kind: string,
+  input: unknown,
+  id = newId(),
+  personId: string | null = findLead(db)?.id ?? null,
+) {
+  return submit(db, commands, { id, kind, input }, personId);
 }
+
+export const LEAD = { name: 'Ines', signInName: 'ines', password: 'kettle at six' } as const;
+
+export const MACHINE = {
+  name: 'Machine',
+  settableTemperature: true,
+  pressureControl: false,
+  flowControl: false,
+  preinfusion: false,
+} as const;
+
+export const GRINDER = {
+  name: 'Grinder',
+  stepSize: 0.5,
+  finerIs: 'lower',
+  min: 0,
+  max: 30,
+  retentionG: 2,
+} as const;
+
+export const BASKET = { name: 'Double', diameterMm: 58, ratedG: 18, pressurised: false } as const;
 
 export const SETUP = {
   name: 'Window bench',
-  machineName: 'Machine',
-  settableTemperature: true,
-  pressureControl: false,
-  grinderName: 'Grinder',
-  stepSize: 0.5,
-  finerIs: 'lower',
-  dialMin: 0,
-  dialMax: 30,
-  retentionG: 2,
-  basketName: 'Double',
-  diameterMm: 58,
-  ratedG: 18,
+  machine: MACHINE,
+  grinder: GRINDER,
+  basket: BASKET,
 } as const;
 
-export const RELEASE = {
-  name: 'Dembi Ridge',
+export const COMPONENT = {
+  sharePct: 100,
   country: 'Ethiopia',
   region: 'Guji',
   producer: 'Dembi Ridge washing station',
@@ -46,10 +69,16 @@ export const RELEASE = {
   varietyClass: 'landrace',
   process: 'washed',
   altitudeM: 2050,
-  roastLevel: 0,
-  roastDate: '2026-05-08',
-  promisedNotes: ['bergamot', 'apricot'],
 } as const;
+
+export const RELEASE = {
+  name: 'Dembi Ridge',
+  serving: 'both',
+  promisedNotes: ['bergamot', 'apricot'],
+  components: [COMPONENT],
+} as const;
+
+export const BATCH = { label: '', roastDate: '2026-05-08', roastLevel: 0 } as const;
 
 export const RECIPE = {
   style: 'classic',
@@ -72,14 +101,31 @@ export interface TestHouse {
   readonly draftId: string;
 }
 
-/** A set-up house with one release whose recipe is on the bench. */
+let template: { readonly bytes: Buffer; readonly draftId: string } | null = null;
+
+/** A set-up house with one release whose recipe is on the bench; in memory, a copy of the first one made. */
 export function openHouse(file = ':memory:'): TestHouse {
   stopClock();
-  const db = openDatabase(file);
-  send(db, 'setUpHouse', { houseName: 'Lanternfell Coffee', leadName: 'Ines' });
+  if (file !== ':memory:') return setUp(openDatabase(file));
+  if (template === null) {
+    const first = setUp(openDatabase(file));
+    template = { bytes: first.db.serialize(), draftId: first.draftId };
+  }
+  const db = new Database(template.bytes);
+  db.pragma('foreign_keys = ON');
+  return {
+    db,
+    draftId: template.draftId,
+    releaseId: listReleaseNames(db)[0]!.id,
+    setupId: listSetups(db)[0]!.id,
+  };
+}
+
+function setUp(db: Db): TestHouse {
+  send(db, 'setUpHouse', { houseName: 'Lanternfell Coffee', ...LEAD });
   send(db, 'saveSetup', { setup: SETUP });
   const setupId = listSetups(db)[0]!.id;
-  const releaseId = String(send(db, 'createRelease', { release: RELEASE }).releaseId);
+  const releaseId = String(send(db, 'createRelease', { release: RELEASE, batch: BATCH }).releaseId);
   const { draftId } = send(db, 'acceptRecipe', {
     ...RECIPE,
     releaseId,
@@ -106,9 +152,27 @@ export function shotInput(draftId: string, changes: Record<string, unknown> = {}
   };
 }
 
+/** Reasons that pass every gate. */
+export const PASSED = {
+  confirmed: 'for a test',
+  tasted: 'for a test',
+  rested: 'for a test',
+} as const;
+
 export const WORDS = {
   right: 'Bergamot and apricot.',
   short: 'Sharp: let it run longer.',
   long: 'Thin: stop earlier.',
   whatChanged: '',
+  passed: PASSED,
 };
+
+/** A person of a role who came in by invitation; answers their id. */
+export function join(db: Db, role: Role, signInName: string = role): string {
+  const token = newId();
+  send(db, 'invite', { forWhom: signInName, role, token });
+  const id = newId();
+  const person = { token, name: signInName, signInName, password: 'a long password' };
+  send(db, 'acceptInvitation', person, id, null);
+  return id;
+}

@@ -71,6 +71,7 @@ export async function startServer({ demo = false } = {}): Promise<RunningServer>
           NODE_ENV: 'production',
           NEXT_TELEMETRY_DISABLED: '1',
           KETTLEBRAND_DATA: folder,
+          KETTLEBRAND_DEMO: demo ? '1' : '0',
         },
         stdio: 'ignore',
       },

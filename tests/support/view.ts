@@ -11,6 +11,7 @@ export interface ViewedHouse extends TestHouse {
 export function houseWith(...shots: Record<string, unknown>[]): ViewedHouse {
   const house = openHouse();
   for (const changes of shots) send(house.db, 'logShot', shotInput(house.draftId, changes));
-  const view = () => readRelease(house.db, findHouse(house.db)!, house.releaseId, TODAY)!;
+  const view = () =>
+    readRelease(house.db, findHouse(house.db)!, house.releaseId, { today: TODAY })!;
   return { ...house, view };
 }

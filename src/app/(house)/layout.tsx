@@ -1,17 +1,30 @@
 import type { ReactNode } from 'react';
 import { database } from '@/data/database';
 import { listReleaseNames } from '@/data/releases';
+import { today } from '@/data/today';
+import { readToday } from '@/data/todayView';
 import { loadHouse } from '@/features/frame/load';
 import { TopBar } from '@/features/frame/TopBar';
+import { PersonProvider } from '@/ui/person';
+import { UndoBar } from '@/ui/undo';
 
 export const dynamic = 'force-dynamic';
 
-export default function HouseLayout({ children }: { children: ReactNode }) {
-  const { house, lead } = loadHouse();
+/** What can wait is not counted in the bar. */
+const COUNTED_FROM = 2;
+
+export default async function HouseLayout({ children }: { children: ReactNode }) {
+  const { house, person } = await loadHouse();
+  const { id, name, role, units } = person;
+  const db = database();
+  const due = readToday(db, house, { today: today(), units })
+    .flatMap((standing) => standing.due)
+    .filter(({ urgency }) => urgency >= COUNTED_FROM).length;
   return (
-    <>
-      <TopBar houseName={house.name} leadName={lead.name} releases={listReleaseNames(database())} />
+    <PersonProvider person={{ id, name, role, units }}>
+      <TopBar houseName={house.name} releases={listReleaseNames(db)} due={due} />
       {children}
-    </>
+      <UndoBar />
+    </PersonProvider>
   );
 }

@@ -1,35 +1,28 @@
 import { database } from '@/data/database';
-import type { ReleaseView } from '@/data/releaseView';
+import { listPeople } from '@/data/people';
 import { listSetups } from '@/data/setups';
-import { readShelf } from '@/data/shelf';
 import { today } from '@/data/today';
+import { readToday } from '@/data/todayView';
 import { loadHouse } from '@/features/frame/load';
-import { stripMarks } from '@/features/frame/stripMarks';
-import { originWords } from '@/features/frame/words';
 import { ImportDocument } from '@/features/import/ImportDocument';
-import { Shelf } from '@/features/today/Shelf';
+import { TodayPage } from '@/features/today/TodayPage';
+import { todayRows } from '@/features/today/todayRows';
 
-export default function ShelfPage() {
-  const { house } = loadHouse();
-  const rows = readShelf(database(), house, today()).map((view) => ({
-    id: view.release.id,
-    name: view.release.name,
-    origin: originWords(view.component),
-    restDays: view.rest.restDays,
-    state: view.rest.state,
-    span: view.span,
-    marks: stripMarks(view),
-    standing: standingOf(view),
-  }));
+export default async function Today() {
+  const { house, person } = await loadHouse();
+  const db = database();
+  const day = today();
+  const standings = readToday(db, house, { today: day, units: person.units });
   return (
-    <Shelf rows={rows} hasSetup={listSetups(database()).length > 0} importer={<ImportDocument />} />
+    <TodayPage
+      today={day}
+      rows={todayRows(standings, day)}
+      firstSteps={{
+        hasSetup: listSetups(db).length > 0,
+        hasRelease: standings.length > 0,
+        hasColleague: listPeople(db).length > 1,
+      }}
+      importer={<ImportDocument />}
+    />
   );
-}
-
-/** Where a release stands, in a few words. */
-function standingOf({ bench, versions }: ReleaseView): string {
-  if (versions[0]) return `Version ${versions[0].number} is public`;
-  if (!bench) return 'Arrived: read it and begin';
-  if (bench.advice.status === 'confirmed') return 'Confirmed, not published';
-  return `Dialling in: ${bench.shots.length} shots, ${bench.spentG.toFixed(0)} g`;
 }

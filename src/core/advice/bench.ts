@@ -13,6 +13,7 @@ import { carriedShare, PURGE_TIMES_RETENTION } from '../grinder/retention';
 import { fitTimeModel, NOISE_SD, ODD_WEIGHT, type TimeModel } from '../grinder/timeModel';
 import type { Shot } from '../schema/shot';
 import { tasteDirection, type Direction } from '../taste/direction';
+import { METRIC, type Units } from '../units';
 import { prepSigns } from './prep';
 import type { NextInput, ShotMark } from './types';
 
@@ -36,11 +37,15 @@ export interface Bench {
   readonly restDays: number;
   readonly dial: number;
   readonly aimDoseG: number;
+  readonly units: Units;
+  /** The recipe was revised after the last shot, so that shot is not judged by it. */
+  readonly isRevised: boolean;
 }
 
 /** Fits and judges all shots of a dial-in. Needs at least a start dial or one shot. */
 export function readBench(input: NextInput): Bench {
-  const { target, grinder, shots } = input;
+  const { target, grinder, shots, targetFrom = 0 } = input;
+  const isRevised = shots.length > 0 && targetFrom >= shots.length;
   const firstDripS = usualFirstDrip(shots);
   const drip = target.clock === 'firstDrip' ? firstDripS : 0;
   const pumpWindowS = [target.timeS[0] + drip, target.timeS[1] + drip] as const;
@@ -73,11 +78,13 @@ export function readBench(input: NextInput): Bench {
     input,
     model,
     marks,
+    units: input.units ?? METRIC,
     firstDripS,
     pumpWindowS,
     restDays,
-    dial: input.isRevised ? startDial : (last?.dial ?? startDial),
-    aimDoseG: input.isRevised ? target.doseG : (last?.aimDoseG ?? target.doseG),
+    isRevised,
+    dial: isRevised ? startDial : (last?.dial ?? startDial),
+    aimDoseG: isRevised ? target.doseG : (last?.aimDoseG ?? target.doseG),
   };
 }
 
@@ -92,7 +99,7 @@ function lastRestDays(shots: readonly Shot[]): number {
 }
 
 /** Grams purged: the figure noted, else twice the retention for a tick. */
-export function purgeOf(shot: Shot, retentionG: number): number {
+export function purgeOf(shot: Pick<Shot, 'purged' | 'purgeG'>, retentionG: number): number {
   if (shot.purgeG !== undefined) return shot.purgeG;
   return shot.purged ? PURGE_TIMES_RETENTION * retentionG : 0;
 }

@@ -5,6 +5,7 @@ import jStat from 'jstat';
 import { fromPumpSeconds, pumpSeconds } from '../extraction/clock';
 import { grindWord, settingsAround } from '../grinder/dial';
 import { purgeFor } from '../grinder/retention';
+import { massFigure, massWords } from '../units';
 import type { Bench } from './bench';
 import type { Expectation, Move } from './types';
 
@@ -135,7 +136,7 @@ export function moveTo(bench: Bench, { dial, doseG }: Setting): Move | null {
   const { grinder } = bench.input;
   const from = bench.dial;
   const dosed = Math.abs(doseG - bench.aimDoseG) > 1e-9;
-  const doseWords = `dose ${bench.aimDoseG.toFixed(1)} → ${doseG.toFixed(1)} g`;
+  const doseWords = `dose ${massFigure(bench.aimDoseG, bench.units)} → ${massWords(doseG, bench.units)}`;
   if (dial === from)
     return dosed
       ? { variable: 'doseG', from: bench.aimDoseG, to: doseG, words: capital(doseWords) }

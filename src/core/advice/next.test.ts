@@ -132,7 +132,7 @@ describe('order of judgement', () => {
     const revised = { target: target({ yieldG: 44, timeS: [31, 37] as [number, number] }) };
     const shots = [shot(), shot()];
     expect(nextMove(question(shots, revised)).status).toBe('measure');
-    const advice = nextMove(question(shots, { ...revised, isRevised: true }));
+    const advice = nextMove(question(shots, { ...revised, targetFrom: shots.length }));
     expect(advice).toMatchObject({ status: 'repeat', move: null, alternatives: [] });
     expect(codes(advice)).toEqual(['revised']);
   });
@@ -140,6 +140,13 @@ describe('order of judgement', () => {
   it('repeats a hit, and confirms two in a row', () => {
     expect(nextMove(question([shot()])).status).toBe('repeat');
     expect(nextMove(question([shot(), shot({ timeS: 27 })])).status).toBe('confirmed');
+  });
+
+  it('does not count a shot of the recipe before as the repeat', () => {
+    const shots = [shot(), shot({ timeS: 27 })];
+    expect(nextMove(question(shots, { targetFrom: 1 })).status).toBe('repeat');
+    const third = [...shots, shot({ timeS: 28.5 })];
+    expect(nextMove(question(third, { targetFrom: 1 })).status).toBe('confirmed');
   });
 
   it('does not confirm across settings or over a bad shot', () => {

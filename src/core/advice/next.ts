@@ -4,6 +4,7 @@
  * Choked and gushing shots are judged first, because their yield is wrong by nature.
  */
 import { purgeFor } from '../grinder/retention';
+import { basketWarnings } from '../start/setupLimits';
 import { tasteMove } from '../taste/tasteMove';
 import { directionOf, readBench, type Bench } from './bench';
 import { prepSigns } from './prep';
@@ -49,6 +50,7 @@ export function nextMove(input: NextInput): Advice {
     purgeG: setting.dial === bench.dial ? 0 : purgeFor(input.grinder.retentionG),
     alternatives: alternatives(bench, judgement),
     marks: bench.marks,
+    warnings: basketWarnings(input.basket),
   };
 }
 
@@ -59,9 +61,8 @@ function lastOf(bench: Bench) {
 }
 
 function firstShot(bench: Bench): Judgement | null {
-  const { shots, isRevised } = bench.input;
-  if (shots.length > 0 && !isRevised) return null;
-  const reason = isRevised ? REASON_WORDS.revised() : REASON_WORDS.firstShot();
+  if (bench.input.shots.length > 0 && !bench.isRevised) return null;
+  const reason = bench.isRevised ? REASON_WORDS.revised() : REASON_WORDS.firstShot();
   return { status: 'repeat', move: null, reasons: [reason] };
 }
 
@@ -81,8 +82,8 @@ function measurement(bench: Bench): Judgement | null {
   const { target } = bench.input;
   const { shot, mark } = lastOf(bench);
   const reasons: Reason[] = [];
-  if (!mark.inDose) reasons.push(REASON_WORDS.doseOff(shot.doseG, bench.aimDoseG));
-  if (!mark.inYield) reasons.push(REASON_WORDS.yieldOff(shot.yieldG, target.yieldG));
+  if (!mark.inDose) reasons.push(REASON_WORDS.doseOff(shot.doseG, bench.aimDoseG, bench.units));
+  if (!mark.inYield) reasons.push(REASON_WORDS.yieldOff(shot.yieldG, target.yieldG, bench.units));
   if (shot.byVolume) reasons.push(REASON_WORDS.byVolume());
   if (mark.timeOnTargetClockS === null) reasons.push(REASON_WORDS.noFirstDrip(target.clock));
   return reasons.length > 0 ? { status: 'measure', move: null, reasons } : null;
@@ -111,7 +112,14 @@ function taste(bench: Bench): Judgement | null {
     return target.tasteFirst
       ? { status: 'taste', move: null, reasons: [REASON_WORDS.tasteFirst()] }
       : null;
-  const found = tasteMove({ direction, target, dial: shot.dial, grinder, machine });
+  const found = tasteMove({
+    direction,
+    target,
+    dial: shot.dial,
+    grinder,
+    machine,
+    units: bench.units,
+  });
   if (found === null) return null;
   return {
     status: 'taste',
@@ -151,9 +159,9 @@ function settingNow(bench: Bench): Setting {
 }
 
 function repetition(bench: Bench): Judgement {
-  const { shots } = bench.input;
+  const { shots, targetFrom = 0 } = bench.input;
   const { shot, mark } = lastOf(bench);
-  const previous = shots[shots.length - 2];
+  const previous = shots.length - 2 >= targetFrom ? shots[shots.length - 2] : undefined;
   const previousMark = bench.marks[bench.marks.length - 2];
   const sameSetting =
     previous !== undefined &&
@@ -184,7 +192,7 @@ function moves(move: Move | null, variable: MovedVariable): boolean {
 
 /** What else could be done, with what it would be expected to give: at most two. */
 function alternatives(bench: Bench, { status, move }: Judgement): Alternative[] {
-  if (bench.input.shots.length === 0 || bench.input.isRevised) return [];
+  if (bench.input.shots.length === 0 || bench.isRevised) return [];
   const found: Alternative[] = [];
   const add = (setting: Setting, words: (move: Move | null) => string) => {
     const other = moveTo(bench, setting);

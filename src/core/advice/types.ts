@@ -2,6 +2,7 @@
 import type { Basket, Grinder, Machine } from '../schema/setup';
 import type { Shot } from '../schema/shot';
 import type { Target } from '../schema/target';
+import type { Units } from '../units';
 
 export interface NextInput {
   readonly target: Target;
@@ -10,8 +11,13 @@ export interface NextInput {
   readonly machine?: Machine | undefined;
   /** Every shot of this dial-in, in the order they were pulled. */
   readonly shots: readonly Shot[];
-  /** The recipe was revised after the last shot, so that shot cannot be judged by it. */
-  readonly isRevised?: boolean | undefined;
+  /**
+   * Index of the first shot pulled for this target; earlier ones were pulled for another revision:
+   * they teach the grinder, and neither count as repeats nor are judged. 0 when absent.
+   */
+  readonly targetFrom?: number | undefined;
+  /** Units the words are said in; grams and °C when absent. */
+  readonly units?: Units | undefined;
 }
 
 export const ADVICE_STATUSES = [
@@ -68,6 +74,8 @@ export interface Advice {
   readonly reasons: readonly Reason[];
   readonly alternatives: readonly Alternative[];
   readonly marks: readonly ShotMark[];
+  /** What this setup cannot do, whatever the shots say. */
+  readonly warnings: readonly Reason[];
 }
 
 /** What the advisor makes of one shot. */

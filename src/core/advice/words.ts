@@ -1,7 +1,19 @@
 /** Every reason the advisor gives, worded in one place. */
+import { massWords, type Units } from '../units';
 import { CLOCK_LABELS, type Clock } from '../vocabulary';
 import type { PrepSign } from './prep';
-import type { Reason } from './types';
+import type { AdviceStatus, Reason } from './types';
+
+/** What each status asks for, in a few words. */
+export const STATUS_WORDS: Record<AdviceStatus, string> = {
+  measure: 'Measure again',
+  prep: 'Same again, prepared better',
+  grind: 'Change the grind',
+  dose: 'Change the dose',
+  taste: 'Taste decides',
+  repeat: 'Pull it unchanged',
+  confirmed: 'Confirmed',
+};
 
 const PREP_TEXT: Record<PrepSign, string> = {
   spurt: 'It spurted: water found a channel. Mend distribution and tamp, and pull it again.',
@@ -9,8 +21,6 @@ const PREP_TEXT: Record<PrepSign, string> = {
   holes: 'Holes in the puck: distribute more evenly, and pull it again.',
   coldMetal: 'The portafilter was cold: warm it with a flush, and pull it again.',
 };
-
-const grams = (value: number) => `${value.toFixed(1)} g`;
 
 export const REASON_WORDS = {
   firstShot: (): Reason => ({
@@ -29,16 +39,16 @@ export const REASON_WORDS = {
     code: 'gushing',
     text: 'It gushed through in under 12 s: a large move finer. Mind the spray.',
   }),
-  doseOff: (doseG: number, aimG: number): Reason => ({
+  doseOff: (doseG: number, aimG: number, units: Units): Reason => ({
     code: 'doseOff',
-    text: `Dose ${grams(doseG)} where ${grams(aimG)} was meant: weigh the basket again before you judge the time.`,
+    text: `Dose ${massWords(doseG, units)} where ${massWords(aimG, units)} was meant: weigh the basket again before you judge the time.`,
   }),
-  yieldOff: (yieldG: number, targetG: number): Reason => ({
+  yieldOff: (yieldG: number, targetG: number, units: Units): Reason => ({
     code: 'yieldOff',
     text:
       yieldG > targetG
-        ? `Yield ${grams(yieldG)} is ${grams(yieldG - targetG)} over: stop earlier, for ${grams(targetG)}, and judge the time then.`
-        : `Yield ${grams(yieldG)} is ${grams(targetG - yieldG)} short: let it run to ${grams(targetG)}, and judge the time then.`,
+        ? `Yield ${massWords(yieldG, units)} is ${massWords(yieldG - targetG, units)} over: stop earlier, for ${massWords(targetG, units)}, and judge the time then.`
+        : `Yield ${massWords(yieldG, units)} is ${massWords(targetG - yieldG, units)} short: let it run to ${massWords(targetG, units)}, and judge the time then.`,
   }),
   byVolume: (): Reason => ({
     code: 'byVolume',

@@ -45,3 +45,57 @@ export function roastLevelFromColour(
   const share = (colourGround - from.colour) / (to.colour - from.colour);
   return from.roastLevel + share * (to.roastLevel - from.roastLevel);
 }
+
+/** A named roast level of a house with its own colour readings. */
+export interface RoastMapLevel {
+  readonly roastLevel: number;
+  readonly colourBean?: number | undefined;
+  readonly colourGround?: number | undefined;
+}
+
+export interface RoastFacts {
+  /** ρ of the house's word. */
+  readonly roastLevel?: number | undefined;
+  readonly colourBean?: number | undefined;
+  readonly colourGround?: number | undefined;
+}
+
+export interface RoastReading {
+  /** ρ, or null when neither word nor usable colour is known. */
+  readonly level: number | null;
+  readonly source: 'ground' | 'bean' | 'word' | null;
+  /** ρ by colour minus ρ by word, where both are known. */
+  readonly colourMinusWord: number | null;
+}
+
+/**
+ * ρ of a batch: ground colour before bean colour before the word. A bean reading counts only through
+ * the house's own map, a ground reading also through the default one. House heuristic.
+ */
+export function readRoast(batch: RoastFacts, map: readonly RoastMapLevel[]): RoastReading {
+  const ground = levelsOf(map, 'colourGround');
+  const bean = levelsOf(map, 'colourBean');
+  const word = batch.roastLevel ?? null;
+  const byColour = (level: number, source: 'ground' | 'bean'): RoastReading => ({
+    level,
+    source,
+    colourMinusWord: word === null ? null : level - word,
+  });
+  if (batch.colourGround !== undefined)
+    return byColour(
+      roastLevelFromColour(batch.colourGround, ground.length >= 2 ? ground : DEFAULT_COLOUR_MAP),
+      'ground',
+    );
+  if (batch.colourBean !== undefined && bean.length >= 2)
+    return byColour(roastLevelFromColour(batch.colourBean, bean), 'bean');
+  return { level: word, source: word === null ? null : 'word', colourMinusWord: null };
+}
+
+function levelsOf(
+  map: readonly RoastMapLevel[],
+  reading: 'colourBean' | 'colourGround',
+): ColourLevel[] {
+  return map.flatMap(({ roastLevel, [reading]: colour }) =>
+    colour === undefined ? [] : [{ colour, roastLevel }],
+  );
+}

@@ -8,6 +8,9 @@ const LN_TIME_PER_STEP = { mean: 0.1, sd: 0.04 };
 /** −5.3 % time per +10 µm, with the same relative doubt (model.md §7, its table of checks). */
 const LN_TIME_PER_UM = -Math.log(1 - 0.053) / 10;
 
+/** Shot time at which people say what a step does in seconds: the trade's usual middle. */
+const USUAL_TIME_S = 28;
+
 /** Farthest move considered, in steps: beyond it the straight line is not believed. */
 const FARTHEST_STEPS = 40;
 
@@ -18,13 +21,18 @@ export function finerSign(grinder: Grinder): 1 | -1 {
 
 /** Prior of b: change of ln time per dial number, signed. */
 export function slopePrior(grinder: Grinder): { mean: number; sd: number } {
-  const perStep =
-    grinder.umPerStep === undefined ? LN_TIME_PER_STEP.mean : LN_TIME_PER_UM * grinder.umPerStep;
+  const perStep = perStepOf(grinder);
   const doubt = LN_TIME_PER_STEP.sd / LN_TIME_PER_STEP.mean;
   return {
     mean: (finerSign(grinder) * perStep) / grinder.stepSize,
     sd: (doubt * perStep) / grinder.stepSize,
   };
+}
+
+/** Change of ln time per step: as measured in seconds, else by burr travel, else the default. */
+function perStepOf({ secondsPerStep, umPerStep }: Grinder): number {
+  if (secondsPerStep !== undefined) return Math.log(1 + secondsPerStep / USUAL_TIME_S);
+  return umPerStep === undefined ? LN_TIME_PER_STEP.mean : LN_TIME_PER_UM * umPerStep;
 }
 
 /** Settings within reach of `from`, in whole steps, inside the grinder's range; `from` first. */

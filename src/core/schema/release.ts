@@ -17,6 +17,7 @@ export const componentFields = {
   region: optionalText('Region', 'name'),
   producer: optionalText('Producer', 'name'),
   variety: optionalText('Variety', 'name'),
+  moisturePct: quantity('moisturePct').optional(),
   ...modelFacts,
 };
 

@@ -6,7 +6,11 @@ export const machineSchema = z.strictObject({
   name: z.string().max(80).optional(),
   settableTemperature: z.boolean().optional(),
   fixedTemperatureC: quantity('temperatureC').optional(),
+  /** Temperature on the display minus temperature at the group. */
+  displayOffsetC: quantity('displayOffsetC').optional(),
   pressureControl: z.boolean().optional(),
+  flowControl: z.boolean().optional(),
+  preinfusion: z.boolean().optional(),
 });
 
 export const grinderSchema = z
@@ -16,6 +20,8 @@ export const grinderSchema = z
     finerIs: oneOf('Finer is', ['lower', 'higher']),
     /** Burr travel of one step; with it the grinder's slope is known better than by default. */
     umPerStep: quantity('umPerStep').optional(),
+    /** What one step changes in a shot of about 28 s; believed before the burr travel. */
+    secondsPerStep: quantity('secondsPerStep').optional(),
     min: quantity('dial'),
     max: quantity('dial'),
     retentionG: quantity('retentionG'),
@@ -29,6 +35,8 @@ export const basketSchema = z.strictObject({
   name: z.string().max(80).optional(),
   diameterMm: quantity('diameterMm').optional(),
   ratedG: quantity('ratedG'),
+  /** With a valve that makes its own resistance. */
+  pressurised: z.boolean().optional(),
 });
 
 /** A machine may be given by its name alone: then its abilities are not known. */

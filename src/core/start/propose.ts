@@ -3,12 +3,15 @@
  * Units at the end of names. A recipe is a place to start: its interval says how far it may be off.
  */
 import { featuresOf, type ReleaseFacts } from '../coffee/features';
+import { USUAL_FIRST_DRIP_S } from '../extraction/clock';
 import { restSpan } from '../rest/rest';
 import type { Recipe } from '../schema/recipe';
 import type { Setup } from '../schema/setup';
+import { METRIC, temperatureWords, type Units } from '../units';
 import {
   STYLE_PROGRAMMES,
   type BrewStyle,
+  type Clock,
   type RestSchool,
   type TemperatureSchool,
 } from '../vocabulary';
@@ -17,7 +20,7 @@ import { evidenceOf, type Evidence } from './evidence';
 import { fitOutputs, mapOutputs, type PastRelease } from './fit';
 import { predict, type Posterior } from './posterior';
 import { FACTORS, processSd, type Output } from './priors';
-import { styleWarnings, type Warning } from './programme';
+import { setupWarnings, styleWarnings, type Warning } from './setupLimits';
 import { pushesOf, type Push } from './pushes';
 
 export interface ProposeInput {
@@ -27,6 +30,10 @@ export interface ProposeInput {
   readonly history: readonly PastRelease[];
   readonly setup?: Setup | undefined;
   readonly restSchool?: RestSchool | undefined;
+  /** The clock the window is written on; the pump's when absent. */
+  readonly clock?: Clock | undefined;
+  /** Units the words are said in; grams and °C when absent. */
+  readonly units?: Units | undefined;
 }
 
 export const PUSHED = ['ratio', 'temperatureC', 'timeS', 'grindSteps', 'doseG'] as const;
@@ -65,7 +72,7 @@ const RULES_ONLY_BELOW = 5;
  * Without history it is the rules alone and says so (`rulesOnly`).
  */
 export function propose(input: ProposeInput): Proposal {
-  const { release, style, temperatureSchool, history, setup } = input;
+  const { release, style, temperatureSchool, history, setup, units = METRIC } = input;
   const features = featuresOf(release);
   const row = designRow(features, style);
   const fits = fitOutputs(history, temperatureSchool);
@@ -77,12 +84,12 @@ export function propose(input: ProposeInput): Proposal {
   const mean = mapOutputs((output) => predictions[output].mean);
   const halfWidth80 = mapOutputs((output) => predictions[output].halfWidth80);
   const ratedG = setup?.basket?.ratedG ?? ASSUMED_RATED_G;
-  const { values, limited, warnings } = bounded(mean, ratedG, setup);
-  const recipe = recipeFrom(values, style, release, input.restSchool);
+  const { values, limited, warnings } = bounded(mean, ratedG, setup, units);
+  const recipe = recipeFrom(values, input);
   const shown = {
     ratio: recipe.ratio,
     temperatureC: recipe.temperatureC,
-    timeS: (recipe.timeS[0] + recipe.timeS[1]) / 2,
+    timeS: Math.round(values.timeS),
     grindSteps: roundTo(mean.grindSteps, 0.5),
     doseG: recipe.doseG,
   };
@@ -113,7 +120,11 @@ export function propose(input: ProposeInput): Proposal {
     halfWidth80,
     pushes,
     evidence: evidenceOf(history, row, fits.lnRatio),
-    warnings: [...styleWarnings(style, setup?.machine), ...warnings],
+    warnings: [
+      ...styleWarnings(style, setup?.machine),
+      ...setupWarnings(setup, { temperatureC: recipe.temperatureC, units }),
+      ...warnings,
+    ],
     rulesOnly: history.length < RULES_ONLY_BELOW,
   };
 }
@@ -140,7 +151,12 @@ function averageMean(fits: readonly Posterior[]): number[] {
 }
 
 /** Raw means held to the limits of the trade and of the setup. */
-function bounded(mean: Record<Output, number>, ratedG: number, setup: Setup | undefined) {
+function bounded(
+  mean: Record<Output, number>,
+  ratedG: number,
+  setup: Setup | undefined,
+  units: Units,
+) {
   const limited = new Set<Pushed>();
   const warnings: Warning[] = [];
   const hold = (variable: Pushed, value: number, low: number, high: number) => {
@@ -156,7 +172,7 @@ function bounded(mean: Record<Output, number>, ratedG: number, setup: Setup | un
       limited.add('temperatureC');
       warnings.push({
         code: 'fixedTemperature',
-        text: `This machine stands at ${fixedC} °C; the coffee asks for ${temperatureC.toFixed(1)} °C. Answer the difference with the ratio, about .08 for each degree too cool.`,
+        text: `This machine stands at ${temperatureWords(fixedC, units)}; the coffee asks for ${temperatureWords(temperatureC, units)}. Answer the difference with the ratio, about .08 for each °C too cool.`,
       });
     }
     temperatureC = fixedC ?? temperatureC;
@@ -178,14 +194,13 @@ function bounded(mean: Record<Output, number>, ratedG: number, setup: Setup | un
 /** Rounded to what a bench can set: .1 g of dose, .5 g of yield, .5 °C, whole seconds. */
 function recipeFrom(
   values: { ratio: number; temperatureC: number; timeS: number; doseG: number },
-  style: BrewStyle,
-  release: ReleaseFacts,
-  restSchool: RestSchool = 'byRoast',
+  { style, release, restSchool = 'byRoast', clock = 'pump' }: ProposeInput,
 ): Recipe {
   const doseG = roundTo(values.doseG, 0.1);
   const yieldG = roundTo(doseG * values.ratio, 0.5);
   const half = Math.max(WINDOW_MIN_S, Math.round(values.timeS * WINDOW_SHARE));
-  const centre = Math.round(values.timeS);
+  const dripS = clock === 'firstDrip' ? USUAL_FIRST_DRIP_S : 0;
+  const centre = Math.max(half + 1, Math.round(values.timeS - dripS));
   const span = restSpan(featuresOf(release).roastLevel ?? 0, restSchool);
   return {
     doseG,
@@ -193,7 +208,7 @@ function recipeFrom(
     ratio: yieldG / doseG,
     temperatureC: roundTo(values.temperatureC, 0.5),
     timeS: [centre - half, centre + half],
-    clock: 'pump',
+    clock,
     programme: STYLE_PROGRAMMES[style],
     restDays: [Math.round(span.bestFrom), Math.round(span.bestTo)],
   };

@@ -5,6 +5,14 @@
  */
 import type { Grinder, Machine } from '../schema/setup';
 import { finerSign, grindWord, roundDial } from '../grinder/dial';
+import {
+  massFigure,
+  massWords,
+  METRIC,
+  temperatureFigure,
+  temperatureWords,
+  type Units,
+} from '../units';
 import type { Direction } from './direction';
 
 export interface TasteMove {
@@ -24,6 +32,8 @@ export interface TasteMoveInput {
   readonly dial: number;
   readonly grinder: Grinder;
   readonly machine?: Machine | undefined;
+  /** Units the words are said in; grams and °C when absent. */
+  readonly units?: Units | undefined;
 }
 
 const LARGE_RATIO = { least: 0.25, most: 0.4, mostAtPoints: 8, leastAtPoints: 4.5 } as const;
@@ -60,13 +70,13 @@ function largeRatio(points: number): number {
   return least + share * (most - least);
 }
 
-function ratioMove({ target }: TasteMoveInput, ratioChange: number): TasteMove {
+function ratioMove({ target, units = METRIC }: TasteMoveInput, ratioChange: number): TasteMove {
   const to = Math.round(2 * (target.yieldG + ratioChange * target.doseG)) / 2;
   return {
     variable: 'yieldG',
     from: target.yieldG,
     to,
-    words: `${ratioChange > 0 ? 'Longer' : 'Shorter'}: ${target.yieldG} → ${to} g in the cup (1:${(to / target.doseG).toFixed(2)}). Grind, dose and temperature stay.`,
+    words: `${ratioChange > 0 ? 'Longer' : 'Shorter'}: ${massFigure(target.yieldG, units)} → ${massWords(to, units)} in the cup (1:${(to / target.doseG).toFixed(2)}). Grind, dose and temperature stay.`,
   };
 }
 
@@ -82,6 +92,7 @@ function grindMove({ dial, grinder }: TasteMoveInput, finer: boolean, steps: num
 }
 
 function smallMove(input: TasteMoveInput, hotter: boolean): TasteMove {
+  const { units = METRIC } = input;
   const from = input.target.temperatureC;
   if (from === undefined || input.machine?.settableTemperature === false)
     return ratioMove(input, hotter ? SMALL_RATIO : -SMALL_RATIO);
@@ -90,6 +101,6 @@ function smallMove(input: TasteMoveInput, hotter: boolean): TasteMove {
     variable: 'temperatureC',
     from,
     to,
-    words: `${hotter ? 'Hotter' : 'Cooler'}: ${from} → ${to} °C. Grind, dose and yield stay.`,
+    words: `${hotter ? 'Hotter' : 'Cooler'}: ${temperatureFigure(from, units)} → ${temperatureWords(to, units)}. Grind, dose and yield stay.`,
   };
 }

@@ -1,32 +1,78 @@
 /** Commands that describe the bench. */
 import { z } from 'zod';
 import { userFault } from '@/core/errors';
-import { defineCommand, personOf } from '@/data/command';
+import { oneOf, parse } from '@/core/schema/fields';
+import { changedMeanwhile, defineCommand, type Context } from '@/data/command';
+import {
+  findPart,
+  insertPart,
+  PARTS,
+  updatePart,
+  type Part,
+  type PartFields,
+} from '@/data/equipment';
 import { insertSetup, updateSetup } from '@/data/setups';
-import { setupInput } from './schema';
+import { PART_INPUTS, setupInput } from './schema';
+
+export const savePart = defineCommand({
+  kind: 'savePart',
+  duty: 'lead',
+  input: z.strictObject({
+    part: oneOf('Part', PARTS),
+    id: z.string().max(64).optional(),
+    rowVersion: z.number().int().optional(),
+    fields: z.unknown(),
+  }),
+  run: ({ part, id, rowVersion = 0, fields: raw }, { db, id: newId }) => {
+    const fields = parse(PART_INPUTS[part], raw) as PartFields[Part];
+    if (id === undefined) insertPart(db, part, newId, fields);
+    else if (!updatePart(db, part, { id, rowVersion }, fields)) throw changedMeanwhile(part);
+    return {
+      releaseId: null,
+      words: `saved the ${part} ${fields.name}`,
+      result: { id: id ?? newId },
+    };
+  },
+});
 
 export const saveSetup = defineCommand({
   kind: 'saveSetup',
+  duty: 'lead',
   input: z.strictObject({
     setupId: z.string().max(64).optional(),
     rowVersion: z.number().int().optional(),
     setup: setupInput,
   }),
-  run: ({ setupId, rowVersion, setup }, context) => {
-    personOf(context);
-    if (setupId === undefined) {
-      insertSetup(context.db, context.id, setup);
-    } else if (!updateSetup(context.db, setupId, rowVersion ?? 0, setup)) {
-      throw userFault(
-        'conflict',
-        'setup',
-        `Someone else changed "${setup.name}" meanwhile. Your entries are kept here: reload the page to see theirs, then enter yours again.`,
-      );
-    }
+  run: ({ setupId, rowVersion = 0, setup }, context) => {
+    const { db, id } = context;
+    const fields = {
+      name: setup.name,
+      machineId: partId('machine', setup.machineId, setup.machine, context),
+      grinderId: partId('grinder', setup.grinderId, setup.grinder, context),
+      basketId: partId('basket', setup.basketId, setup.basket, context),
+    };
+    if (setupId === undefined) insertSetup(db, id, fields);
+    else if (!updateSetup(db, { id: setupId, rowVersion }, fields)) throw changedMeanwhile('setup');
     return {
       releaseId: null,
       words: `saved the setup ${setup.name}`,
-      result: { setupId: setupId ?? context.id },
+      result: { setupId: setupId ?? id },
     };
   },
 });
+
+/** The id of a part that is there, or of a new one made now; parts of three tables may share an id. */
+function partId<P extends Part>(
+  part: P,
+  id: string | undefined,
+  fields: PartFields[P] | undefined,
+  context: Context,
+): string {
+  if (fields !== undefined) {
+    insertPart(context.db, part, context.id, fields);
+    return context.id;
+  }
+  if (id === undefined || !findPart(context.db, part, id))
+    throw userFault('notFound', part, `That ${part} is gone. Choose another one.`);
+  return id;
+}

@@ -2,23 +2,15 @@
 
 import styled from 'styled-components';
 import { revisedWindow } from '@/core/advice/revise';
-import type { Advice, Move } from '@/core/advice/types';
+import type { Move } from '@/core/advice/types';
+import { STATUS_WORDS } from '@/core/advice/words';
 import { CLOCK_LABELS } from '@/core/vocabulary';
 import type { Bench } from '@/data/releaseView';
 import { Button } from '@/ui/Button';
 import { Faults } from '@/ui/Faults';
-import { labelText, readingText } from '@/ui/type';
+import { useMay, useUnits } from '@/ui/person';
+import { labelText, Notice, readingText } from '@/ui/type';
 import { useCommand } from '@/ui/useCommand';
-
-const STATUS_WORDS: Record<Advice['status'], string> = {
-  measure: 'Measure again',
-  prep: 'Same again, prepared better',
-  grind: 'Change the grind',
-  dose: 'Change the dose',
-  taste: 'Taste decides',
-  repeat: 'Pull it unchanged',
-  confirmed: 'Confirmed',
-};
 
 const Frame = styled.section`
   padding: 12px 0 0 14px;
@@ -66,7 +58,9 @@ const Others = styled.div`
 
 /** The one thing to do now and why. */
 export function NextMove({ bench, releaseId }: { bench: Bench; releaseId: string }) {
-  const { status, move, expect, purgeG, reasons, alternatives } = bench.advice;
+  const { status, move, expect, purgeG, reasons, alternatives, warnings } = bench.advice;
+  const { mass } = useUnits();
+  const isLead = useMay('lead');
   const last = bench.shots.at(-1);
   const headline =
     last?.draftId === bench.draft.id
@@ -79,15 +73,24 @@ export function NextMove({ bench, releaseId }: { bench: Bench; releaseId: string
       <Headline>{headline}</Headline>
       {purgeG > 0 && (
         <p>
-          <strong>Purge {purgeG} g first</strong>, or the shot is not evidence.
+          <strong>Purge {mass(purgeG)} first</strong>, or the shot is not evidence.
         </p>
       )}
+      {warnings.map(({ code, text }) => (
+        <Notice key={code}>{text}</Notice>
+      ))}
       <Reasons>
         {reasons.map((reason) => (
           <li key={reason.code}>{reason.text}</li>
         ))}
       </Reasons>
-      {status === 'taste' && move && <TakeMove bench={bench} move={move} releaseId={releaseId} />}
+      {status === 'taste' &&
+        move &&
+        (isLead ? (
+          <TakeMove bench={bench} move={move} releaseId={releaseId} />
+        ) : (
+          <p>The lead puts it on the bench.</p>
+        ))}
       {status !== 'confirmed' && (
         <Expect>
           Expect <strong>{expect.timeS.toFixed(0)} s</strong> {CLOCK_LABELS[expect.clock]}, 80 %
@@ -108,7 +111,10 @@ export function NextMove({ bench, releaseId }: { bench: Bench; releaseId: string
           </ul>
         </Others>
       )}
-      <Others>Advice from your shots and house rules; the palate decides.</Others>
+      <Others>
+        Advice from your shots and house rules; the palate decides. Set another dial and it is kept
+        as your overruling.
+      </Others>
     </Frame>
   );
 }
@@ -134,6 +140,7 @@ function TakeMove({ bench, move, releaseId }: { bench: Bench; move: Move; releas
       startDial: move.variable === 'dial' ? move.to : (shots.at(-1)?.dial ?? draft.startDial),
       why: `Taste: ${move.words}`,
       proposed: draft.proposed,
+      basedOn: draft.id,
     });
   return (
     <>

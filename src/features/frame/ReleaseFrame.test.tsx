@@ -1,7 +1,8 @@
-import { render, screen, waitFor } from '@testing-library/react';
+import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { DONE, fakeServer, router } from '../../../tests/support/browser';
 import { send } from '../../../tests/support/house';
+import { renderAs } from '../../../tests/support/render';
 import { houseWith, type ViewedHouse } from '../../../tests/support/view';
 import { ReleaseFrame } from './ReleaseFrame';
 import { stagesOf } from './stages';
@@ -12,7 +13,7 @@ jest.mock('next/navigation', () => ({
 }));
 
 function openFrame({ view }: ViewedHouse) {
-  render(
+  renderAs(
     <ReleaseFrame view={view()} stages={stagesOf(view())}>
       <p>The stage</p>
     </ReleaseFrame>,
@@ -66,7 +67,7 @@ describe('the next move', () => {
   it('says grind direction with word and dial, the purge, the expectation and its band', () => {
     openFrame(houseWith({ timeS: 22 }));
     expect(advice()).toMatch(/Finer, 12 → 1[01](\.5)?/);
-    expect(advice()).toMatch(/Purge 4 g first/);
+    expect(advice()).toMatch(/Purge 4\.0 g first/);
     expect(advice()).toMatch(
       /Expect 2\d s from the pump, 80 % between \d\d and \d\d\. Lands \d+ times in 100/,
     );
@@ -87,7 +88,7 @@ describe('the next move', () => {
     });
     const sent = fakeServer(DONE);
     const user = openFrame(house);
-    expect(advice()).toMatch(/Shorter: 36 → \d\d(\.5)? g/);
+    expect(advice()).toMatch(/Shorter: 36\.0 → \d\d\.\d g/);
     await user.click(screen.getByRole('button', { name: 'Put it on the bench' }));
     await waitFor(() => expect(sent).toHaveLength(1));
     const { input } = sent[0]!;

@@ -4,9 +4,11 @@ import Link from 'next/link';
 import { useRouter, useSelectedLayoutSegment } from 'next/navigation';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
-import { CLOCK_LABELS, PROCESS_LABELS, roastWord, VARIETY_LABELS } from '@/core/vocabulary';
+import { displayTemperatureC } from '@/core/start/setupLimits';
+import { CLOCK_LABELS, roastWord, SERVED_LABELS } from '@/core/vocabulary';
 import type { ReleaseView } from '@/data/releaseView';
-import { dayWords } from '@/ui/dates';
+import { dayWords } from '@/core/dayWords';
+import { useUnits } from '@/ui/person';
 import { Plate } from '@/ui/Plate';
 import { RestStrip } from '@/ui/RestStrip';
 import { labelText, readingText } from '@/ui/type';
@@ -14,7 +16,7 @@ import { useKeys } from '@/ui/useKeys';
 import { NextMove } from './NextMove';
 import { stripMarks } from './stripMarks';
 import type { Stage } from './stages';
-import { originWords } from './words';
+import { kindWords, originWords } from './words';
 
 const Head = styled.section`
   padding: 8px 18px 0;
@@ -179,13 +181,17 @@ export function ReleaseFrame({
   stages: readonly Stage[];
   children: ReactNode;
 }) {
-  const { release, rest, span, bench } = view;
+  const { release, batch, bench } = view;
+  const { rest, span } = batch;
   const router = useRouter();
   const current = useSelectedLayoutSegment();
   const base = `/releases/${release.id}`;
   useKeys(
     Object.fromEntries(
-      stages.map(({ path }, i) => [String(i + 1), () => router.push(`${base}/${path}`)]),
+      stages.map(({ path, verb }, i) => [
+        String(i + 1),
+        { words: verb, act: () => router.push(`${base}/${path}`) },
+      ]),
     ),
   );
   return (
@@ -195,7 +201,7 @@ export function ReleaseFrame({
           restDays={rest.restDays}
           state={rest.state}
           span={span}
-          marks={stripMarks(view)}
+          marks={stripMarks(batch)}
           isTall
         />
         <Stages aria-label="Stages">
@@ -229,24 +235,24 @@ export function ReleaseFrame({
 }
 
 function BenchSide({ view }: { view: ReleaseView }) {
-  const { bench, versions } = view;
+  const { bench } = view;
+  const { mass, massFigure, temperature } = useUnits();
   if (!bench) return null;
   const { draft, setup, advice, shots, target } = bench;
   // A revision states its dose anew; the trim of an older shot is already in it.
   const last = shots.at(-1);
   const doseG = (last?.draftId === draft.id ? last.aimDoseG : undefined) ?? draft.doseG;
   const clockWords = CLOCK_LABELS[draft.clock];
-  const version = versions[0] ? `version ${versions[0].number} is public` : 'not published';
   return (
     <>
       <PlateBar>
-        {doseG.toFixed(1)} → {draft.yieldG.toFixed(1)} g in {draft.timeLowS}-{draft.timeHighS} s{' '}
-        {clockWords}, {draft.temperatureC.toFixed(1)} °C
+        {massFigure(doseG)} → {mass(draft.yieldG)} in {draft.timeLowS}-{draft.timeHighS} s{' '}
+        {clockWords}, {temperature(draft.temperatureC)}
       </PlateBar>
       <WidePlate>
         <Plate
           state={advice.status === 'confirmed' ? 'Confirmed' : 'On the bench'}
-          note={version}
+          note={publicWords(view)}
           recipe={{
             doseG,
             yieldG: draft.yieldG,
@@ -254,6 +260,7 @@ function BenchSide({ view }: { view: ReleaseView }) {
             timeS: [draft.timeLowS, draft.timeHighS],
             clockWords,
             programme: draft.programme,
+            displayC: displayTemperatureC(draft.temperatureC, setup.machine),
             restDays: [draft.restFrom, draft.restTo],
             tolerance: { doseG: target.doseToleranceG, yieldG: target.yieldToleranceG },
           }}
@@ -276,39 +283,74 @@ const SetupLine = styled.p`
   ${labelText}
 `;
 
+/** "version 2 is public", "version 2 withdrawn", "not published". */
+function publicWords({ versions, address }: ReleaseView): string {
+  const newest = versions[0];
+  if (!newest) return 'not published';
+  return `version ${newest.number} ${address?.withdrawnAt ? 'withdrawn' : 'is public'}`;
+}
+
+const ROAST_SOURCES = { ground: 'by ground colour', bean: 'by bean colour', word: '' } as const;
+
 function FactsColumn({ view }: { view: ReleaseView }) {
-  const { release, component, batch, rest } = view;
+  const { release, batch, batches } = view;
+  const { mass } = useUnits();
+  const { components } = release;
+  const [only] = components;
+  const single = components.length === 1 ? only : undefined;
+  const { level, source } = batch.roast;
   const facts: [string, string][] = [
-    [
-      'Variety',
-      component.variety || (component.varietyClass ? VARIETY_LABELS[component.varietyClass] : ''),
-    ],
-    ['Process', component.process ? PROCESS_LABELS[component.process] : ''],
+    ...(single
+      ? [
+          ['Kind', kindWords(single)] as [string, string],
+          ['Grown at', shown(single.altitudeM, ' m')] as [string, string],
+          ['Green density', shown(single.densityGPerL, ' g/L')] as [string, string],
+          ['Green moisture', shown(single.moisturePct, ' %')] as [string, string],
+        ]
+      : components.map((component): [string, string] => [
+          `${component.sharePct} %`,
+          [component.region || component.country, kindWords(component)].filter(Boolean).join(', '),
+        ])),
     [
       'Roast',
-      batch.roastLevel === undefined
+      level === null || source === null
         ? 'not known; the rest span is that of a medium roast'
-        : roastWord(batch.roastLevel),
+        : [roastWord(level), ROAST_SOURCES[source]].filter(Boolean).join(' '),
     ],
-    ['Grown at', component.altitudeM === undefined ? '' : `${component.altitudeM} m`],
-    ['Green density', component.densityGPerL === undefined ? '' : `${component.densityGPerL} g/L`],
-    ['Roasted', `${dayWords(batch.roastDate)}, rested ${rest.restDays} days`],
+    [
+      'Roasted',
+      `${dayWords(batch.roastDate)}${batch.label && ` (${batch.label})`}, rested ${batch.rest.restDays} days`,
+    ],
+    ['Batches', batches.length > 1 ? `${batches.length}, this one on the bench` : ''],
+    ['Sample left', batch.leftG === null ? '' : mass(Math.max(0, batch.leftG), 0)],
+    ['Served', SERVED_LABELS[release.serving]],
     ['Promised', release.promisedNotes.join(', ')],
   ];
   return (
     <Facts aria-label="Coffee">
       <h1>{release.name}</h1>
-      <p>{originWords(component)}</p>
+      <p>{originWords(components)}</p>
       <dl>
         {facts
           .filter(([, value]) => value !== '')
-          .map(([name, value]) => (
-            <div key={name}>
+          .map(([name, value], i) => (
+            <div key={`${name}${i}`}>
               <dt>{name}</dt>
               <dd>{value}</dd>
             </div>
           ))}
       </dl>
+      <LogLink href={`/releases/${release.id}/log`}>Who did what when</LogLink>
     </Facts>
   );
 }
+
+function shown(value: number | undefined, unit: string): string {
+  return value === undefined ? '' : `${value}${unit}`;
+}
+
+const LogLink = styled(Link)`
+  ${labelText}
+  display: inline-block;
+  margin-top: 14px;
+`;

@@ -1,12 +1,18 @@
 'use client';
 
-import { SunMoon } from 'lucide-react';
+import { LogOut, Search as SearchIcon, SunMoon } from 'lucide-react';
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useParams, useRouter } from 'next/navigation';
-import { Button } from 'react-aria-components/Button';
+import { useEffect, useState } from 'react';
 import styled from 'styled-components';
-import { Hidden } from '@/ui/type';
-import { useKeys } from '@/ui/useKeys';
+import { ROLE_LABELS } from '@/core/roles';
+import { useMay, usePerson } from '@/ui/person';
+import { Hidden, Key } from '@/ui/type';
+import { activeKeys, useKeys, type Keys } from '@/ui/useKeys';
+import { loadAnew } from '@/ui/loadAnew';
+import { useSession } from '@/ui/useSession';
+import { paletteItems } from './palette';
 
 const Bar = styled.header`
   display: flex;
@@ -63,19 +69,26 @@ const Right = styled.div`
   font-size: 14px;
   white-space: nowrap;
 
-  .house {
-    font-stretch: var(--narrow);
-    color: var(--ink-soft);
+  .due {
+    font-weight: 640;
   }
 
-  @media (max-width: 760px) {
-    .house {
+  @media (max-width: 900px) {
+    gap: 8px;
+
+    .wide {
+      display: none;
+    }
+  }
+
+  @media (max-width: 640px) {
+    a:not(.due) {
       display: none;
     }
   }
 `;
 
-const IconButton = styled(Button)`
+const IconButton = styled.button.attrs({ type: 'button' })`
   display: grid;
   place-items: center;
   width: 36px;
@@ -85,19 +98,68 @@ const IconButton = styled(Button)`
   cursor: pointer;
 `;
 
+const Search = styled.button.attrs({ type: 'button' })`
+  display: flex;
+  align-items: center;
+  gap: 8px;
+  height: 34px;
+  padding: 0 10px;
+  border: 1px solid var(--rule-strong);
+  border-radius: 2px;
+  background: none;
+  color: var(--ink-soft);
+  cursor: pointer;
+
+  @media (max-width: 900px) {
+    span {
+      display: none;
+    }
+  }
+`;
+
+const loadPalette = () => import('./CommandPalette');
+const CommandPalette = dynamic(loadPalette);
+const KeyList = dynamic(() => import('./KeyList'));
+
+/** The palette is fetched once the page has settled, so that it opens at the first key. */
+const PRELOAD_AFTER_MS = 1500;
+
 export interface TopBarProps {
   readonly houseName: string;
-  readonly leadName: string;
   readonly releases: readonly { id: string; name: string }[];
+  /** How many things are due now or soon. */
+  readonly due: number;
 }
 
-export function TopBar({ houseName, leadName, releases }: TopBarProps) {
+export function TopBar({ houseName, releases, due }: TopBarProps) {
   const router = useRouter();
+  const person = usePerson();
+  const isLead = useMay('lead');
   const { id } = useParams<{ id?: string }>();
-  useKeys({ h: () => router.push('/'), r: () => router.push('/releases/new') });
+  const [open, setOpen] = useState<'palette' | 'keys' | null>(null);
+  const [listed, setListed] = useState<Keys>({});
+  const close = () => setOpen(null);
+  useKeys({
+    h: { words: 'Today', act: () => router.push('/') },
+    ...(isLead && {
+      r: { words: 'a new release', act: () => router.push('/releases/new') },
+    }),
+    '?': {
+      words: 'this list',
+      act: () => {
+        setListed(activeKeys());
+        setOpen('keys');
+      },
+    },
+  });
+  usePaletteKey(() => setOpen('palette'));
+  useEffect(() => {
+    const timer = setTimeout(() => void loadPalette(), PRELOAD_AFTER_MS);
+    return () => clearTimeout(timer);
+  }, []);
   return (
     <Bar>
-      <Mark href="/" aria-label="Kettlebrand, all releases">
+      <Mark href="/" aria-label="Kettlebrand, today">
         <MarkDrawing />
         <span>Kettlebrand</span>
       </Mark>
@@ -120,14 +182,64 @@ export function TopBar({ houseName, leadName, releases }: TopBarProps) {
           </Switcher>
         </>
       )}
-      <Right>
-        <span className="house">
-          {houseName}, {leadName}
+      <Search onClick={() => setOpen('palette')} aria-label="Search and commands">
+        <SearchIcon size={16} aria-hidden="true" />
+        <span>
+          Go to <Key>Ctrl K</Key> Keys <Key>?</Key>
         </span>
-        <Link href="/bench">Bench</Link>
+      </Search>
+      <Right>
+        {due > 0 && (
+          <Link className="due" href="/">
+            {due} due
+          </Link>
+        )}
+        <Link className="wide" href="/equipment">
+          Equipment
+        </Link>
+        <Link className="wide" href="/house">
+          House
+        </Link>
+        <Link href="/people" title={`${ROLE_LABELS[person.role]} at ${houseName}`}>
+          {person.name}
+        </Link>
         <ThemeButton />
+        <SignOutButton />
       </Right>
+      {open === 'palette' && (
+        <CommandPalette
+          items={paletteItems({ releases, currentId: id, role: person.role })}
+          onClose={close}
+        />
+      )}
+      {open === 'keys' && <KeyList keys={listed} onClose={close} />}
     </Bar>
+  );
+}
+
+/** Ctrl K or ⌘ K, also while a field has the focus. */
+function usePaletteKey(open: () => void): void {
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (event.key.toLowerCase() !== 'k' || !(event.ctrlKey || event.metaKey)) return;
+      event.preventDefault();
+      open();
+    };
+    document.addEventListener('keydown', onKey);
+    return () => document.removeEventListener('keydown', onKey);
+  }, [open]);
+}
+
+function SignOutButton() {
+  const { send } = useSession();
+  const signOut = async () => {
+    const answer = await send('DELETE', {});
+    if (answer.ok) loadAnew('/sign-in');
+  };
+  return (
+    <IconButton onClick={() => void signOut()} aria-label="Sign out">
+      <LogOut size={18} aria-hidden="true" />
+    </IconButton>
   );
 }
 
@@ -154,7 +266,7 @@ function ThemeButton() {
     document.cookie = `theme=${root.dataset.theme}; path=/; max-age=${YEAR_S}; samesite=lax`;
   };
   return (
-    <IconButton onPress={toggle} aria-label="Light or dark">
+    <IconButton onClick={toggle} aria-label="Light or dark">
       <SunMoon size={18} aria-hidden="true" />
     </IconButton>
   );

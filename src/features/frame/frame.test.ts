@@ -47,20 +47,21 @@ describe('marks on the rest strip', () => {
       remark: '',
     });
     send(db, 'publish', { releaseId, draftId, ...WORDS });
-    expect(stripMarks(view()).map(({ kind, restDays }) => [kind, restDays])).toEqual([
-      ['shot', 12],
+    expect(stripMarks(view().batch).map(({ kind, restDays }) => [kind, restDays])).toEqual([
       ['shot', 12],
       ['tasting', 12],
       ['publication', 12],
     ]);
-    expect(stripMarks(view()).at(-1)!.label).toBe('Version 1 published 20 May 2026');
+    expect(stripMarks(view().batch)[0]!.label).toBe('2 shots, 20 May 2026');
   });
 });
 
 describe('origin', () => {
   it('names what is known, narrow to wide', () => {
-    const { component } = houseWith().view();
-    expect(originWords(component)).toBe('Dembi Ridge washing station, Guji, Ethiopia');
-    expect(originWords({ ...component, producer: '', region: '' })).toBe('Ethiopia');
+    const [component] = houseWith().view().release.components;
+    expect(originWords([component!])).toBe('Dembi Ridge washing station, Guji, Ethiopia');
+    expect(originWords([{ ...component!, producer: '', region: '' }])).toBe('Ethiopia');
+    const other = { ...component!, country: 'Brazil' };
+    expect(originWords([component!, other, other])).toBe('Blend: Ethiopia, Brazil');
   });
 });

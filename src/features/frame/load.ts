@@ -1,22 +1,31 @@
 import 'server-only';
 
+import { cookies } from 'next/headers';
 import { notFound, redirect } from 'next/navigation';
 import { cache } from 'react';
 import { database } from '@/data/database';
-import { findHouse, findLead, type House, type Person } from '@/data/house';
+import { findHouse, type House } from '@/data/house';
+import { hasSignIns, type Person } from '@/data/people';
 import { readRelease, type ReleaseView } from '@/data/releaseView';
+import { findSignedIn } from '@/data/session';
 import { today } from '@/data/today';
 
-/** The house of this request; an empty database leads to the set-up. */
-export const loadHouse = cache((): { house: House; lead: Person } => {
-  const house = findHouse(database());
-  const lead = findLead(database());
-  if (!house || !lead) redirect('/welcome');
-  return { house, lead };
+/**
+ * The house of this request and who asks. An empty database leads to the set-up, anyone who is not
+ * signed in to the sign-in: before anything of the house is read, so that all addresses answer alike.
+ */
+export const loadHouse = cache(async (): Promise<{ house: House; person: Person }> => {
+  const db = database();
+  const house = findHouse(db);
+  if (!house || !hasSignIns(db)) redirect('/welcome');
+  const person = await findSignedIn(db, await cookies());
+  if (!person) redirect('/sign-in');
+  return { house, person };
 });
 
 /** A release as the screens show it, read once per request. */
-export const loadRelease = cache((id: string): ReleaseView => {
-  const { house } = loadHouse();
-  return readRelease(database(), house, id, today()) ?? notFound();
+export const loadRelease = cache(async (id: string): Promise<ReleaseView> => {
+  const { house, person } = await loadHouse();
+  const { units } = person;
+  return readRelease(database(), house, id, { today: today(), units }) ?? notFound();
 });

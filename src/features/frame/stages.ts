@@ -3,49 +3,53 @@ import { easeOf } from '@/core/ease/ease';
 import type { ReleaseView } from '@/data/releaseView';
 import { signed } from '@/ui/signed';
 
+export const STAGES = [
+  { path: 'read', verb: 'Read' },
+  { path: 'start', verb: 'Start' },
+  { path: 'pull', verb: 'Pull' },
+  { path: 'taste', verb: 'Taste' },
+  { path: 'publish', verb: 'Publish' },
+] as const;
+type StagePath = (typeof STAGES)[number]['path'];
+
 export interface Stage {
-  readonly path: 'read' | 'start' | 'pull' | 'taste' | 'publish';
+  readonly path: StagePath;
   readonly verb: string;
   readonly figure: string;
   readonly isDone: boolean;
 }
 
-export function stagesOf({ facts, bench, versions }: ReleaseView): Stage[] {
+export function stagesOf(view: ReleaseView): Stage[] {
+  const states = statesOf(view);
+  return STAGES.map(({ path, verb }) => ({ path, verb, ...states[path] }));
+}
+
+function statesOf({
+  facts,
+  bench,
+  versions,
+  address,
+}: ReleaseView): Record<StagePath, Pick<Stage, 'figure' | 'isDone'>> {
   const ease = easeOf(facts);
   const cups = bench?.shots.reduce((sum, shot) => sum + shot.tastings.length, 0) ?? 0;
   const shots = bench?.shots.length ?? 0;
   const isConfirmed = bench?.advice.status === 'confirmed';
   const newest = versions[0];
-  return [
-    {
-      path: 'read',
-      verb: 'Read',
-      figure: `ease ${signed(ease.ease)}`,
-      isDone: ease.missing.length === 0,
-    },
-    {
-      path: 'start',
-      verb: 'Start',
+  const isWithdrawn = address?.withdrawnAt != null;
+  return {
+    read: { figure: `ease ${signed(ease.ease)}`, isDone: ease.missing.length === 0 },
+    start: {
       figure: bench ? `1:${(bench.draft.yieldG / bench.draft.doseG).toFixed(2)}` : 'propose',
       isDone: bench !== null,
     },
-    {
-      path: 'pull',
-      verb: 'Pull',
+    pull: {
       figure: isConfirmed ? 'confirmed' : `${shots} ${shots === 1 ? 'shot' : 'shots'}`,
       isDone: isConfirmed,
     },
-    {
-      path: 'taste',
-      verb: 'Taste',
-      figure: `${cups} ${cups === 1 ? 'cup' : 'cups'}`,
-      isDone: cups > 0,
+    taste: { figure: `${cups} ${cups === 1 ? 'cup' : 'cups'}`, isDone: cups > 0 },
+    publish: {
+      figure: isWithdrawn ? 'withdrawn' : newest ? `version ${newest.number}` : 'not yet',
+      isDone: newest !== undefined && !isWithdrawn,
     },
-    {
-      path: 'publish',
-      verb: 'Publish',
-      figure: newest ? `version ${newest.number}` : 'not yet',
-      isDone: newest !== undefined,
-    },
-  ];
+  };
 }

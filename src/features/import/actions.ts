@@ -6,12 +6,13 @@ import { daysBetween } from '@/core/rest/day';
 import { defineCommand, personOf } from '@/data/command';
 import { ensureDialIn, insertDraft } from '@/data/dialIns';
 import { findVersionByHash } from '@/data/publications';
-import { findRelease, insertRelease } from '@/data/releases';
+import { insertBatch, insertRelease } from '@/data/releases';
 import { listSetups } from '@/data/setups';
 import { readDocument } from '@/formats/recipeDocument';
 
 export const importDocument = defineCommand({
   kind: 'importDocument',
+  duty: 'lead',
   input: z.strictObject({
     document: z.string({ error: 'No file came. Choose a recipe document.' }),
   }),
@@ -40,8 +41,10 @@ export const importDocument = defineCommand({
       );
     const { coffee, recipe } = body;
     const person = personOf(context);
-    insertRelease(db, id, { ...coffee, components: coffee.components.map(stored) }, person.id);
-    const batchId = findRelease(db, id)!.batches[0]!.id;
+    const { name, components, promisedNotes, roastDate, roastLevel } = coffee;
+    insertRelease(db, id, { name, promisedNotes, serving: 'both', components }, person.id);
+    const batchId = `${id}-1`;
+    insertBatch(db, batchId, id, { label: '', roastDate, roastLevel });
     ensureDialIn(db, id, { releaseId: id, batchId, setupId: setup.id, style: body.style });
     insertDraft(
       db,
@@ -69,16 +72,3 @@ export const importDocument = defineCommand({
     };
   },
 });
-
-type DocumentComponent = ReturnType<typeof readDocument>['body']['coffee']['components'][number];
-
-/** Facts that are unknown stay unknown. */
-function stored(component: DocumentComponent) {
-  return {
-    ...component,
-    varietyClass: component.varietyClass,
-    process: component.process,
-    altitudeM: component.altitudeM,
-    densityGPerL: component.densityGPerL,
-  };
-}

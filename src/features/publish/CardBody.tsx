@@ -1,9 +1,17 @@
 'use client';
 
+import { Fragment } from 'react';
 import styled from 'styled-components';
-import { CLOCK_LABELS, PROCESS_LABELS, roastWord, STYLE_LABELS } from '@/core/vocabulary';
+import { CLOCK_LABELS } from '@/core/vocabulary';
 import type { RecipeBody } from '@/formats/recipeDocument';
-import { dayWords } from '@/ui/dates';
+import {
+  CARD_CAUTION,
+  CARD_FACTS,
+  CARD_SENSES,
+  cardLines,
+  coffeeWords,
+} from '@/formats/recipeLines';
+import { dayWords } from '@/core/dayWords';
 import { labelText, readingText } from '@/ui/type';
 
 /** The card: what a stranger needs to repeat the recipe. The same on screen, phone and paper. */
@@ -118,90 +126,55 @@ const Foot = styled.footer`
 `;
 
 export function CardBody({ body, isPreview = false }: { body: RecipeBody; isPreview?: boolean }) {
-  const { coffee, recipe, setup, sensory, tolerance } = body;
+  const lines = cardLines(body);
+  const { recipe } = body;
   const Title = isPreview ? 'h2' : 'h1';
   const Heading = isPreview ? 'h3' : 'h2';
   return (
     <Card>
       <Head>
         <p>{body.roastery}</p>
-        <Title>{coffee.name}</Title>
+        <Title>{body.coffee.name}</Title>
         <p>{coffeeWords(body)}</p>
       </Head>
       <Masses as="dl">
-        <Figure name="Dose" value={`${recipe.doseG.toFixed(1)} g`} />
-        <Figure name="In the cup" value={`${recipe.yieldG.toFixed(1)} g`} />
+        <Figure name="Dose" value={lines.Dose} />
+        <Figure name="In the cup" value={lines['In the cup']} />
         <Figure
           name={`Time, ${CLOCK_LABELS[recipe.clock]}`}
           value={`${recipe.timeS[0]}-${recipe.timeS[1]} s`}
         />
-        <Figure name="Water" value={`${recipe.temperatureC.toFixed(1)} °C`} />
+        <Figure name="Water" value={lines.Temperature} />
       </Masses>
       <Facts>
-        <dt>Ratio</dt>
-        <dd>1:{recipe.ratio.toFixed(2)}</dd>
-        <dt>Tolerances</dt>
-        <dd>
-          dose ± {tolerance.doseG} g, yield ± {tolerance.yieldG} g
-        </dd>
-        <dt>Programme</dt>
-        <dd>
-          {STYLE_LABELS[body.style]}: {recipe.programme}
-        </dd>
-        <dt>Temperature</dt>
-        <dd>{body.temperatureMeasured}</dd>
-        <dt>Basket</dt>
-        <dd>
-          {setup.basket}, {setup.diameterMm} mm, rated {setup.ratedG} g
-        </dd>
-        <dt>Made on</dt>
-        <dd>
-          {setup.machine}; {setup.grinder} at {setup.dial}. Your dial will differ: grind for the
-          time.
-        </dd>
-        <dt>Rest</dt>
-        <dd>
-          Use from day {recipe.restDays[0]} to {recipe.restDays[1]} after the roast of{' '}
-          {dayWords(coffee.roastDate)}
-        </dd>
-        {coffee.promisedNotes.length > 0 && (
-          <>
-            <dt>Look for</dt>
-            <dd>{coffee.promisedNotes.join(', ')}</dd>
-          </>
-        )}
+        {CARD_FACTS.filter((name) => lines[name] !== '').map((name) => (
+          <Fragment key={name}>
+            <dt>{name}</dt>
+            <dd>{lines[name]}</dd>
+          </Fragment>
+        ))}
       </Facts>
       <Senses>
-        <div>
-          <Heading>When it is right</Heading>
-          <p>{sensory.right}</p>
-        </div>
-        <div className="short">
-          <Heading>When it ran short</Heading>
-          <p>{sensory.short}</p>
-        </div>
-        <div className="long">
-          <Heading>When it ran long</Heading>
-          <p>{sensory.long}</p>
-        </div>
+        {CARD_SENSES.map((name, i) => (
+          <div key={name} className={SENSE_LOOKS[i]!}>
+            <Heading>{name}</Heading>
+            <p>{lines[name]}</p>
+          </div>
+        ))}
       </Senses>
       <Foot>
         <p>
-          Version {body.version}, {dayWords(body.publishedOn)}.{' '}
-          {body.confirmedShots > 1
-            ? `Repeated on target ${body.confirmedShots} times.`
-            : 'Not yet repeated on target.'}
+          Version {body.version}, {dayWords(body.publishedOn)}. {lines.Repeated}
         </p>
         {body.whatChanged && <p>What changed and why: {body.whatChanged}</p>}
-        <p>
-          If a shot chokes, wait for the pressure to vent before you loosen the portafilter. Group,
-          portafilter and steam scald. For electrical, water and pressure work: the maker’s manual
-          and a licensed technician.
-        </p>
+        <p>{CARD_CAUTION}</p>
       </Foot>
     </Card>
   );
 }
+
+/** The bar over each: on target, under, over. */
+const SENSE_LOOKS = ['', 'short', 'long'] as const;
 
 function Figure({ name, value }: { name: string; value: string }) {
   return (
@@ -210,18 +183,4 @@ function Figure({ name, value }: { name: string; value: string }) {
       <dd>{value}</dd>
     </div>
   );
-}
-
-function coffeeWords({ coffee }: RecipeBody): string {
-  const [part] = coffee.components;
-  return [
-    part?.producer,
-    part?.region,
-    part?.country,
-    part?.variety,
-    part?.process && PROCESS_LABELS[part.process].toLowerCase(),
-    coffee.roastLevel !== undefined && `${roastWord(coffee.roastLevel).toLowerCase()} roast`,
-  ]
-    .filter((word) => Boolean(word))
-    .join(', ');
 }

@@ -34,18 +34,13 @@ const Below = styled.p`
 `;
 
 /** The page a stranger brews from; needs no sign-in and no script to be read. */
-export function PublicCard({
-  document,
-  downloadPath,
-}: {
-  document: RecipeDocument;
-  downloadPath: string;
-}) {
+export function PublicCard({ document, basePath }: { document: RecipeDocument; basePath: string }) {
   return (
     <Page>
       <CardBody body={document.body} />
       <Below>
-        <a href={downloadPath} download>
+        <a href={`${basePath}/card.pdf`}>Card on paper (PDF)</a>{' '}
+        <a href={`${basePath}/recipe.json`} download>
           Recipe document (JSON)
         </a>{' '}
         SHA-256 {document.sha256}

@@ -1,18 +1,26 @@
 'use client';
 
 import Link from 'next/link';
-import type { FormEvent } from 'react';
+import { useState, type FormEvent } from 'react';
 import styled from 'styled-components';
+import type { PublicAddress } from '@/data/publications';
+import type { Difference } from '@/formats/recipeDiff';
 import type { RecipeBody } from '@/formats/recipeDocument';
-import { buttonLook, MainButton } from '@/ui/Button';
-import { dayWords } from '@/ui/dates';
+import { MainButton } from '@/ui/Button';
 import { Faults } from '@/ui/Faults';
 import { TextAreaInput } from '@/ui/fields';
+import { useMay } from '@/ui/person';
 import { Notice, SectionTitle, Small, StageTitle } from '@/ui/type';
 import { useCommand } from '@/ui/useCommand';
 import { useTextForm } from '@/ui/useTextForm';
 import { CardBody } from './CardBody';
+import { ConfirmPublish } from './ConfirmPublish';
+import { Differences } from './Differences';
 import type { PublishWords } from './document';
+import { Gates, type PassText } from './Gates';
+import { Published } from './Published';
+import type { Readiness } from './readiness';
+import { Versions, type PublishedVersion } from './Versions';
 
 const Stack = styled.div`
   display: grid;
@@ -22,7 +30,7 @@ const Stack = styled.div`
 
 const Form = styled.form`
   display: grid;
-  gap: 12px;
+  gap: 14px;
 `;
 
 const Words = styled.div`
@@ -35,33 +43,28 @@ const Words = styled.div`
   }
 `;
 
-const Links = styled.p`
-  display: flex;
-  flex-wrap: wrap;
-  gap: 10px;
-
-  a {
-    ${buttonLook}
-  }
-`;
-
-const SHOWN = ['right', 'short', 'long', 'whatChanged'];
+const SHOWN = ['right', 'short', 'long', 'whatChanged', 'confirmed', 'tasted', 'rested'];
 
 export interface PublishStageProps {
   readonly releaseId: string;
   readonly draftId: string | null;
-  /** The body publishing now would make, with empty words; null without a recipe on the bench. */
+  /** The body publishing now would make; null without a recipe on the bench. */
   readonly body: RecipeBody | null;
   readonly words: PublishWords;
-  readonly isConfirmed: boolean;
-  readonly versions: readonly { number: number; publishedAt: string }[];
-  readonly token: string | null;
+  readonly readiness: readonly Readiness[];
+  /** What publishing now would change of the last version. */
+  readonly differences: readonly Difference[];
+  /** The recipe on the bench is the one that was published last. */
+  readonly isAsPublished: boolean;
+  readonly versions: readonly PublishedVersion[];
+  readonly address: PublicAddress | null;
   /** The version whose document was just read back unchanged. */
   readonly readBack: number | null;
 }
 
 export function PublishStage(props: PublishStageProps) {
-  const { releaseId, body, draftId, versions, token, readBack } = props;
+  const { releaseId, body, draftId, versions, address, readBack } = props;
+  const isLead = useMay('lead');
   if (!body || draftId === null)
     return (
       <Stack>
@@ -80,33 +83,22 @@ export function PublishStage(props: PublishStageProps) {
           The document you read is version {readBack} of this release, unchanged: its hash matches.
         </Notice>
       )}
-      {token && versions[0] && <Published token={token} versions={versions} />}
-      <PublishForm {...props} body={body} draftId={draftId} key={body.version} />
+      {address && versions[0] && (
+        <Published releaseId={releaseId} address={address} version={versions[0]} />
+      )}
+      {isLead ? (
+        <PublishForm {...props} body={body} draftId={draftId} key={body.version} />
+      ) : (
+        <>
+          <Gates readiness={props.readiness} />
+          <p>
+            <Small>Only the lead publishes. This is what the card would say now.</Small>
+          </p>
+          <Preview body={body} />
+        </>
+      )}
+      <Versions versions={versions} />
     </Stack>
-  );
-}
-
-function Published({
-  token,
-  versions,
-}: {
-  token: string;
-  versions: PublishStageProps['versions'];
-}) {
-  return (
-    <section>
-      <SectionTitle>
-        Version {versions[0]!.number} is public since {dayWords(versions[0]!.publishedAt)}
-      </SectionTitle>
-      <Links style={{ marginTop: 10 }}>
-        <a href={`/p/${token}`} target="_blank" rel="noreferrer">
-          Open the public page
-        </a>
-        <a href={`/p/${token}/recipe.json`} download>
-          Download the recipe document
-        </a>
-      </Links>
-    </section>
   );
 }
 
@@ -115,24 +107,39 @@ function PublishForm({
   draftId,
   body,
   words: initial,
-  isConfirmed,
+  readiness,
+  differences,
+  isAsPublished,
 }: PublishStageProps & { body: RecipeBody; draftId: string }) {
   const { submit, faults, faultOf, isBusy } = useCommand();
   const { text: words, bind } = useTextForm(initial, faultOf);
+  const [passed, setPassed] = useState<PassText>({});
+  const [isAsking, setAsking] = useState(false);
   const onSubmit = (event: FormEvent) => {
     event.preventDefault();
-    void submit('publish', { releaseId, draftId, ...words });
+    setAsking(true);
+  };
+  const publish = () => {
+    setAsking(false);
+    void submit('publish', { releaseId, draftId, ...words, passed });
   };
   const { whatChanged, ...sensory } = words;
   return (
     <>
-      {!isConfirmed && (
-        <Notice>
-          This recipe is not confirmed: two shots in a row on target at one setting are missing. The
-          card will say so.
-        </Notice>
+      {body.version > 1 && (
+        <Differences
+          differences={differences}
+          from={body.version - 1}
+          isAsPublished={isAsPublished}
+        />
       )}
       <Form onSubmit={onSubmit} noValidate aria-label="Publish">
+        <Gates
+          readiness={readiness}
+          passed={passed}
+          onPass={(gate, reason) => setPassed((before) => ({ ...before, [gate]: reason }))}
+          faultOf={faultOf}
+        />
         <Words>
           <TextAreaInput label="How it tastes when right" rows={3} {...bind('right')} />
           <TextAreaInput label="When short, and what to do" rows={3} {...bind('short')} />
@@ -148,19 +155,25 @@ function PublishForm({
         <p>
           <MainButton type="submit" isDisabled={isBusy}>
             Publish version {body.version}
-          </MainButton>{' '}
-          <Small>
-            This leaves the house: anyone with the address can read it, and it never changes.
-          </Small>
+          </MainButton>
         </p>
       </Form>
-      <section>
-        <SectionTitle>Preview</SectionTitle>
-        <div style={{ marginTop: 12 }}>
-          <CardBody isPreview body={{ ...body, sensory: placeholders(sensory), whatChanged }} />
-        </div>
-      </section>
+      {isAsking && (
+        <ConfirmPublish body={body} onPublish={publish} onClose={() => setAsking(false)} />
+      )}
+      <Preview body={{ ...body, sensory: placeholders(sensory), whatChanged }} />
     </>
+  );
+}
+
+function Preview({ body }: { body: RecipeBody }) {
+  return (
+    <section>
+      <SectionTitle>Preview</SectionTitle>
+      <div style={{ marginTop: 12 }}>
+        <CardBody isPreview body={body} />
+      </div>
+    </section>
   );
 }
 

@@ -2,6 +2,8 @@
 import { userFault } from '@/core/errors';
 import type { House } from '@/data/house';
 import type { Bench, ReleaseView } from '@/data/releaseView';
+import { displayTemperatureC } from '@/core/start/setupLimits';
+import type { StoredSetup } from '@/data/setups';
 import type { RecipeBody } from '@/formats/recipeDocument';
 
 export interface PublishWords {
@@ -28,9 +30,11 @@ export function publishedBody(
     roastery: house.name,
     coffee: {
       name: release.name,
-      components: release.components.map(({ id: _, ...component }) => component),
+      components: release.components.map(
+        ({ id: _id, moisturePct: _moisturePct, ...component }) => component,
+      ),
       roastDate: batch.roastDate,
-      roastLevel: batch.roastLevel,
+      roastLevel: batch.roast.level ?? undefined,
       promisedNotes: release.promisedNotes,
     },
     recipe: {
@@ -45,7 +49,7 @@ export function publishedBody(
     },
     style: draft.style,
     temperatureSchool: draft.temperatureSchool,
-    temperatureMeasured: 'as set on the machine',
+    temperatureMeasured: measuredWords(draft.temperatureC, setup),
     tolerance: { doseG: target.doseToleranceG, yieldG: target.yieldToleranceG },
     setup: {
       machine: setup.machine.name,
@@ -75,4 +79,12 @@ function landedAtSetting({ shots, draft }: Bench) {
     run.unshift(shot);
   }
   return run;
+}
+
+/** Where the temperature holds: at the group when the house knows how far its display is off. */
+function measuredWords(temperatureC: number, { machine }: StoredSetup): string {
+  const displayC = displayTemperatureC(temperatureC, machine);
+  return displayC === null
+    ? 'as set on the machine'
+    : `at the group; this machine was set to ${displayC.toFixed(1)} °C`;
 }

@@ -1,7 +1,8 @@
-import { render, screen } from '@testing-library/react';
+import { screen } from '@testing-library/react';
 import { findHouse } from '@/data/house';
 import { recipeBodySchema } from '@/formats/recipeDocument';
 import { RECIPE, send, TODAY, WORDS } from '../../../tests/support/house';
+import { renderAs } from '../../../tests/support/render';
 import { houseWith } from '../../../tests/support/view';
 import { CardBody } from './CardBody';
 import { publishedBody } from './document';
@@ -58,7 +59,7 @@ describe('the card', () => {
   const body = bodyAfter({}, {});
 
   it('says everything a stranger needs, with units and the clock', () => {
-    const { container } = render(<CardBody body={body} />);
+    const { container } = renderAs(<CardBody body={body} />);
     const text = container.textContent ?? '';
     for (const words of [
       'Lanternfell Coffee',
@@ -84,20 +85,20 @@ describe('the card', () => {
   });
 
   it('carries the cautions', () => {
-    render(<CardBody body={body} />);
+    renderAs(<CardBody body={body} />);
     expect(screen.getByText(/vent before you loosen.*scald.*licensed technician/s)).toBeTruthy();
   });
 
   it('says so when it was never repeated', () => {
-    render(<CardBody body={{ ...body, confirmedShots: 0 }} />);
+    renderAs(<CardBody body={{ ...body, confirmedShots: 0 }} />);
     expect(screen.getByText(/Not yet repeated on target/)).toBeTruthy();
   });
 
   it('has one title, of first rank only on the page of its own', () => {
-    const { unmount } = render(<CardBody body={body} />);
+    const { unmount } = renderAs(<CardBody body={body} />);
     expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('Dembi Ridge');
     unmount();
-    render(<CardBody body={body} isPreview />);
+    renderAs(<CardBody body={body} isPreview />);
     expect(screen.queryByRole('heading', { level: 1 })).toBeNull();
   });
 });

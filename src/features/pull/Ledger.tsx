@@ -1,9 +1,11 @@
 'use client';
 
 import styled from 'styled-components';
+import { costWords, type CoffeePrice } from '@/core/money';
 import type { Bench } from '@/data/releaseView';
 import { QuietButton } from '@/ui/Button';
-import { Hidden, SectionTitle, Table, TableScroll } from '@/ui/type';
+import { useUnits } from '@/ui/person';
+import { SectionTitle, Table, TableHead, TableScroll } from '@/ui/type';
 import { verdictOf } from './verdict';
 
 const Scroll = styled(TableScroll)`
@@ -22,34 +24,40 @@ const Verdict = styled.td`
 `;
 
 /** Every shot of this dial-in, newest first: the gate as a table. */
-export function Ledger({ bench, onRemove }: { bench: Bench; onRemove: (shotId: string) => void }) {
+export function Ledger({
+  bench,
+  price,
+  onRemove,
+}: {
+  bench: Bench;
+  price: CoffeePrice | null;
+  onRemove: ((shotId: string) => void) | undefined;
+}) {
   const { shots, spentG, setup } = bench;
+  const { units, mass, massFigure } = useUnits();
   return (
     <section>
       <SectionTitle>
-        Ledger: {shots.length} {shots.length === 1 ? 'shot' : 'shots'}, {spentG.toFixed(0)} g of
-        coffee spent
+        Ledger: {shots.length} {shots.length === 1 ? 'shot' : 'shots'}, {mass(spentG, 0)} of coffee
+        spent
         {setup.grinder.retentionG > 0 && ' with purges'}
+        {price && `, ${costWords(spentG, price)}`}
       </SectionTitle>
       <Scroll aria-label="Ledger of shots">
         <Table>
-          <thead>
-            <tr>
-              <th scope="col">Shot</th>
-              <th scope="col">Dial</th>
-              <th scope="col">Dose, g</th>
-              <th scope="col">Yield, g</th>
-              <th scope="col">Time, s</th>
-              <th scope="col">First drip, s</th>
-              <th scope="col">Day</th>
-              <th scope="col" className="words">
-                What it did
-              </th>
-              <th scope="col">
-                <Hidden>Take back</Hidden>
-              </th>
-            </tr>
-          </thead>
+          <TableHead
+            columns={[
+              'Shot',
+              'Dial',
+              `Dose, ${units.mass}`,
+              `Yield, ${units.mass}`,
+              'Time, s',
+              'First drip, s',
+              'Day',
+              { words: 'What it did' },
+              { hidden: 'Take back' },
+            ]}
+          />
           <tbody>
             {[...shots].reverse().map((shot, i) => (
               <tr key={shot.id}>
@@ -58,22 +66,25 @@ export function Ledger({ bench, onRemove }: { bench: Bench; onRemove: (shotId: s
                   {shot.dial}
                   {shot.purged ? ' purged' : ''}
                 </td>
-                <td>{shot.doseG.toFixed(1)}</td>
-                <td>{shot.yieldG.toFixed(1)}</td>
+                <td>{massFigure(shot.doseG)}</td>
+                <td>{massFigure(shot.yieldG)}</td>
                 <td>{shot.timeS.toFixed(1)}</td>
                 <td>{shot.firstDripS?.toFixed(1) ?? ''}</td>
                 <td>{shot.restDays}</td>
                 <Verdict className="words" data-landed={shot.mark.landed}>
                   {verdictOf(shot, bench)}
+                  {shot.overruled && `. Overruled: ${shot.overruled}`}
                   {shot.remark && `. ${shot.remark}`}
                 </Verdict>
                 <td>
-                  <QuietButton
-                    onPress={() => onRemove(shot.id)}
-                    aria-label={`Take back shot ${shots.length - i}`}
-                  >
-                    take back
-                  </QuietButton>
+                  {onRemove && (
+                    <QuietButton
+                      onPress={() => onRemove(shot.id)}
+                      aria-label={`Take back shot ${shots.length - i}`}
+                    >
+                      take back
+                    </QuietButton>
+                  )}
                 </td>
               </tr>
             ))}

@@ -1,14 +1,21 @@
-import { act, fireEvent, render, screen, waitFor } from '@testing-library/react';
+import { act, fireEvent, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { DONE, fakeServer, router } from '../../../tests/support/browser';
+import { renderAs } from '../../../tests/support/render';
 import { houseWith } from '../../../tests/support/view';
+import { UndoBar } from '@/ui/undo';
 import { PullStage } from './PullStage';
 
 jest.mock('next/navigation', () => ({ useRouter: () => router }));
 
 function openBench(...shots: Record<string, unknown>[]) {
   const { view, releaseId } = houseWith(...shots);
-  render(<PullStage bench={view().bench} releaseId={releaseId} />);
+  renderAs(
+    <>
+      <PullStage bench={view().bench} releaseId={releaseId} price={null} />
+      <UndoBar />
+    </>,
+  );
   return { user: userEvent.setup(), view };
 }
 
@@ -49,7 +56,7 @@ describe('the bench by keyboard', () => {
     const { user } = openBench({ timeS: 22 });
     await user.keyboard('n');
     expect(document.activeElement).toBe(field('Dial'));
-    expect(screen.getByRole('status').textContent).toMatch(/The dial moves 12 → .*purge 4 g/);
+    expect(screen.getByRole('status').textContent).toMatch(/The dial moves 12 → .*purge 4\.0 g/);
     await user.keyboard('{Escape}p');
     expect(screen.getByLabelText<HTMLInputElement>(/^Purged/).checked).toBe(true);
     expect(screen.queryByText(/The dial moves/)).toBeNull();
@@ -67,7 +74,7 @@ describe('the bench by keyboard', () => {
     const sent = fakeServer(DONE);
     const { user, view } = openBench({}, {});
     await user.keyboard('u');
-    await user.click(await screen.findByRole('button', { name: 'Put it back' }));
+    await user.click(await screen.findByRole('button', { name: /Put it back/ }));
     const { id } = view().bench!.shots.at(-1)!;
     expect(sent.map(({ kind, input }) => [kind, input.shotId])).toEqual([
       ['removeShot', id],
@@ -144,7 +151,7 @@ describe('what the bench shows', () => {
   });
 
   it('points to Start while there is no recipe', () => {
-    render(<PullStage bench={null} releaseId="r1" />);
+    renderAs(<PullStage bench={null} releaseId="r1" price={null} />);
     expect(screen.getByRole('link').getAttribute('href')).toBe('/releases/r1/start');
   });
 });

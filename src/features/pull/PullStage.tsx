@@ -3,12 +3,14 @@
 import Link from 'next/link';
 import { useEffect, useRef, useState } from 'react';
 import styled from 'styled-components';
+import { costWords, type CoffeePrice } from '@/core/money';
 import { CLOCK_LABELS } from '@/core/vocabulary';
 import type { Bench } from '@/data/releaseView';
-import { QuietButton } from '@/ui/Button';
 import { Faults } from '@/ui/Faults';
 import { Gate } from '@/ui/Gate';
-import { Hidden, Notice, StageTitle } from '@/ui/type';
+import { useMay, useUnits } from '@/ui/person';
+import { Hidden, Notice, Small, StageTitle } from '@/ui/type';
+import { offerUndo } from '@/ui/undo';
 import { useCommand } from '@/ui/useCommand';
 import { useKeys } from '@/ui/useKeys';
 import { Ledger } from './Ledger';
@@ -29,10 +31,25 @@ const Plane = styled.div`
   container-type: inline-size;
 `;
 
-const SHOWN = ['dial', 'doseG', 'yieldG', 'timeS', 'firstDripS', 'temperatureC', 'remark'];
+const SHOWN = [
+  'overruled',
+  'dial',
+  'doseG',
+  'yieldG',
+  'timeS',
+  'firstDripS',
+  'temperatureC',
+  'remark',
+];
 
-export function PullStage({ bench, releaseId }: { bench: Bench | null; releaseId: string }) {
-  const [takenBack, setTakenBack] = useState<string | null>(null);
+export interface PullStageProps {
+  readonly bench: Bench | null;
+  readonly releaseId: string;
+  /** What the coffee costs; null while the house has no price. */
+  readonly price: CoffeePrice | null;
+}
+
+export function PullStage({ bench, releaseId, price }: PullStageProps) {
   if (!bench)
     return (
       <Stack>
@@ -46,40 +63,14 @@ export function PullStage({ bench, releaseId }: { bench: Bench | null; releaseId
   // A new shot or a new recipe begins a fresh entry.
   return (
     <Stack>
-      <BenchWork
-        key={`${bench.draft.id} ${bench.shots.length}`}
-        bench={bench}
-        onTakenBack={setTakenBack}
-      />
-      {takenBack !== null && <PutBack shotId={takenBack} onDone={() => setTakenBack(null)} />}
+      <BenchWork key={`${bench.draft.id} ${bench.shots.length}`} bench={bench} price={price} />
     </Stack>
   );
 }
 
-/** Undo for a shot taken back. */
-function PutBack({ shotId, onDone }: { shotId: string; onDone: () => void }) {
-  const { submit, isBusy } = useCommand();
-  const restore = async () => {
-    const answer = await submit('restoreShot', { shotId });
-    if (answer.ok) onDone();
-  };
-  return (
-    <p role="status">
-      A shot was taken back.{' '}
-      <QuietButton onPress={() => void restore()} isDisabled={isBusy}>
-        Put it back
-      </QuietButton>
-    </p>
-  );
-}
-
-function BenchWork({
-  bench,
-  onTakenBack,
-}: {
-  bench: Bench;
-  onTakenBack: (shotId: string) => void;
-}) {
+function BenchWork({ bench, price }: { bench: Bench; price: CoffeePrice | null }) {
+  const mayPull = useMay('bench');
+  const { mass } = useUnits();
   const { target, shots, advice } = bench;
   const [text, setText] = useState<ShotText>(() => prefill(bench));
   const form = useRef<ShotFormHandle>(null);
@@ -97,16 +88,21 @@ function BenchWork({
   const log = () => void submit('logShot', shotInputOf(text, bench));
   const takeBack = async (shotId: string) => {
     const answer = await submit('removeShot', { shotId });
-    if (answer.ok) onTakenBack(shotId);
+    if (answer.ok)
+      offerUndo({ words: 'A shot was taken back.', kind: 'restoreShot', input: { shotId } });
   };
   const last = shots.at(-1);
   useTimerKey(timer.advance);
   useKeys({
-    n: () => form.current?.focusDial(),
-    p: () => change({ purged: !text.purged }),
-    Enter: log,
-    ...(last && { u: () => void takeBack(last.id) }),
-    ...(phase !== 'idle' && { Escape: timer.reset }),
+    // Pressed on a figure too, where the clock listens for itself: see useTimerKey.
+    ' ': { words: 'start the clock, mark the first drip, stop', act: timer.advance },
+    n: { words: 'to the figures', act: () => form.current?.focusDial() },
+    p: { words: 'purged', act: () => change({ purged: !text.purged }) },
+    ...(mayPull && {
+      Enter: { words: 'log the shot', act: log },
+      ...(last && { u: { words: 'take the last shot back', act: () => void takeBack(last.id) } }),
+    }),
+    ...(phase !== 'idle' && { Escape: { words: 'reset the clock', act: timer.reset } }),
   });
 
   return (
@@ -130,22 +126,28 @@ function BenchWork({
           runningS={phase === 'running' || phase === 'dripped' ? elapsedS : null}
         />
       </Plane>
+      {!mayPull && <Small>You look on: the lead and bench hands log shots.</Small>}
       <ShotForm
         bench={bench}
         text={text}
         onChange={change}
         onLog={log}
         faultOf={faultOf}
-        isBusy={isBusy}
+        isBusy={isBusy || !mayPull}
         handle={form}
       />
       <Faults faults={faults} shown={SHOWN} />
       {advice.status === 'confirmed' && (
         <Notice $kind="good">
-          Confirmed in {shots.length} shots and {bench.spentG.toFixed(0)} g. Taste it, then publish.
+          Confirmed in {shots.length} shots and {mass(bench.spentG, 0)}
+          {price && ` (${costWords(bench.spentG, price)})`}. Taste it, then publish.
         </Notice>
       )}
-      <Ledger bench={bench} onRemove={(shotId) => void takeBack(shotId)} />
+      <Ledger
+        bench={bench}
+        price={price}
+        onRemove={mayPull ? (shotId) => void takeBack(shotId) : undefined}
+      />
     </Stack>
   );
 }

@@ -3,13 +3,16 @@
 import { useImperativeHandle, useRef, type FormEvent, type Ref } from 'react';
 import styled from 'styled-components';
 import { CLOCK_LABELS, CLOCKS, SEEN, SEEN_LABELS, type Seen } from '@/core/vocabulary';
+import { displayTemperatureC } from '@/core/start/setupLimits';
 import type { Bench } from '@/data/releaseView';
 import { MainButton } from '@/ui/Button';
 import { Chip, ChipRow } from '@/ui/choices';
 import { QuantityInput, SelectInput, TextInput } from '@/ui/fields';
+import { OverruleReason } from '@/ui/OverruleReason';
+import { useUnits } from '@/ui/person';
 import { Key, labelText, Notice, Small } from '@/ui/type';
 import { bindTo } from '@/ui/useTextForm';
-import type { ShotText } from './shotEntry';
+import { aimOf, isOverruled, type ShotText } from './shotEntry';
 
 const Form = styled.form`
   display: grid;
@@ -77,6 +80,9 @@ export function ShotForm({ bench, text, onChange, onLog, faultOf, isBusy, handle
     focusDial: () => dialRef.current?.focus(),
     focusYield: () => yieldRef.current?.focus(),
   }));
+  const { mass, temperature } = useUnits();
+  const displayC = displayTemperatureC(bench.draft.temperatureC, bench.setup.machine);
+  const purgeWords = grinder.retentionG > 0 ? mass(2 * grinder.retentionG) : '';
   const lastDial = bench.shots.at(-1)?.dial;
   const hasMoved = lastDial !== undefined && Number(text.dial) !== lastDial;
   const onSubmit = (event: FormEvent) => {
@@ -128,7 +134,7 @@ export function ShotForm({ bench, text, onChange, onLog, faultOf, isBusy, handle
       </Keys>
       <ChipRow role="group" aria-label="What was done and seen">
         <Chip isSelected={text.purged} onChange={(purged) => onChange({ purged })}>
-          Purged {purgeWords(grinder.retentionG)}
+          Purged {purgeWords}
         </Chip>
         {SEEN.map((word) => (
           <Chip key={word} isSelected={text.seen.includes(word)} onChange={() => toggleSeen(word)}>
@@ -138,9 +144,22 @@ export function ShotForm({ bench, text, onChange, onLog, faultOf, isBusy, handle
       </ChipRow>
       {hasMoved && !text.purged && grinder.retentionG > 0 && (
         <Small role="status">
-          The dial moves {lastDial} → {text.dial}: purge {purgeWords(grinder.retentionG)}, then
-          press <Key>P</Key>.
+          The dial moves {lastDial} → {text.dial}: purge {purgeWords}, then press <Key>P</Key>.
         </Small>
+      )}
+      {isOverruled(text, bench) && (
+        <OverruleReason
+          label={`You overrule the advice: dial ${text.dial} where ${aimOf(bench).dial} is advised. Why? Kept with the shot.`}
+          reasons={[
+            'I know this grinder',
+            'Taste says so',
+            'To learn the grinder',
+            'Day or weather',
+          ]}
+          value={text.overruled}
+          onChange={(overruled) => onChange({ overruled })}
+          fault={faultOf('overruled')}
+        />
       )}
       {text.seen.includes('choke') && (
         <Notice>
@@ -153,6 +172,7 @@ export function ShotForm({ bench, text, onChange, onLog, faultOf, isBusy, handle
           label="Temperature"
           quantity="temperatureC"
           step={0.5}
+          hint={displayC === null ? undefined : `At the group: set ${temperature(displayC)}`}
           {...bind('temperatureC')}
         />
         <SelectInput
@@ -165,8 +185,4 @@ export function ShotForm({ bench, text, onChange, onLog, faultOf, isBusy, handle
       </More>
     </Form>
   );
-}
-
-function purgeWords(retentionG: number): string {
-  return retentionG > 0 ? `${Number((2 * retentionG).toFixed(1))} g` : '';
 }

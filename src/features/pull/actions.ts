@@ -1,7 +1,7 @@
 /** Logging shots and taking them back. */
 import { z } from 'zod';
 import { userFault } from '@/core/errors';
-import { optionalText } from '@/core/schema/fields';
+import { optionalText, text } from '@/core/schema/fields';
 import {
   dripInTime,
   isDripInTime,
@@ -21,6 +21,8 @@ const logShotInput = z
     ...shotFields,
     temperatureC: shotFields.temperatureC.unwrap(),
     remark: optionalText('Remark', 'remark'),
+    /** Why the shot was pulled otherwise than advised; absent when the advice was followed. */
+    overruled: text('Why you overrule the advice', 'words').optional(),
   })
   .omit({ restDays: true })
   .refine(isDripInTime, dripInTime)
@@ -28,6 +30,7 @@ const logShotInput = z
 
 export const logShot = defineCommand({
   kind: 'logShot',
+  duty: 'bench',
   input: logShotInput,
   run: (input, context) => {
     const { db, id, today } = context;
@@ -41,16 +44,13 @@ export const logShot = defineCommand({
       id,
       {
         ...input,
-        aimDoseG: input.aimDoseG,
-        firstDripS: input.firstDripS,
-        purgeG: input.purgeG,
         restDays: restDaysOf(batch, today),
       },
       personOf(context).id,
     );
     return {
       releaseId: draft.releaseId,
-      words: `logged a shot at ${input.dial}: ${input.doseG} → ${input.yieldG} g in ${input.timeS} s`,
+      words: `logged a shot at ${input.dial}: ${input.doseG} → ${input.yieldG} g in ${input.timeS} s${input.overruled ? `, overruling the advice: ${input.overruled}` : ''}`,
       result: { shotId: id },
     };
   },
@@ -59,9 +59,9 @@ export const logShot = defineCommand({
 function moveShot(kind: 'removeShot' | 'restoreShot', removed: boolean, verb: string) {
   return defineCommand({
     kind,
+    duty: 'bench',
     input: z.strictObject({ shotId: z.string().max(64) }),
     run: ({ shotId }, context: Context) => {
-      personOf(context);
       const found = findShotWhereabouts(context.db, shotId);
       if (!found) throw userFault('notFound', 'shotId', 'There is no such shot. Reload the page.');
       setShotRemoved(context.db, shotId, removed);

@@ -7,7 +7,8 @@ import { verdictOf } from './verdict';
 function benchAfter(...shots: Record<string, unknown>[]) {
   const house = openHouse();
   for (const changes of shots) send(house.db, 'logShot', shotInput(house.draftId, changes));
-  const bench = () => readRelease(house.db, findHouse(house.db)!, house.releaseId, TODAY)!.bench!;
+  const bench = () =>
+    readRelease(house.db, findHouse(house.db)!, house.releaseId, { today: TODAY })!.bench!;
   return { ...house, bench };
 }
 

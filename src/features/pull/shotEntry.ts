@@ -1,7 +1,7 @@
 /** The entry of one shot: what it is prefilled with, and what is sent of it. No DOM. */
 import type { Clock, Seen } from '@/core/vocabulary';
 import type { Bench } from '@/data/releaseView';
-import { readNumber } from '@/ui/fields';
+import { readNumber } from '@/ui/readNumber';
 
 export interface ShotText {
   readonly dial: string;
@@ -14,6 +14,8 @@ export interface ShotText {
   readonly purged: boolean;
   readonly seen: readonly Seen[];
   readonly remark: string;
+  /** Why the advice was overruled, when it was. */
+  readonly overruled: string;
 }
 
 /** Where the advice stands: the dial and dose the next shot is meant to have. */
@@ -45,6 +47,7 @@ export function prefill(bench: Bench): ShotText {
     purged: false,
     seen: [],
     remark: '',
+    overruled: '',
   };
 }
 
@@ -64,5 +67,13 @@ export function shotInputOf(text: ShotText, bench: Bench) {
     purged,
     seen,
     remark,
+    overruled: isOverruled(text, bench) ? text.overruled || 'no reason given' : undefined,
   };
+}
+
+/** Is the shot set otherwise than advised? Before the first shot there is no advice to overrule. */
+export function isOverruled(text: Pick<ShotText, 'dial' | 'doseG'>, bench: Bench): boolean {
+  const aim = aimOf(bench);
+  const dial = readNumber(text.dial);
+  return bench.shots.length > 0 && typeof dial === 'number' && dial !== aim.dial;
 }

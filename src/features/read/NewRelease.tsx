@@ -1,35 +1,67 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
+import { useState, type FormEvent } from 'react';
+import styled from 'styled-components';
+import { MainButton } from '@/ui/Button';
+import { Faults } from '@/ui/Faults';
 import { Page } from '@/ui/Page';
-import { StageTitle } from '@/ui/type';
-import { ReleaseForm } from './ReleaseForm';
+import { SectionTitle, StageTitle } from '@/ui/type';
+import { useCommand } from '@/ui/useCommand';
+import { BatchFields } from './BatchFields';
+import { ReleaseFields } from './ReleaseFields';
+import {
+  batchInputOf,
+  EMPTY_RELEASE,
+  emptyBatch,
+  releaseInputOf,
+  type BatchText,
+  type ReleaseText,
+} from './releaseText';
+import { SHOWN_BATCH, SHOWN_RELEASE } from './shown';
 
+const Form = styled.form`
+  display: grid;
+  gap: 16px;
+`;
+
+/** A release and its first batch, from what the bag says. */
 export function NewRelease({ today }: { today: string }) {
   const router = useRouter();
-  const initial = {
-    name: '',
-    country: '',
-    region: '',
-    producer: '',
-    variety: '',
-    varietyClass: '',
-    process: '',
-    altitudeM: '',
-    densityGPerL: '',
-    roastLevel: '',
-    roastDate: today,
-    promisedNotes: '',
+  const { submit, faults, faultOf, isBusy } = useCommand();
+  const [release, setRelease] = useState<ReleaseText>(EMPTY_RELEASE);
+  const [batch, setBatch] = useState<BatchText>(() => emptyBatch(today));
+  const onSubmit = async (event: FormEvent) => {
+    event.preventDefault();
+    const answer = await submit('createRelease', {
+      release: releaseInputOf(release),
+      batch: batchInputOf(batch),
+    });
+    if (answer.ok) router.push(`/releases/${String(answer.result.releaseId)}/read`);
   };
   return (
     <Page>
       <StageTitle as="h1">A new release</StageTitle>
-      <ReleaseForm
-        initial={initial}
-        submitLabel="Create and read it"
-        command={{ kind: 'createRelease', with: {} }}
-        onDone={(result) => router.push(`/releases/${String(result.releaseId)}/read`)}
-      />
+      <Form onSubmit={onSubmit} noValidate>
+        <ReleaseFields
+          text={release}
+          change={(part) => setRelease((before) => ({ ...before, ...part }))}
+          faultOf={faultOf}
+          isNew
+        />
+        <SectionTitle as="h2">The batch in hand</SectionTitle>
+        <BatchFields
+          text={batch}
+          change={(part) => setBatch((before) => ({ ...before, ...part }))}
+          faultOf={faultOf}
+        />
+        <Faults faults={faults} shown={[...SHOWN_RELEASE, ...SHOWN_BATCH]} />
+        <p>
+          <MainButton type="submit" isDisabled={isBusy}>
+            Create and read it
+          </MainButton>
+        </p>
+      </Form>
     </Page>
   );
 }

@@ -1,17 +1,25 @@
-import { render, screen, waitFor } from '@testing-library/react';
+import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { easeOf } from '@/core/ease/ease';
 import { DONE, fakeServer, router } from '../../../tests/support/browser';
-import { RELEASE, send } from '../../../tests/support/house';
+import { RELEASE, send, TODAY } from '../../../tests/support/house';
+import { renderAs } from '../../../tests/support/render';
 import { houseWith } from '../../../tests/support/view';
 import { ReadStage } from './ReadStage';
-import { releaseInputOf } from './releaseText';
+import {
+  batchInputOf,
+  EMPTY_COMPONENT,
+  EMPTY_RELEASE,
+  emptyBatch,
+  releaseInputOf,
+  shareSumPct,
+} from './releaseText';
 
 jest.mock('next/navigation', () => ({ useRouter: () => router }));
 
 function openRead(house = houseWith()) {
   const view = house.view();
-  render(<ReadStage view={view} ease={easeOf(view.facts)} />);
+  renderAs(<ReadStage view={view} ease={easeOf(view.facts)} hasBeanMap={false} today={TODAY} />);
   return { user: userEvent.setup(), house, view };
 }
 
@@ -50,11 +58,14 @@ describe('Read', () => {
       kind: 'editRelease',
       input: {
         rowVersion: 1,
-        release: { name: RELEASE.name, densityGPerL: 712.5, altitudeM: 2050 },
+        release: {
+          name: RELEASE.name,
+          components: [{ densityGPerL: 712.5, altitudeM: 2050, sharePct: 100 }],
+        },
       },
     });
     send(house.db, 'editRelease', sent[0]!.input);
-    expect(house.view().component.densityGPerL).toBe(712.5);
+    expect(house.view().release.components[0]!.densityGPerL).toBe(712.5);
     expect(house.view().release.rowVersion).toBe(2);
   });
 
@@ -76,29 +87,39 @@ describe('Read', () => {
   });
 });
 
-describe('what the release form sends', () => {
-  it('leaves unknown facts out and splits the notes', () => {
-    const empty = {
+describe('what the forms send', () => {
+  it('leaves unknown facts out, splits the notes, and gives the only component all of it', () => {
+    const typed = {
+      ...EMPTY_RELEASE,
       name: 'Lume',
-      country: '',
-      region: '',
-      producer: '',
-      variety: '',
-      varietyClass: '',
-      process: '',
-      altitudeM: '',
-      densityGPerL: 'heavy',
-      roastLevel: '-0.5',
-      roastDate: '2026-05-01',
       promisedNotes: ' cocoa, ,raisin ',
+      components: [{ ...EMPTY_COMPONENT, sharePct: '40', densityGPerL: 'heavy' }],
     };
-    expect(releaseInputOf(empty)).toMatchObject({
+    const { components, promisedNotes } = releaseInputOf(typed);
+    expect(promisedNotes).toEqual(['cocoa', 'raisin']);
+    expect(components[0]).toMatchObject({
+      sharePct: 100,
       varietyClass: undefined,
       process: undefined,
       altitudeM: undefined,
       densityGPerL: 'heavy',
-      roastLevel: -0.5,
-      promisedNotes: ['cocoa', 'raisin'],
     });
+    expect(
+      batchInputOf({ ...emptyBatch(TODAY), roastLevel: '-0.5', colourGround: '88,5' }),
+    ).toEqual({
+      label: '',
+      roastDate: TODAY,
+      roastLevel: -0.5,
+      colourBean: undefined,
+      colourGround: 88.5,
+      weightLossPct: undefined,
+      sampleG: undefined,
+    });
+  });
+
+  it('says what typed shares come to', () => {
+    const part = (sharePct: string) => ({ ...EMPTY_COMPONENT, sharePct });
+    expect(shareSumPct([part('60'), part('39,5')])).toBe(99.5);
+    expect(shareSumPct([part('60'), part('')])).toBeNull();
   });
 });

@@ -4,13 +4,15 @@ import Link from 'next/link';
 import { useState } from 'react';
 import styled from 'styled-components';
 import type { Ease } from '@/core/ease/ease';
-import type { ReleaseView } from '@/data/releaseView';
-import { Button, mainLook, QuietButton } from '@/ui/Button';
+import { roastWord } from '@/core/vocabulary';
+import type { BatchView, ReleaseView } from '@/data/releaseView';
+import { Button, mainLook } from '@/ui/Button';
+import { useMay } from '@/ui/person';
 import { PushChart } from '@/ui/PushChart';
 import { signed } from '@/ui/signed';
 import { Notice, SectionTitle, StageTitle } from '@/ui/type';
-import { ReleaseForm } from './ReleaseForm';
-import type { ReleaseText } from './releaseText';
+import { Batches } from './Batches';
+import { EditRelease } from './EditRelease';
 
 const Stack = styled.div`
   display: grid;
@@ -49,31 +51,32 @@ const TOO_WIDE = 2;
 
 const twoDigits = (value: number) => signed(value, 2);
 
-export function ReadStage({ view, ease }: { view: ReleaseView; ease: Ease }) {
+export interface ReadStageProps {
+  readonly view: ReleaseView;
+  readonly ease: Ease;
+  /** Can a bean colour be read here? It takes two readings of the house's own. */
+  readonly hasBeanMap: boolean;
+  readonly today: string;
+}
+
+export function ReadStage({ view, ease, hasBeanMap, today }: ReadStageProps) {
   const [isEditing, setEditing] = useState(false);
-  const { release } = view;
+  const isLead = useMay('lead');
+  const { release, batch, batches } = view;
   if (isEditing)
     return (
       <Stack>
-        <StageTitle>Correct the facts</StageTitle>
-        <ReleaseForm
-          initial={textOf(view)}
-          submitLabel="Save the facts"
-          command={{
-            kind: 'editRelease',
-            with: { releaseId: release.id, rowVersion: release.rowVersion },
-          }}
-          onDone={() => setEditing(false)}
-        >
-          <QuietButton onPress={() => setEditing(false)}>Leave them as they were</QuietButton>
-        </ReleaseForm>
+        <EditRelease release={release} onDone={() => setEditing(false)} />
       </Stack>
     );
+  const isDisputed = release.components.some(
+    ({ varietyClass }) => varietyClass !== undefined && varietyClass !== 'ordinary',
+  );
   return (
     <Stack>
       <Head>
         <StageTitle>{easeWords(ease)}</StageTitle>
-        <Button onPress={() => setEditing(true)}>Correct the facts</Button>
+        {isLead && <Button onPress={() => setEditing(true)}>Correct the facts</Button>}
       </Head>
       <PushChart
         rows={ease.pushes.map(({ label, amount }) => ({ label, amount }))}
@@ -92,7 +95,8 @@ export function ReadStage({ view, ease }: { view: ReleaseView; ease: Ease }) {
         roast step. All of this is a house heuristic: the band is honest only as far as the trade’s
         rules are.
       </p>
-      {view.component.varietyClass && view.component.varietyClass !== 'ordinary' && (
+      <RoastNote batch={batch} hasBeanMap={hasBeanMap} />
+      {isDisputed && (
         <Notice>
           Practitioners disagree about variety: equally dense coffees can behave as opposites. So it
           counts for little here, and its band is wide.
@@ -112,7 +116,13 @@ export function ReadStage({ view, ease }: { view: ReleaseView; ease: Ease }) {
           </Missing>
         )}
       </section>
-      {view.bench === null && (
+      <Batches
+        releaseId={release.id}
+        batches={batches}
+        onBenchId={view.bench ? batch.id : ''}
+        today={today}
+      />
+      {view.bench === null && isLead && (
         <p>
           <NextLink href={`/releases/${release.id}/start`}>Propose a first recipe</NextLink>
         </p>
@@ -131,20 +141,27 @@ function easeWords({ ease, interval80: [low, high] }: Ease): string {
   return 'Gives very easily: short and cool, or it turns harsh';
 }
 
-function textOf({ release, component, batch }: ReleaseView): ReleaseText {
-  const shown = (value: number | undefined) => (value === undefined ? '' : String(value));
-  return {
-    name: release.name,
-    country: component.country,
-    region: component.region,
-    producer: component.producer,
-    variety: component.variety,
-    varietyClass: component.varietyClass ?? '',
-    process: component.process ?? '',
-    altitudeM: shown(component.altitudeM),
-    densityGPerL: shown(component.densityGPerL),
-    roastLevel: shown(batch.roastLevel),
-    roastDate: batch.roastDate,
-    promisedNotes: release.promisedNotes.join(', '),
-  };
+/** From here a colour and a word tell two stories. House heuristic: half a roast word. */
+const ROASTS_DIFFER_FROM = 0.35;
+
+/** Where the roast level comes from, and what colour and word say of each other. */
+function RoastNote({ batch, hasBeanMap }: { batch: BatchView; hasBeanMap: boolean }) {
+  const { level, source, colourMinusWord } = batch.roast;
+  const notes: string[] = [];
+  if (level !== null && colourMinusWord !== null && Math.abs(colourMinusWord) >= ROASTS_DIFFER_FROM)
+    notes.push(
+      `The bag’s word says ${roastWord(level - colourMinusWord).toLowerCase()}, the ${source} colour says ${roastWord(level).toLowerCase()} (${signed(level)} on the roast scale): the colour counts here.`,
+    );
+  if (batch.colourBean !== undefined && source !== 'bean' && source !== 'ground' && !hasBeanMap)
+    notes.push(
+      'The bean colour is kept but not counted yet: give two roast words their bean colours in House.',
+    );
+  if (notes.length === 0) return null;
+  return (
+    <>
+      {notes.map((note) => (
+        <Notice key={note}>{note}</Notice>
+      ))}
+    </>
+  );
 }

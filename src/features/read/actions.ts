@@ -1,66 +1,77 @@
-/** Commands that write the facts of a release. */
+/** Commands that write the facts of a release and of its batches. */
 import { z } from 'zod';
 import { userFault } from '@/core/errors';
 import { daysBetween } from '@/core/rest/day';
-import { defineCommand, personOf } from '@/data/command';
-import { insertRelease, updateRelease, type ReleaseFields } from '@/data/releases';
-import { releaseInput, type ReleaseInput } from './schema';
+import { batchEntry, releaseEntry, type BatchEntry } from '@/core/schema/releaseEntry';
+import { changedMeanwhile, defineCommand, personOf } from '@/data/command';
+import {
+  findRelease,
+  insertBatch,
+  insertRelease,
+  updateBatch,
+  updateRelease,
+} from '@/data/releases';
 
-function fieldsOf(input: ReleaseInput, today: string): ReleaseFields {
-  if (daysBetween(input.roastDate, today) < 0)
+function refuseFuture({ roastDate }: BatchEntry, today: string): void {
+  if (daysBetween(roastDate, today) < 0)
     throw userFault(
       'badInput',
       'roastDate',
-      `Roast date ${input.roastDate} is in the future. Enter ${today} or an earlier day.`,
+      `Roast date ${roastDate} is in the future. Enter ${today} or an earlier day.`,
     );
-  const { name, promisedNotes, roastDate, roastLevel, ...component } = input;
-  return {
-    name,
-    promisedNotes,
-    roastDate,
-    roastLevel,
-    components: [
-      {
-        ...component,
-        sharePct: 100,
-        varietyClass: component.varietyClass,
-        process: component.process,
-        altitudeM: component.altitudeM,
-        densityGPerL: component.densityGPerL,
-      },
-    ],
-  };
 }
 
 export const createRelease = defineCommand({
   kind: 'createRelease',
-  input: z.strictObject({ release: releaseInput }),
-  run: ({ release }, context) => {
-    insertRelease(context.db, context.id, fieldsOf(release, context.today), personOf(context).id);
-    return {
-      releaseId: context.id,
-      words: `created ${release.name}`,
-      result: { releaseId: context.id },
-    };
+  duty: 'lead',
+  input: z.strictObject({ release: releaseEntry, batch: batchEntry }),
+  run: ({ release, batch }, context) => {
+    const { db, id, today } = context;
+    refuseFuture(batch, today);
+    insertRelease(db, id, release, personOf(context).id);
+    insertBatch(db, `${id}-1`, id, batch);
+    return { releaseId: id, words: `created ${release.name}`, result: { releaseId: id } };
   },
 });
 
+const existing = {
+  releaseId: z.string().max(64),
+  rowVersion: z.number().int(),
+};
+
 export const editRelease = defineCommand({
   kind: 'editRelease',
+  duty: 'lead',
+  input: z.strictObject({ ...existing, release: releaseEntry }),
+  run: ({ releaseId, rowVersion, release }, { db }) => {
+    if (!updateRelease(db, { id: releaseId, rowVersion }, release))
+      throw changedMeanwhile('release');
+    return { releaseId, words: `changed the facts of ${release.name}`, result: { releaseId } };
+  },
+});
+
+export const saveBatch = defineCommand({
+  kind: 'saveBatch',
+  duty: 'lead',
   input: z.strictObject({
     releaseId: z.string().max(64),
-    rowVersion: z.number().int(),
-    release: releaseInput,
+    batchId: z.string().max(70).optional(),
+    rowVersion: z.number().int().optional(),
+    batch: batchEntry,
   }),
-  run: ({ releaseId, rowVersion, release }, context) => {
-    personOf(context);
-    const done = updateRelease(context.db, releaseId, rowVersion, fieldsOf(release, context.today));
-    if (!done)
-      throw userFault(
-        'conflict',
-        'release',
-        'Someone else changed this release meanwhile. Your entries are kept here: reload the page to see theirs, then enter yours again.',
-      );
-    return { releaseId, words: `changed the facts of ${release.name}`, result: { releaseId } };
+  run: ({ releaseId, batchId, rowVersion = 0, batch }, { db, id, today }) => {
+    const release = findRelease(db, releaseId);
+    if (!release)
+      throw userFault('notFound', 'releaseId', 'There is no such release. Reload the page.');
+    refuseFuture(batch, today);
+    const words = `the batch of ${batch.roastDate}${batch.label ? ` (${batch.label})` : ''}`;
+    if (batchId === undefined) {
+      insertBatch(db, id, releaseId, batch);
+      return { releaseId, words: `added ${words}`, result: { batchId: id } };
+    }
+    const isOfRelease = release.batches.some((other) => other.id === batchId);
+    if (!isOfRelease || !updateBatch(db, { id: batchId, rowVersion }, batch))
+      throw changedMeanwhile('batch');
+    return { releaseId, words: `changed ${words}`, result: { batchId } };
   },
 });

@@ -5,12 +5,15 @@ import type { FormEvent } from 'react';
 import styled from 'styled-components';
 import { middleSetting } from '@/core/grinder/dial';
 import type { Proposal } from '@/core/start/propose';
-import type { BrewStyle, TemperatureSchool } from '@/core/vocabulary';
-import type { ReleaseView } from '@/data/releaseView';
+import { CLOCK_LABELS, type BrewStyle, type TemperatureSchool } from '@/core/vocabulary';
+import type { BatchView, ReleaseView } from '@/data/releaseView';
 import type { StoredSetup } from '@/data/setups';
 import { MainButton, QuietButton } from '@/ui/Button';
 import { Faults } from '@/ui/Faults';
-import { QuantityInput, readNumber, TextInput } from '@/ui/fields';
+import { QuantityInput, TextInput } from '@/ui/fields';
+import { readNumber } from '@/ui/readNumber';
+import { OverruleReason } from '@/ui/OverruleReason';
+import { useMay, useUnits } from '@/ui/person';
 import { Small } from '@/ui/type';
 import { useCommand } from '@/ui/useCommand';
 import { useTextForm } from '@/ui/useTextForm';
@@ -55,6 +58,7 @@ const SHOWN = [
 
 export interface AcceptFormProps {
   readonly view: ReleaseView;
+  readonly batch: BatchView;
   readonly proposal: Proposal;
   readonly style: BrewStyle;
   readonly temperatureSchool: TemperatureSchool;
@@ -62,11 +66,14 @@ export interface AcceptFormProps {
 }
 
 /** The proposal as figures to change or take; accepting puts it on the bench. */
-export function AcceptForm({ view, proposal, style, temperatureSchool, setup }: AcceptFormProps) {
+export function AcceptForm(props: AcceptFormProps) {
+  const { view, batch, proposal, style, temperatureSchool, setup } = props;
+  const { massFigure, temperatureFigure } = useUnits();
+  const isLead = useMay('lead');
   const router = useRouter();
   const { submit, faults, faultOf, isBusy } = useCommand();
   const proposed = textOf(proposal, startDialOf(view, setup));
-  const { text, bind, reset } = useTextForm(proposed, faultOf);
+  const { text, bind, change, reset } = useTextForm(proposed, faultOf);
   const changed = overruled(text, proposed);
   const onSubmit = async (event: FormEvent) => {
     event.preventDefault();
@@ -74,19 +81,23 @@ export function AcceptForm({ view, proposal, style, temperatureSchool, setup }: 
       'acceptRecipe',
       acceptInputOf(text, {
         releaseId: view.release.id,
-        batchId: view.batch.id,
+        batchId: batch.id,
         setupId: setup?.id,
         style,
         temperatureSchool,
         clock: proposal.recipe.clock,
         mean: proposal.mean,
+        overruled: changed,
+        basedOn: view.bench?.draft.id ?? null,
       }),
     );
     if (answer.ok) router.push(`/releases/${view.release.id}/pull`);
   };
   const { interval80 } = proposal;
-  const band = ([low, high]: readonly [number, number], digits: number) =>
-    `80 %: ${low.toFixed(digits)}-${high.toFixed(digits)}`;
+  const band = (
+    [low, high]: readonly [number, number],
+    show: (value: number) => string = (value) => value.toFixed(0),
+  ) => `80 %: ${show(low)}-${show(high)}`;
   const ratioBand = `80 %: 1:${interval80.ratio[0].toFixed(1)}-${interval80.ratio[1].toFixed(1)}`;
   return (
     <Form onSubmit={onSubmit} noValidate aria-label="Proposed recipe">
@@ -95,7 +106,7 @@ export function AcceptForm({ view, proposal, style, temperatureSchool, setup }: 
           label="Dose"
           quantity="doseG"
           step={0.1}
-          hint={band(interval80.doseG, 1)}
+          hint={band(interval80.doseG, massFigure)}
           large
           {...bind('doseG')}
         />
@@ -111,7 +122,7 @@ export function AcceptForm({ view, proposal, style, temperatureSchool, setup }: 
           label="Temperature"
           quantity="temperatureC"
           step={0.5}
-          hint={band(interval80.temperatureC, 1)}
+          hint={band(interval80.temperatureC, temperatureFigure)}
           large
           {...bind('temperatureC')}
         />
@@ -127,7 +138,7 @@ export function AcceptForm({ view, proposal, style, temperatureSchool, setup }: 
           label="Time from"
           quantity="timeS"
           step={1}
-          hint={band(interval80.timeS, 0)}
+          hint={band(interval80.timeS)}
           large
           {...bind('timeLowS', 'timeS.0')}
         />
@@ -135,7 +146,7 @@ export function AcceptForm({ view, proposal, style, temperatureSchool, setup }: 
           label="Time to"
           quantity="timeS"
           step={1}
-          hint="Counted from the pump"
+          hint={`Counted ${CLOCK_LABELS[proposal.recipe.clock]}`}
           large
           {...bind('timeHighS', 'timeS.1')}
         />
@@ -156,16 +167,23 @@ export function AcceptForm({ view, proposal, style, temperatureSchool, setup }: 
       </Figures>
       <TextInput label="Water" {...bind('programme')} />
       {changed.length > 0 && (
-        <TextInput
-          label="Why you overrule the proposal (kept with the recipe, optional)"
-          {...bind('why')}
+        <OverruleReason
+          label={`You overrule the proposal on ${changed.join(', ')}. Why? Kept with the recipe.`}
+          reasons={['Tasted it before', 'House habit', 'This setup', 'A customer’s wish']}
+          value={text.why}
+          onChange={(why) => change({ why })}
+          fault={faultOf('why')}
         />
       )}
       <Faults faults={faults} shown={SHOWN} />
       <Actions>
-        <MainButton type="submit" isDisabled={isBusy}>
-          Put it on the bench
-        </MainButton>
+        {isLead ? (
+          <MainButton type="submit" isDisabled={isBusy}>
+            Put it on the bench
+          </MainButton>
+        ) : (
+          <Small>The lead puts a recipe on the bench.</Small>
+        )}
         {changed.length > 0 && <QuietButton onPress={reset}>Back to the proposal</QuietButton>}
         <Small>Arrow keys nudge a figure, Enter accepts.</Small>
       </Actions>

@@ -1,8 +1,9 @@
-import { render, screen, waitFor } from '@testing-library/react';
+import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { propose } from '@/core/start/propose';
 import { listSetups } from '@/data/setups';
 import { DONE, fakeServer, router } from '../../../tests/support/browser';
+import { renderAs } from '../../../tests/support/render';
 import { houseWith } from '../../../tests/support/view';
 import { StartStage } from './StartStage';
 
@@ -22,9 +23,10 @@ function openStart() {
     history: [],
     setup: setups[0],
   });
-  render(
+  renderAs(
     <StartStage
       view={view()}
+      batch={view().batch}
       proposal={proposal}
       style="classic"
       temperatureSchool="both"

@@ -4,6 +4,7 @@ import Link from 'next/link';
 import { usePathname, useRouter, useSearchParams } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import styled from 'styled-components';
+import { ouncesOf } from '@/core/units';
 import type { Proposal, Pushed } from '@/core/start/propose';
 import {
   STYLE_LABELS,
@@ -13,10 +14,12 @@ import {
   type BrewStyle,
   type TemperatureSchool,
 } from '@/core/vocabulary';
-import type { ReleaseView } from '@/data/releaseView';
+import type { BatchView, ReleaseView } from '@/data/releaseView';
 import type { StoredSetup } from '@/data/setups';
 import { Choice } from '@/ui/choices';
+import { dayWords } from '@/core/dayWords';
 import { SelectInput } from '@/ui/fields';
+import { useUnits } from '@/ui/person';
 import { PushChart } from '@/ui/PushChart';
 import { signed } from '@/ui/signed';
 import { Notice, SectionTitle, Small, StageTitle } from '@/ui/type';
@@ -76,6 +79,8 @@ const VARIABLES: Record<
 
 export interface StartStageProps {
   readonly view: ReleaseView;
+  /** The batch the proposal is for. */
+  readonly batch: BatchView;
   readonly proposal: Proposal;
   readonly style: BrewStyle;
   readonly temperatureSchool: TemperatureSchool;
@@ -85,6 +90,7 @@ export interface StartStageProps {
 
 export function StartStage({
   view,
+  batch,
   proposal,
   style,
   temperatureSchool,
@@ -119,19 +125,31 @@ export function StartStage({
           onChange={(value) => choose('setup', value)}
           options={setups.map(({ id, name }) => ({ value: id, label: name }))}
         />
+        {view.batches.length > 1 && (
+          <SelectInput
+            label="Batch"
+            value={batch.id}
+            onChange={(value) => choose('batch', value)}
+            options={view.batches.map(({ id, roastDate, label, rest }) => ({
+              value: id,
+              label: `Roasted ${dayWords(roastDate)}${label && ` (${label})`}, day ${rest.restDays}`,
+            }))}
+          />
+        )}
       </Switches>
       {setups.length === 0 && (
         <Notice>
           No setup is described yet: the proposal assumes an 18 g basket and cannot go on a bench.{' '}
-          <Link href="/bench">Describe machine, grinder and basket</Link>.
+          <Link href="/equipment">Describe machine, grinder and basket</Link>.
         </Notice>
       )}
       {proposal.warnings.map(({ code, text }) => (
         <Notice key={code}>{text}</Notice>
       ))}
       <AcceptForm
-        key={`${style} ${temperatureSchool} ${setupId}`}
+        key={`${style} ${temperatureSchool} ${setupId} ${batch.id}`}
         view={view}
+        batch={batch}
         proposal={proposal}
         style={style}
         temperatureSchool={temperatureSchool}
@@ -169,7 +187,16 @@ function VariablePushes({ name, proposal }: { name: Pushed; proposal: Proposal }
   const [base, ...rest] = proposal.pushes[name];
   const from = base!.rule + base!.learned;
   const total = rest.reduce((sum, push) => sum + push.rule + push.learned, from);
-  const format = (value: number) => `${value.toFixed(digits)}${unit}`;
+  const { mass, temperature, units } = useUnits();
+  const format = (value: number) => {
+    if (name === 'doseG') return mass(value);
+    return name === 'temperatureC' ? temperature(value) : `${value.toFixed(digits)}${unit}`;
+  };
+  const formatChange = (value: number) => {
+    if (name === 'doseG' && units.mass === 'oz') return signed(ouncesOf(value), 3);
+    const shown = name === 'temperatureC' && units.temperature === 'F' ? 1.8 * value : value;
+    return signed(shown, Math.max(1, digits));
+  };
   const [low, high] = proposal.interval80[name];
   return (
     <Variable>
@@ -184,7 +211,7 @@ function VariablePushes({ name, proposal }: { name: Pushed; proposal: Proposal }
         interval80={[low, high]}
         span={span}
         format={format}
-        formatChange={(value) => signed(value, Math.max(1, digits))}
+        formatChange={formatChange}
       />
     </Variable>
   );

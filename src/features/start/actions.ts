@@ -5,7 +5,7 @@ import { oneOf, optionalText, quantity, text } from '@/core/schema/fields';
 import { recipeFields } from '@/core/schema/recipe';
 import { STYLES, STYLE_LABELS, TEMPERATURE_SCHOOLS } from '@/core/vocabulary';
 import { defineCommand, personOf } from '@/data/command';
-import { ensureDialIn, insertDraft } from '@/data/dialIns';
+import { ensureDialIn, findBenchDraft, insertDraft } from '@/data/dialIns';
 import { findRelease } from '@/data/releases';
 import { findSetup } from '@/data/setups';
 
@@ -24,14 +24,19 @@ const acceptInput = z.strictObject({
   restDays: recipeFields.restDays,
   startDial: quantity('dial'),
   why: optionalText('Why', 'words'),
+  /** What the lead set otherwise than proposed, in words. */
+  overruled: z.array(text('What was overruled', 'name')).max(12).optional(),
+  /** The revision that stood on the bench when this one was made. */
+  basedOn: z.string().max(64).nullable().optional(),
   /** The model's own figures, kept beside what the lead made of them. */
   proposed: z.record(z.string().max(40), z.number()).optional(),
 });
 
 export const acceptRecipe = defineCommand({
   kind: 'acceptRecipe',
+  duty: 'lead',
   input: acceptInput,
-  run: (input, context) => {
+  run: ({ basedOn, overruled = [], ...input }, context) => {
     const { db, id } = context;
     const release = findRelease(db, input.releaseId);
     const setup = findSetup(db, input.setupId);
@@ -47,6 +52,12 @@ export const acceptRecipe = defineCommand({
         'badInput',
         'startDial',
         `Dial ${input.startDial} is outside ${grinder.min}-${grinder.max} of ${grinder.name}. Enter a setting the grinder has.`,
+      );
+    if (basedOn !== undefined && (findBenchDraft(db, input.releaseId)?.id ?? null) !== basedOn)
+      throw userFault(
+        'conflict',
+        'basedOn',
+        'Someone else put another recipe on the bench meanwhile: the plate shows it now. Yours is kept here; put it on the bench again if it is still to replace theirs.',
       );
     const dialInId = ensureDialIn(db, id, input);
     insertDraft(
@@ -65,8 +76,14 @@ export const acceptRecipe = defineCommand({
     );
     return {
       releaseId: input.releaseId,
-      words: `put a ${STYLE_LABELS[input.style].toLowerCase()} recipe on the bench, ${input.doseG} → ${input.yieldG} g`,
+      words: `put a ${STYLE_LABELS[input.style].toLowerCase()} recipe on the bench, ${input.doseG} → ${input.yieldG} g${overruleWords(overruled, input.why)}`,
       result: { draftId: id },
     };
   },
 });
+
+/** Overruling the model is recorded with its reason. */
+function overruleWords(overruled: readonly string[], why: string): string {
+  if (overruled.length === 0) return '';
+  return `, overruling the proposal on ${overruled.join(', ')}: ${why || 'no reason given'}`;
+}

@@ -1,6 +1,6 @@
 import type { Proposal } from '@/core/start/propose';
 import type { BrewStyle, TemperatureSchool } from '@/core/vocabulary';
-import { readNumber } from '@/ui/fields';
+import { readNumber } from '@/ui/readNumber';
 
 /** The figures of a recipe as typed; the lead may change any before accepting. */
 export interface RecipeText {
@@ -31,18 +31,22 @@ export function textOf({ recipe }: Proposal, startDial: string): RecipeText {
   };
 }
 
-/** Names of the figures the lead changed from the proposal. */
-export function overruled(text: RecipeText, proposed: RecipeText): (keyof RecipeText)[] {
-  const figures = [
-    'doseG',
-    'yieldG',
-    'temperatureC',
-    'timeLowS',
-    'timeHighS',
-    'restFrom',
-    'restTo',
-  ] as const;
-  return figures.filter((name) => readNumber(text[name]) !== readNumber(proposed[name]));
+/** What a lead can overrule, in the words the log keeps. */
+const OVERRULABLE = {
+  doseG: 'dose',
+  yieldG: 'yield',
+  temperatureC: 'temperature',
+  timeLowS: 'time',
+  timeHighS: 'time',
+  restFrom: 'rest',
+  restTo: 'rest',
+} as const;
+
+/** What the lead changed from the proposal, each once. */
+export function overruled(text: RecipeText, proposed: RecipeText): string[] {
+  const names = Object.keys(OVERRULABLE) as (keyof typeof OVERRULABLE)[];
+  const changed = names.filter((name) => readNumber(text[name]) !== readNumber(proposed[name]));
+  return [...new Set(changed.map((name) => OVERRULABLE[name]))];
 }
 
 export interface AcceptContext {
@@ -53,6 +57,9 @@ export interface AcceptContext {
   readonly temperatureSchool: TemperatureSchool;
   readonly clock: Proposal['recipe']['clock'];
   readonly mean: Proposal['mean'];
+  readonly overruled: readonly string[];
+  /** The revision on the bench when this form was filled in. */
+  readonly basedOn: string | null;
 }
 
 export function acceptInputOf(text: RecipeText, context: AcceptContext) {

@@ -1,6 +1,7 @@
-import { render, screen, waitFor, within } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { DONE, fakeServer, router } from '../../../tests/support/browser';
+import { renderAs } from '../../../tests/support/render';
 import { houseWith } from '../../../tests/support/view';
 import { CupSheet } from './CupSheet';
 import { tastingInputOf, EMPTY_CUP, toggled } from './cupText';
@@ -10,7 +11,7 @@ jest.mock('next/navigation', () => ({ useRouter: () => router }));
 function openSheet() {
   const view = houseWith({}).view();
   const bench = view.bench!;
-  render(<CupSheet view={view} bench={bench} shot={bench.shots[0]!} />);
+  renderAs(<CupSheet view={view} bench={bench} shot={bench.shots[0]!} />);
   return { user: userEvent.setup(), shotId: bench.shots[0]!.id };
 }
 
@@ -44,7 +45,7 @@ describe('the cup sheet', () => {
     const { user } = openSheet();
     expect(screen.queryByRole('status')).toBeNull();
     await score(user, 'Sharp acidity', '9');
-    expect(screen.getByRole('status').textContent).toMatch(/under-extracted.*Longer: 36 → 4/);
+    expect(screen.getByRole('status').textContent).toMatch(/under-extracted.*Longer: 36\.0 → 4/);
     await score(user, 'Bitterness', '9');
     expect(screen.getByRole('status').textContent).toMatch(/channel.*not the recipe/);
   });

@@ -10,7 +10,9 @@ import type { Bench, BenchShot, ReleaseView } from '@/data/releaseView';
 import { MainButton } from '@/ui/Button';
 import { Chip, ChipRow, Choice } from '@/ui/choices';
 import { Faults } from '@/ui/Faults';
-import { QuantityInput, readNumber, TextInput } from '@/ui/fields';
+import { QuantityInput, TextInput } from '@/ui/fields';
+import { readNumber } from '@/ui/readNumber';
+import { useMay, usePerson } from '@/ui/person';
 import { ScaleRow } from '@/ui/ScaleRow';
 import { Notice, Small } from '@/ui/type';
 import { useCommand } from '@/ui/useCommand';
@@ -60,6 +62,7 @@ export function CupSheet({
   shot: BenchShot;
 }) {
   const { submit, faults, faultOf, isBusy } = useCommand();
+  const mayTaste = useMay('bench');
   const initial: CupText = {
     ...EMPTY_CUP,
     tdsPct: shot.tdsPct === undefined ? '' : String(shot.tdsPct),
@@ -145,9 +148,13 @@ export function CupSheet({
       <Verdict text={text} view={view} bench={bench} shot={shot} />
       <Faults faults={faults} shown={SHOWN} />
       <Pair>
-        <MainButton type="submit" isDisabled={isBusy}>
-          Keep this cup sheet
-        </MainButton>
+        {mayTaste ? (
+          <MainButton type="submit" isDisabled={isBusy}>
+            Keep this cup sheet
+          </MainButton>
+        ) : (
+          <Small>You look on: the lead and bench hands keep cup sheets.</Small>
+        )}
         <Small>
           Tab to a scale, press a digit. Let it cool some minutes before you judge; broad first.
         </Small>
@@ -172,15 +179,17 @@ function Verdict({
   bench: Bench;
   shot: BenchShot;
 }) {
+  const { units } = usePerson();
   if (Object.keys(text.scales).length === 0 && text.signs.length === 0 && text.strength === 0)
     return null;
-  const direction = tasteDirection(tasteOf(text), view.batch.roastLevel ?? 0);
+  const direction = tasteDirection(tasteOf(text), view.batch.roast.level ?? 0);
   const move = tasteMove({
     direction,
     target: bench.target,
     dial: shot.dial,
     grinder: bench.setup.grinder,
     machine: bench.setup.machine,
+    units,
   });
   return (
     <Notice role="status" $kind={direction.verdict === 'right' ? 'good' : 'caution'}>

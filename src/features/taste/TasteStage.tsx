@@ -4,6 +4,7 @@ import Link from 'next/link';
 import { useState } from 'react';
 import styled from 'styled-components';
 import type { Bench, BenchShot, ReleaseView } from '@/data/releaseView';
+import { useUnits } from '@/ui/person';
 import { SelectInput } from '@/ui/fields';
 import { SectionTitle, StageTitle } from '@/ui/type';
 import { CupSheet } from './CupSheet';
@@ -36,11 +37,12 @@ export function TasteStage({ view }: { view: ReleaseView }) {
 
 function Tasting({ view, bench, newest }: { view: ReleaseView; bench: Bench; newest: BenchShot }) {
   const [shotId, setShotId] = useState(newest.id);
+  const { mass } = useUnits();
   const shot = bench.shots.find(({ id }) => id === shotId) ?? newest;
   const options = bench.shots
     .map(({ id, dial, yieldG, timeS, mark }, i) => ({
       value: id,
-      label: `Shot ${i + 1}: ${yieldG.toFixed(1)} g in ${timeS.toFixed(1)} s at ${dial}${mark.landed ? ', landed' : ''}`,
+      label: `Shot ${i + 1}: ${mass(yieldG)} in ${timeS.toFixed(1)} s at ${dial}${mark.landed ? ', landed' : ''}`,
     }))
     .reverse();
   return (
@@ -55,7 +57,7 @@ function Tasting({ view, bench, newest }: { view: ReleaseView; bench: Bench; new
       <CupSheet key={`${shot.id} ${shot.tastings.length}`} view={view} bench={bench} shot={shot} />
       <section>
         <SectionTitle>Tasted so far</SectionTitle>
-        <TastingList bench={bench} roastLevel={view.batch.roastLevel ?? 0} />
+        <TastingList bench={bench} roastLevel={view.batch.roast.level ?? 0} />
       </section>
     </Stack>
   );

@@ -3,7 +3,7 @@
 import { extraction } from '@/core/extraction/extraction';
 import { tasteDirection } from '@/core/taste/direction';
 import type { Bench } from '@/data/releaseView';
-import { Table, TableScroll } from '@/ui/type';
+import { Table, TableScroll, TableHead } from '@/ui/type';
 
 /** Cup sheets of this dial-in with the direction each points in. */
 export function TastingList({ bench, roastLevel }: { bench: Bench; roastLevel: number }) {
@@ -14,23 +14,17 @@ export function TastingList({ bench, roastLevel }: { bench: Bench; roastLevel: n
   return (
     <TableScroll aria-label="Cup sheets">
       <Table>
-        <thead>
-          <tr>
-            <th scope="col">Shot</th>
-            <th scope="col" className="words">
-              By
-            </th>
-            <th scope="col">Liking</th>
-            <th scope="col">TDS, %</th>
-            <th scope="col">Extraction, %</th>
-            <th scope="col" className="words">
-              Found
-            </th>
-            <th scope="col" className="words">
-              Direction
-            </th>
-          </tr>
-        </thead>
+        <TableHead
+          columns={[
+            'Shot',
+            { words: 'By' },
+            'Liking',
+            'TDS, %',
+            'Extraction, %',
+            { words: 'Found' },
+            { words: 'Direction' },
+          ]}
+        />
         <tbody>
           {rows.reverse().map(({ shot, number, tasting }) => (
             <tr key={tasting.id}>

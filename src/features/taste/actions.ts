@@ -16,6 +16,7 @@ import {
 
 export const recordTasting = defineCommand({
   kind: 'recordTasting',
+  duty: 'bench',
   input: z.strictObject({
     shotId: z.string({ error: 'No shot is chosen. Choose the shot you tasted.' }).max(64),
     moment: oneOf('Moment', MOMENTS),

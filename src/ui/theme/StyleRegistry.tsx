@@ -5,8 +5,14 @@ import { useState, type ReactNode } from 'react';
 import { ServerStyleSheet, StyleSheetManager } from 'styled-components';
 
 /** Collects the styles of a server render and sends them with its HTML. */
-export function StyleRegistry({ children }: { children: ReactNode }) {
-  const [sheet] = useState(() => new ServerStyleSheet());
+export function StyleRegistry({
+  nonce,
+  children,
+}: {
+  nonce: string | undefined;
+  children: ReactNode;
+}) {
+  const [sheet] = useState(() => new ServerStyleSheet(nonce === undefined ? {} : { nonce }));
   useServerInsertedHTML(() => {
     const styles = sheet.getStyleElement();
     sheet.instance.clearTag();

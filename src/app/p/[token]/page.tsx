@@ -4,6 +4,7 @@ import { cache } from 'react';
 import { database } from '@/data/database';
 import { findPublished } from '@/data/publications';
 import { PublicCard } from '@/features/publish/PublicCard';
+import { Withdrawn } from '@/features/publish/Withdrawn';
 import { readDocument } from '@/formats/recipeDocument';
 
 export const dynamic = 'force-dynamic';
@@ -15,16 +16,27 @@ interface Props {
 /** Only what was published is read here; any other address answers the same 404. */
 const load = cache((token: string) => {
   const version = findPublished(database(), token) ?? notFound();
-  return readDocument(version.document);
+  return { version, document: readDocument(version.document) };
 });
 
 export async function generateMetadata({ params }: Props): Promise<Metadata> {
-  const { body } = load((await params).token);
+  const { body } = load((await params).token).document;
   return { title: `${body.coffee.name}, ${body.roastery}`, robots: { index: false } };
 }
 
 export default async function PublicPage({ params }: Props) {
   const { token } = await params;
-  const document = load(token);
-  return <PublicCard document={document} downloadPath={`/p/${token}/recipe.json`} />;
+  const { version, document } = load(token);
+  const { roastery, coffee } = document.body;
+  if (version.withdrawnAt !== null)
+    return (
+      <Withdrawn
+        roastery={roastery}
+        coffee={coffee.name}
+        version={version.number}
+        withdrawnAt={version.withdrawnAt}
+        why={version.withdrawnWhy ?? ''}
+      />
+    );
+  return <PublicCard document={document} basePath={`/p/${token}`} />;
 }

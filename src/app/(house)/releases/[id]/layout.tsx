@@ -9,11 +9,12 @@ interface Props {
 }
 
 export async function generateMetadata({ params }: Props): Promise<Metadata> {
-  return { title: loadRelease((await params).id).release.name };
+  const { release } = await loadRelease((await params).id);
+  return { title: release.name };
 }
 
 export default async function ReleaseLayout({ params, children }: Props & { children: ReactNode }) {
-  const view = loadRelease((await params).id);
+  const view = await loadRelease((await params).id);
   return (
     <ReleaseFrame key={view.release.id} view={view} stages={stagesOf(view)}>
       {children}

@@ -1,9 +1,12 @@
 import { database } from '@/data/database';
-import { listVersions } from '@/data/publications';
+import { listGatePasses, listVersions } from '@/data/publications';
 import { today } from '@/data/today';
+import { isPublishedDraft } from '@/data/todayView';
 import { loadHouse, loadRelease } from '@/features/frame/load';
 import { publishedBody } from '@/features/publish/document';
 import { PublishStage } from '@/features/publish/PublishStage';
+import { readinessOf } from '@/features/publish/readiness';
+import { recipeDiff } from '@/formats/recipeDiff';
 import { readDocument } from '@/formats/recipeDocument';
 
 const NO_WORDS = { right: '', short: '', long: '', whatChanged: '' };
@@ -14,21 +17,33 @@ interface Props {
 }
 
 export default async function PublishPage({ params, searchParams }: Props) {
-  const view = loadRelease((await params).id);
+  const view = await loadRelease((await params).id);
   const { identical } = await searchParams;
-  const { house } = loadHouse();
-  const [newest] = listVersions(database(), view.release.id);
-  const lastWords = newest ? readDocument(newest.document).body.sensory : NO_WORDS;
+  const { house } = await loadHouse();
+  const db = database();
+  const { bench, versions, address, release } = view;
+  const [newest] = listVersions(db, release.id);
+  const last = newest ? readDocument(newest.document).body : null;
+  const words = { ...NO_WORDS, ...last?.sensory };
+  const body = bench ? publishedBody(house, view, words, today()) : null;
+  const passes = listGatePasses(db, release.id);
   return (
     <PublishStage
-      releaseId={view.release.id}
-      draftId={view.bench?.draft.id ?? null}
-      body={view.bench ? publishedBody(house, view, NO_WORDS, today()) : null}
-      words={{ ...NO_WORDS, ...lastWords }}
-      isConfirmed={view.bench?.advice.status === 'confirmed'}
-      versions={view.versions.map(({ number, publishedAt }) => ({ number, publishedAt }))}
-      token={view.token}
-      readBack={view.versions.find(({ number }) => String(number) === identical)?.number ?? null}
+      releaseId={release.id}
+      draftId={bench?.draft.id ?? null}
+      body={body}
+      words={words}
+      readiness={readinessOf(view)}
+      differences={body && last ? recipeDiff(last, body) : []}
+      isAsPublished={bench !== null && isPublishedDraft(view, bench)}
+      versions={versions.map(({ id, number, publishedAt, publishedBy }) => ({
+        number,
+        publishedAt,
+        publishedBy,
+        passes: passes.filter(({ versionId }) => versionId === id),
+      }))}
+      address={address}
+      readBack={versions.find(({ number }) => String(number) === identical)?.number ?? null}
     />
   );
 }

@@ -1,7 +1,9 @@
-import { loadRelease } from '@/features/frame/load';
+import { priceOf } from '@/core/money';
+import { loadHouse, loadRelease } from '@/features/frame/load';
 import { PullStage } from '@/features/pull/PullStage';
 
 export default async function PullPage({ params }: { params: Promise<{ id: string }> }) {
-  const { release, bench } = loadRelease((await params).id);
-  return <PullStage bench={bench} releaseId={release.id} />;
+  const { release, bench } = await loadRelease((await params).id);
+  const { house } = await loadHouse();
+  return <PullStage bench={bench} releaseId={release.id} price={priceOf(house)} />;
 }

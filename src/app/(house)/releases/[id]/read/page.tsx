@@ -1,8 +1,13 @@
 import { easeOf } from '@/core/ease/ease';
-import { loadRelease } from '@/features/frame/load';
+import { today } from '@/data/today';
+import { loadHouse, loadRelease } from '@/features/frame/load';
 import { ReadStage } from '@/features/read/ReadStage';
 
 export default async function ReadPage({ params }: { params: Promise<{ id: string }> }) {
-  const view = loadRelease((await params).id);
-  return <ReadStage view={view} ease={easeOf(view.facts)} />;
+  const view = await loadRelease((await params).id);
+  const { house } = await loadHouse();
+  const hasBeanMap = house.roastMap.filter((level) => level.colourBean !== undefined).length >= 2;
+  return (
+    <ReadStage view={view} ease={easeOf(view.facts)} hasBeanMap={hasBeanMap} today={today()} />
+  );
 }

@@ -1,7 +1,9 @@
 import { propose } from '@/core/start/propose';
 import { STYLES, TEMPERATURE_SCHOOLS } from '@/core/vocabulary';
 import { database } from '@/data/database';
+import { factsOf } from '@/data/releaseView';
 import { listSetups } from '@/data/setups';
+import { today } from '@/data/today';
 import { loadHouse, loadRelease } from '@/features/frame/load';
 import { StartStage } from '@/features/start/StartStage';
 
@@ -11,8 +13,8 @@ interface Props {
 }
 
 export default async function StartPage({ params, searchParams }: Props) {
-  const view = loadRelease((await params).id);
-  const { house } = loadHouse();
+  const view = await loadRelease((await params).id);
+  const { house, person } = await loadHouse();
   const asked = await searchParams;
   const setups = listSetups(database());
   const draft = view.bench?.draft;
@@ -25,17 +27,21 @@ export default async function StartPage({ params, searchParams }: Props) {
     setups.find(({ id }) => id === asked.setup) ??
     setups.find(({ id }) => id === draft?.setupId) ??
     setups[0];
+  const batch = view.batches.find(({ id }) => id === asked.batch) ?? view.batch;
   const proposal = propose({
-    release: view.facts,
+    release: factsOf(view.release, batch, today()),
     style,
     temperatureSchool,
     restSchool: house.restSchool,
+    clock: house.clock,
+    units: person.units,
     history: [],
     setup,
   });
   return (
     <StartStage
       view={view}
+      batch={batch}
       proposal={proposal}
       style={style}
       temperatureSchool={temperatureSchool}

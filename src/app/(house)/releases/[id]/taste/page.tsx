@@ -2,5 +2,5 @@ import { loadRelease } from '@/features/frame/load';
 import { TasteStage } from '@/features/taste/TasteStage';
 
 export default async function TastePage({ params }: { params: Promise<{ id: string }> }) {
-  return <TasteStage view={loadRelease((await params).id)} />;
+  return <TasteStage view={await loadRelease((await params).id)} />;
 }

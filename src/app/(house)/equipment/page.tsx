@@ -1,0 +1,22 @@
+import { database } from '@/data/database';
+import { listParts } from '@/data/equipment';
+import { listSetups } from '@/data/setups';
+import { EquipmentPage } from '@/features/equipment/EquipmentPage';
+import { loadHouse } from '@/features/frame/load';
+
+export const metadata = { title: 'Equipment' };
+
+export default async function Equipment() {
+  await loadHouse();
+  const db = database();
+  return (
+    <EquipmentPage
+      setups={listSetups(db)}
+      parts={{
+        machine: listParts(db, 'machine'),
+        grinder: listParts(db, 'grinder'),
+        basket: listParts(db, 'basket'),
+      }}
+    />
+  );
+}

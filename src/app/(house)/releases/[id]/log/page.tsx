@@ -1,0 +1,9 @@
+import { database } from '@/data/database';
+import { listEvents } from '@/data/events';
+import { loadRelease } from '@/features/frame/load';
+import { LogStage } from '@/features/log/LogStage';
+
+export default async function LogPage({ params }: { params: Promise<{ id: string }> }) {
+  const { release } = await loadRelease((await params).id);
+  return <LogStage events={listEvents(database(), release.id)} />;
+}

@@ -1,0 +1,78 @@
+/** What every address that writes has in common: who may call, how much, and how faults answer. */
+import { UserFault, userFault, type FaultCode } from '@/core/errors';
+
+const STATUS: Record<FaultCode, number> = {
+  badInput: 400,
+  hashMismatch: 400,
+  signedOut: 401,
+  refused: 403,
+  notFound: 404,
+  conflict: 409,
+  gone: 410,
+  tooMany: 429,
+  newerDatabase: 503,
+};
+
+/** Answers a request with what `act` makes of it; a fault becomes its status and its words. */
+export async function answer(request: Request, act: () => Promise<unknown>): Promise<Response> {
+  try {
+    refuseForeign(request);
+    return Response.json({ result: await act() });
+  } catch (error) {
+    if (error instanceof UserFault)
+      return Response.json(
+        { code: error.code, faults: error.faults },
+        { status: STATUS[error.code] },
+      );
+    console.error(error);
+    const message = 'Something broke in Kettlebrand. Nothing was stored; your entry is kept here.';
+    return Response.json({ faults: [{ field: '', message }] }, { status: 500 });
+  }
+}
+
+/** Another site's page must not make this browser write here. */
+function refuseForeign(request: Request): void {
+  const site = request.headers.get('sec-fetch-site');
+  const origin = request.headers.get('origin');
+  const host = request.headers.get('host');
+  const sameHost = origin === null || origin === `http://${host}` || origin === `https://${host}`;
+  if ((site !== null && site !== 'same-origin' && site !== 'none') || !sameHost)
+    throw userFault('refused', '', 'This came from another site. Open Kettlebrand itself.');
+}
+
+const MOST_BYTES = 400_000;
+
+/** The JSON of a request's body. */
+export async function jsonOf(request: Request): Promise<unknown> {
+  if (!request.headers.get('content-type')?.startsWith('application/json'))
+    throw userFault('badInput', '', 'Send JSON with content-type application/json.');
+  const text = new TextDecoder().decode(await bytesOf(request, MOST_BYTES, '400 kB'));
+  try {
+    return JSON.parse(text);
+  } catch {
+    throw userFault('badInput', '', 'That is not JSON.');
+  }
+}
+
+/** The bytes of a request's body; refused as soon as there are too many, however many were announced. */
+export async function bytesOf(
+  request: Request,
+  mostBytes: number,
+  mostWords: string,
+): Promise<Uint8Array<ArrayBuffer>> {
+  const chunks: Uint8Array[] = [];
+  let length = 0;
+  for await (const chunk of request.body ?? []) {
+    length += chunk.length;
+    if (length > mostBytes)
+      throw userFault('badInput', 'file', `That is over ${mostWords}. Send less at once.`);
+    chunks.push(chunk);
+  }
+  const bytes = new Uint8Array(length);
+  let at = 0;
+  for (const chunk of chunks) {
+    bytes.set(chunk, at);
+    at += chunk.length;
+  }
+  return bytes;
+}

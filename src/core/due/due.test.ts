@@ -1,0 +1,122 @@
+import { addDays } from '../rest/day';
+import { restOn } from '../rest/rest';
+import { METRIC } from '../units';
+import { dueOf, whenWords, type Standing } from './due';
+
+const TODAY = '2026-05-20';
+
+/** A medium roast so many days old: opens at 6, best 8-21, fades at 35. */
+function standing(daysOld: number, changes: Partial<Standing> = {}): Standing {
+  const roastDate = addDays(TODAY, -daysOld);
+  return {
+    today: TODAY,
+    roastDate,
+    rest: restOn({ roastDate, roastLevel: 0, school: 'byRoast', frozen: [], on: TODAY }),
+    bench: null,
+    isPublic: false,
+    newerBatchOf: null,
+    leftG: null,
+    checksAhead: [],
+    gramsPerCheck: 40,
+    units: METRIC,
+    ...changes,
+  };
+}
+
+const BENCH = {
+  shots: 4,
+  isConfirmed: false,
+  next: 'Finer, 12 → 11',
+  tasters: 0,
+  isPublished: false,
+} as const;
+const confirmed = (tasters: number) => ({ ...BENCH, isConfirmed: true, tasters });
+const words = (state: Standing) => dueOf(state).map((due) => due.words);
+
+describe('what a release asks for', () => {
+  it.each([
+    [0, 'Fresh from the roaster: read it. Opens in 6 days.'],
+    [3, 'Opens in 3 days: propose a starting recipe.'],
+    [5, 'Opens tomorrow: have a starting recipe ready.'],
+    [6, 'Open from today, no recipe yet: propose one.'],
+    [7, 'Open since yesterday, no recipe yet: propose one.'],
+    [8, 'Best from today, no recipe yet: propose one.'],
+    [11, 'At its best for 3 days, no recipe yet: propose one.'],
+    [30, 'Past its best without a recipe: take it away, or read what is left.'],
+  ])('without a recipe, %d days old: %s', (daysOld, said) => {
+    expect(words(standing(daysOld))).toEqual([said]);
+  });
+
+  it('says the next move of a dial-in under way', () => {
+    expect(words(standing(9, { bench: BENCH }))).toEqual([
+      '4 shots, not confirmed. Next: finer, 12 → 11.',
+    ]);
+    expect(words(standing(9, { bench: { ...BENCH, shots: 0 } }))).toEqual([
+      'Recipe on the bench: pull the first shot.',
+    ]);
+  });
+
+  it('waits for a coffee that is too fresh, and speaks the day before', () => {
+    expect(words(standing(3, { bench: BENCH }))).toEqual([]);
+    expect(words(standing(5, { bench: BENCH }))).toEqual([
+      'Opens tomorrow: the recipe is on the bench.',
+    ]);
+  });
+
+  it.each([
+    [0, 'Best from today, confirmed, not yet tasted.'],
+    [1, 'Confirmed, not published: a second palate is missing.'],
+    [2, 'Confirmed and tasted by two, not published.'],
+  ])('confirmed, %d tasters: %s', (tasters, said) => {
+    expect(words(standing(8, { bench: confirmed(tasters) }))).toEqual([said]);
+  });
+
+  it('is silent while the recipe on the bench is public and the coffee at its best', () => {
+    const bench = { ...confirmed(2), isPublished: true };
+    expect(words(standing(10, { bench, isPublic: true }))).toEqual([]);
+  });
+
+  it('warns before and after a public recipe outlives its batch', () => {
+    const bench = { ...confirmed(2), isPublished: true };
+    const at = (daysOld: number) => words(standing(daysOld, { bench, isPublic: true }));
+    expect(at(20)).toEqual([
+      'Best days end tomorrow, recipe is public: check that it still holds.',
+    ]);
+    expect(at(22)).toEqual([
+      'Batch fading for one day, recipe still public: check it or withdraw it.',
+    ]);
+    expect(at(36)).toEqual(['Batch faded, recipe still public: withdraw or revise it.']);
+  });
+
+  it('counts the sample against the checks that are planned', () => {
+    const planned = { checksAhead: ['2026-05-22', '2026-06-02'] };
+    const bench = { ...confirmed(2), isPublished: true };
+    const at = (leftG: number) => words(standing(10, { bench, leftG, ...planned }));
+    expect(at(30)).toEqual(['30 g of sample left, two checks planned: they need 80 g.']);
+    expect(at(-5)).toEqual(['0 g of sample left, two checks planned: they need 80 g.']);
+    expect(at(80)).toEqual([]);
+  });
+
+  it('speaks of a check day only for a recipe that is public', () => {
+    const bench = { ...confirmed(2), isPublished: true };
+    const today = { checksAhead: [TODAY], bench };
+    expect(words(standing(10, { ...today, isPublic: true }))[0]).toMatch(/check day.*is today/);
+    expect(words(standing(10, today))).toEqual([]);
+  });
+
+  it('puts the most urgent first', () => {
+    const due = dueOf(standing(30, { isPublic: true, bench: { ...BENCH }, newerBatchOf: TODAY }));
+    expect(due.map(({ urgency }) => urgency)).toEqual([3, 2, 2]);
+    expect(due[0]!.stage).toBe('publish');
+  });
+});
+
+it('says when in words', () => {
+  expect([0, 1, -1, 4, -9].map((days) => whenWords(TODAY, addDays(TODAY, days)))).toEqual([
+    'today',
+    'tomorrow',
+    'yesterday',
+    'in 4 days',
+    '9 days ago',
+  ]);
+});

@@ -1,0 +1,89 @@
+/**
+ * What a setup can and cannot do with a recipe, and the nearest it can. House heuristic (model.md §8).
+ */
+import { STYLE_LABELS, type BrewStyle } from '../vocabulary';
+import type { Basket, Machine, Setup } from '../schema/setup';
+import { temperatureStepWords, temperatureWords, type Units } from '../units';
+
+export interface Warning {
+  readonly code: string;
+  readonly text: string;
+}
+
+const NEEDS_CONTROL: Partial<Record<BrewStyle, { nearest: BrewStyle; lost: string }>> = {
+  longQuick: {
+    nearest: 'classic',
+    lost: 'the low pressure that keeps a long, quick cup from turning harsh',
+  },
+  fastCoarse: {
+    nearest: 'classic',
+    lost: 'the high flow that lets a coarse grind give sweetness in under 25 s',
+  },
+  soakFirst: {
+    nearest: 'classic',
+    lost: 'the pause that lets a very fine grind swell before full pressure',
+  },
+};
+
+/** Below this difference display and group count as one. House heuristic: half of what machines set. */
+const OFFSET_COUNTS_FROM_C = 0.25;
+
+/** Warnings for a style on a machine; none when the machine's abilities are not known. */
+export function styleWarnings(style: BrewStyle, machine: Machine | undefined): Warning[] {
+  const need = NEEDS_CONTROL[style];
+  if (!need || machine?.pressureControl !== false || machine.flowControl) return [];
+  const styleWords = STYLE_LABELS[style].toLowerCase();
+  const nearest = STYLE_LABELS[need.nearest].toLowerCase();
+  if (style === 'soakFirst' && machine.preinfusion)
+    return [
+      {
+        code: 'styleOutOfReach',
+        text: `This machine can pause with its pre-infusion but not let the flow rise slowly, so it makes ${styleWords} only in part. The nearest it can make is ${nearest} with its longest pre-infusion; lost is the slow rise to full pressure.`,
+      },
+    ];
+  return [
+    {
+      code: 'styleOutOfReach',
+      text: `This machine has no pressure or flow control, so it cannot make ${styleWords}. The nearest it can make is ${nearest}; lost is ${need.lost}.`,
+    },
+  ];
+}
+
+/** A pressurised basket makes its own resistance: no grind can be dialled in on it. */
+export function basketWarnings({ pressurised }: Pick<Basket, 'pressurised'>): Warning[] {
+  if (!pressurised) return [];
+  return [
+    {
+      code: 'pressurised',
+      text: 'This basket is pressurised: a valve makes the resistance, so the grind cannot be dialled in and times say little. Use an open basket to find a recipe.',
+    },
+  ];
+}
+
+/** What to set on the display for a temperature at the group; null where the two agree. */
+export function displayTemperatureC(
+  temperatureC: number,
+  machine: Pick<Machine, 'displayOffsetC'> | undefined,
+): number | null {
+  const offsetC = machine?.displayOffsetC ?? 0;
+  return Math.abs(offsetC) < OFFSET_COUNTS_FROM_C ? null : temperatureC + offsetC;
+}
+
+/** Warnings of a setup for a proposed temperature. */
+export function setupWarnings(
+  setup: Setup | undefined,
+  { temperatureC, units }: { temperatureC: number; units: Units },
+): Warning[] {
+  if (!setup) return [];
+  const displayC = displayTemperatureC(temperatureC, setup.machine);
+  const offset: Warning[] =
+    displayC === null
+      ? []
+      : [
+          {
+            code: 'displayOffset',
+            text: `This machine shows ${temperatureStepWords(Math.abs(displayC - temperatureC), units)} ${displayC > temperatureC ? 'more' : 'less'} than its group has: set ${temperatureWords(displayC, units)} for ${temperatureWords(temperatureC, units)} at the group.`,
+          },
+        ];
+  return [...(setup.basket ? basketWarnings(setup.basket) : []), ...offset];
+}

@@ -1,0 +1,209 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import styled from 'styled-components';
+import type { Part, StoredParts } from '@/data/equipment';
+import type { StoredSetup } from '@/data/setups';
+import { Button, QuietButton } from '@/ui/Button';
+import { Faults } from '@/ui/Faults';
+import { Page } from '@/ui/Page';
+import { useMay, usePerson } from '@/ui/person';
+import { SectionTitle, Small, StageTitle } from '@/ui/type';
+import { offerUndo } from '@/ui/undo';
+import { useCommand } from '@/ui/useCommand';
+import { PartEditor } from './PartEditor';
+import { SetupEditor, type PartLists } from './SetupEditor';
+import { basketWords, grinderWords, machineWords } from './words';
+
+const Rows = styled.ul`
+  display: grid;
+`;
+
+const Row = styled.li`
+  display: grid;
+  grid-template-columns: minmax(160px, 250px) minmax(0, 1fr) auto;
+  gap: 4px 16px;
+  align-items: baseline;
+  padding: 8px 0;
+  border-bottom: 1px solid var(--rule);
+
+  strong {
+    overflow-wrap: anywhere;
+  }
+
+  @media (max-width: 640px) {
+    grid-template-columns: minmax(0, 1fr);
+  }
+`;
+
+/** Everything on the bench, and how it stands together. */
+export function EquipmentPage({
+  setups,
+  parts,
+}: {
+  setups: readonly StoredSetup[];
+  parts: PartLists;
+}) {
+  const { units } = usePerson();
+  return (
+    <Page>
+      <StageTitle as="h1">Equipment</StageTitle>
+      <p>
+        Describe each machine, grinder and basket once; a setup is the three that stand together.
+        Proposal and advice keep to what a setup can do, and say what it cannot.
+      </p>
+      <Setups setups={setups} parts={parts} />
+      <Parts
+        part="machine"
+        title="Machines"
+        stored={parts.machine}
+        wordsOf={(machine) => machineWords(machine, units)}
+      />
+      <Parts
+        part="grinder"
+        title="Grinders"
+        stored={parts.grinder}
+        wordsOf={(grinder) => grinderWords(grinder, units)}
+      />
+      <Parts
+        part="basket"
+        title="Baskets"
+        stored={parts.basket}
+        wordsOf={(basket) => basketWords(basket, units)}
+      />
+      <Small>
+        Electrical, water and pressure work: the maker’s manual and a licensed technician.
+      </Small>
+    </Page>
+  );
+}
+
+function Setups({ setups, parts }: { setups: readonly StoredSetup[]; parts: PartLists }) {
+  const router = useRouter();
+  const isLead = useMay('lead');
+  const [open, setOpen] = useState<string | null>(setups.length === 0 && isLead ? 'new' : null);
+  const takeAway = useTakeAway('setup');
+  const close = () => {
+    setOpen(null);
+    if (setups.length === 0) router.push('/');
+  };
+  const editor = (stored: StoredSetup | null) => (
+    <SetupEditor
+      stored={stored}
+      parts={parts}
+      onDone={close}
+      mayLeave={setups.length > 0}
+      key={stored?.id}
+    />
+  );
+  return (
+    <section>
+      <SectionTitle as="h2">Setups</SectionTitle>
+      <Rows>
+        {setups.map((setup) => (
+          <Row key={setup.id}>
+            <strong>{setup.name}</strong>
+            <span>
+              {setup.machine.name}; {setup.grinder.name}; {setup.basket.name}
+            </span>
+            <ChangeButtons
+              name={setup.name}
+              onChange={() => setOpen(setup.id)}
+              onTakeAway={() => void takeAway.act(setup)}
+            />
+          </Row>
+        ))}
+      </Rows>
+      <Faults faults={takeAway.faults} />
+      {setups.filter(({ id }) => id === open).map(editor)}
+      {open === 'new'
+        ? editor(null)
+        : isLead && (
+            <p style={{ marginTop: 10 }}>
+              <Button onPress={() => setOpen('new')}>Add a setup</Button>
+            </p>
+          )}
+    </section>
+  );
+}
+
+function Parts<P extends Part>({
+  part,
+  title,
+  stored,
+  wordsOf,
+}: {
+  part: P;
+  title: string;
+  stored: readonly StoredParts[P][];
+  wordsOf: (part: StoredParts[P]) => string;
+}) {
+  const isLead = useMay('lead');
+  const [open, setOpen] = useState<string | null>(null);
+  const takeAway = useTakeAway(part);
+  if (stored.length === 0) return null;
+  const edited = stored.find(({ id }) => id === open);
+  return (
+    <section>
+      <SectionTitle as="h2">{title}</SectionTitle>
+      <Rows>
+        {stored.map((item) => (
+          <Row key={item.id}>
+            <strong>{item.name}</strong>
+            <span>{wordsOf(item)}</span>
+            <ChangeButtons
+              name={item.name}
+              onChange={() => setOpen(item.id)}
+              onTakeAway={() => void takeAway.act(item)}
+            />
+          </Row>
+        ))}
+      </Rows>
+      <Faults faults={takeAway.faults} />
+      {edited && (
+        <PartEditor key={edited.id} part={part} stored={edited} onDone={() => setOpen(null)} />
+      )}
+      {open === 'new' && (
+        <PartEditor key="new" part={part} stored={null} onDone={() => setOpen(null)} />
+      )}
+      {isLead && open === null && (
+        <p style={{ marginTop: 10 }}>
+          <Button onPress={() => setOpen('new')}>Add a {part}</Button>
+        </p>
+      )}
+    </section>
+  );
+}
+
+function ChangeButtons({
+  name,
+  onChange,
+  onTakeAway,
+}: {
+  name: string;
+  onChange: () => void;
+  onTakeAway: () => void;
+}) {
+  if (!useMay('lead')) return null;
+  return (
+    <span>
+      <QuietButton onPress={onChange} aria-label={`Change ${name}`}>
+        change
+      </QuietButton>
+      <QuietButton onPress={onTakeAway} aria-label={`Take away ${name}`}>
+        take away
+      </QuietButton>
+    </span>
+  );
+}
+
+function useTakeAway(what: 'setup' | Part) {
+  const { submit, faults } = useCommand();
+  const act = async ({ id, name }: { id: string; name: string }) => {
+    const answer = await submit('takeAway', { what, id });
+    if (answer.ok)
+      offerUndo({ words: `${name} was taken away.`, kind: 'putBack', input: { what, id } });
+  };
+  return { act, faults };
+}

@@ -1,0 +1,74 @@
+'use client';
+
+import type { FormEvent } from 'react';
+import styled from 'styled-components';
+import type { Part, StoredParts } from '@/data/equipment';
+import { MainButton, QuietButton } from '@/ui/Button';
+import { Clashes } from '@/ui/Clashes';
+import { Faults } from '@/ui/Faults';
+import { useCommand } from '@/ui/useCommand';
+import { useRowForm } from '@/ui/useRowForm';
+import { PartFields } from './PartFields';
+import { NEW_PARTS, PART_LABELS, partInputOf, partTextOf, type PartTexts } from './partText';
+
+const Form = styled.form`
+  display: grid;
+  gap: 14px;
+  padding: 12px 0 16px;
+`;
+
+/** One machine, grinder or basket, to describe or to change. */
+export function PartEditor<P extends Part>({
+  part,
+  stored,
+  onDone,
+}: {
+  part: P;
+  /** Null for a new one. */
+  stored: StoredParts[P] | null;
+  onDone: () => void;
+}) {
+  const { submit, faults, faultOf, isBusy } = useCommand();
+  const form = useRowForm<PartTexts[P]>(
+    {
+      text: stored ? partTextOf(part, stored) : NEW_PARTS[part],
+      rowVersion: stored?.rowVersion ?? 0,
+    },
+    faultOf,
+  );
+  const onSubmit = async (event: FormEvent) => {
+    event.preventDefault();
+    const answer = await submit('savePart', {
+      part,
+      ...(stored && { id: stored.id, rowVersion: form.rowVersion }),
+      fields: partInputOf(part, form.text),
+    });
+    if (answer.ok) onDone();
+  };
+  const labels = PART_LABELS[part] as Readonly<
+    Partial<Record<keyof PartTexts[P] & string, string>>
+  >;
+  return (
+    <Form onSubmit={onSubmit} noValidate aria-label={`${stored ? 'Change' : 'New'} ${part}`}>
+      <Clashes
+        clashes={form.clashes}
+        takenOver={form.takenOver}
+        labels={labels}
+        onSettle={form.settle}
+      />
+      <PartFields
+        part={part}
+        text={form.text}
+        change={form.change}
+        faultOf={(field) => faultOf(field.replace(`${part}.`, ''))}
+      />
+      <Faults faults={faults} shown={[...Object.keys(labels), ...(form.hasMerged ? [part] : [])]} />
+      <p>
+        <MainButton type="submit" isDisabled={isBusy}>
+          {stored ? `Save the ${part}` : `Add the ${part}`}
+        </MainButton>{' '}
+        <QuietButton onPress={onDone}>Leave it</QuietButton>
+      </p>
+    </Form>
+  );
+}

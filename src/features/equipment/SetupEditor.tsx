@@ -1,0 +1,148 @@
+'use client';
+
+import type { FormEvent } from 'react';
+import styled from 'styled-components';
+import type { Part, StoredParts } from '@/data/equipment';
+import type { StoredSetup } from '@/data/setups';
+import { MainButton, QuietButton } from '@/ui/Button';
+import { Clashes } from '@/ui/Clashes';
+import { Faults } from '@/ui/Faults';
+import { SelectInput, TextInput } from '@/ui/fields';
+import { SectionTitle } from '@/ui/type';
+import { useCommand } from '@/ui/useCommand';
+import { useRowForm } from '@/ui/useRowForm';
+import { PartFields } from './PartFields';
+import { NEW_PARTS, PART_LABELS, partInputOf, type PartTexts } from './partText';
+
+const Form = styled.form`
+  display: grid;
+  gap: 14px;
+  padding: 12px 0 16px;
+`;
+
+const Half = styled.div`
+  max-width: 420px;
+`;
+
+export type PartLists = { readonly [P in Part]: readonly StoredParts[P][] };
+
+interface SetupText extends PartTexts {
+  readonly name: string;
+  /** Empty for a part that is described here as a new one. */
+  readonly machineId: string;
+  readonly grinderId: string;
+  readonly basketId: string;
+}
+
+const PART_NAMES = ['machine', 'grinder', 'basket'] as const;
+const LABELS = {
+  name: 'Name of the setup',
+  machineId: 'Machine',
+  grinderId: 'Grinder',
+  basketId: 'Basket',
+};
+const SHOWN = [
+  'setup.name',
+  ...PART_NAMES.flatMap((part) =>
+    Object.keys(PART_LABELS[part]).map((field) => `${part}.${field}`),
+  ),
+];
+
+/** A setup from parts that are there, or with new ones described in the same go. */
+export function SetupEditor({
+  stored,
+  parts,
+  onDone,
+  mayLeave,
+}: {
+  stored: StoredSetup | null;
+  parts: PartLists;
+  onDone: () => void;
+  mayLeave: boolean;
+}) {
+  const { submit, faults, faultOf, isBusy } = useCommand();
+  const form = useRowForm<SetupText>(
+    { text: textOf(stored, parts), rowVersion: stored?.rowVersion ?? 0 },
+    faultOf,
+  );
+  const { text, change } = form;
+  const onSubmit = async (event: FormEvent) => {
+    event.preventDefault();
+    const answer = await submit('saveSetup', {
+      ...(stored && { setupId: stored.id, rowVersion: form.rowVersion }),
+      setup: inputOf(text),
+    });
+    if (answer.ok) onDone();
+  };
+  const nameOf = (value: unknown) =>
+    PART_NAMES.flatMap((part) => [...parts[part]] as { id: string; name: string }[]).find(
+      ({ id }) => id === value,
+    )?.name ?? String(value);
+  return (
+    <Form onSubmit={onSubmit} noValidate aria-label={stored ? 'Change setup' : 'New setup'}>
+      <Clashes
+        clashes={form.clashes}
+        takenOver={form.takenOver}
+        labels={LABELS}
+        onSettle={form.settle}
+        show={nameOf}
+      />
+      <Half>
+        <TextInput label="Name of the setup" {...form.bind('name', 'setup.name')} autoFocus />
+      </Half>
+      {PART_NAMES.map((part) => (
+        <section key={part}>
+          <SectionTitle as="h3">{LABELS[`${part}Id`]}</SectionTitle>
+          {parts[part].length > 0 && (
+            <Half style={{ margin: '8px 0 12px' }}>
+              <SelectInput
+                label={`Which ${part}`}
+                {...form.bind(`${part}Id`)}
+                options={[
+                  ...parts[part].map(({ id, name }) => ({ value: id, label: name })),
+                  { value: '', label: 'A new one' },
+                ]}
+              />
+            </Half>
+          )}
+          {text[`${part}Id`] === '' && (
+            <div style={{ marginTop: 10 }}>
+              <PartFields
+                part={part}
+                text={text[part]}
+                change={(fields) => change({ [part]: { ...text[part], ...fields } })}
+                faultOf={(field) => faultOf(`${part}.${field.replace(`${part}.`, '')}`)}
+              />
+            </div>
+          )}
+        </section>
+      ))}
+      <Faults faults={faults} shown={form.hasMerged ? [...SHOWN, 'setup'] : SHOWN} />
+      <p>
+        <MainButton type="submit" isDisabled={isBusy}>
+          {stored ? 'Save the setup' : 'Add the setup'}
+        </MainButton>{' '}
+        {mayLeave && <QuietButton onPress={onDone}>Leave it</QuietButton>}
+      </p>
+    </Form>
+  );
+}
+
+function textOf(stored: StoredSetup | null, parts: PartLists): SetupText {
+  return {
+    ...NEW_PARTS,
+    name: stored?.name ?? '',
+    machineId: stored?.machine.id ?? parts.machine[0]?.id ?? '',
+    grinderId: stored?.grinder.id ?? parts.grinder[0]?.id ?? '',
+    basketId: stored?.basket.id ?? parts.basket[0]?.id ?? '',
+  };
+}
+
+/** Each part by its id, or described as a new one. */
+function inputOf(text: SetupText): Record<string, unknown> {
+  const chosen = PART_NAMES.map((part) => {
+    const id = text[`${part}Id`];
+    return id === '' ? [part, partInputOf(part, text[part])] : [`${part}Id`, id];
+  });
+  return { name: text.name, ...Object.fromEntries(chosen) };
+}

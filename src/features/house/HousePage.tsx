@@ -1,0 +1,237 @@
+'use client';
+
+import { useState, type FormEvent } from 'react';
+import styled from 'styled-components';
+import {
+  CLOCK_LABELS,
+  CLOCKS,
+  REST_SCHOOL_LABELS,
+  REST_SCHOOLS,
+  roastWord,
+  STYLE_LABELS,
+  STYLES,
+  TEMPERATURE_SCHOOL_LABELS,
+  TEMPERATURE_SCHOOLS,
+} from '@/core/vocabulary';
+import type { House } from '@/data/house';
+import { MainButton } from '@/ui/Button';
+import { Chip, ChipRow, Choice } from '@/ui/choices';
+import { Clashes } from '@/ui/Clashes';
+import { Faults } from '@/ui/Faults';
+import { FieldGrid, QuantityInput, SelectInput, TextInput } from '@/ui/fields';
+import { Page } from '@/ui/Page';
+import { useMay } from '@/ui/person';
+import { Notice, SectionTitle, Small, StageTitle } from '@/ui/type';
+import { useCommand } from '@/ui/useCommand';
+import { useRowForm } from '@/ui/useRowForm';
+import { houseInputOf, houseTextOf, type HouseText } from './houseText';
+import { RoastMap } from './RoastMap';
+
+const Form = styled.form`
+  display: grid;
+  gap: 22px;
+`;
+
+const Group = styled.section`
+  display: grid;
+  gap: 10px;
+`;
+
+const Plain = styled.fieldset`
+  display: contents;
+  border: 0;
+`;
+
+const LABELS = {
+  name: 'Name of the roastery',
+  brewStyle: 'Brew style',
+  temperatureSchool: 'Temperature school',
+  restSchool: 'Rest school',
+  clock: 'Clock',
+  tasteFirst: 'Time or taste first',
+  doseToleranceG: 'Dose tolerance',
+  yieldToleranceG: 'Yield tolerance',
+  currency: 'Currency',
+  coffeePricePerKg: 'Coffee price',
+  closedWeekdays: 'Closed every',
+  closedDates: 'Closed days',
+  publicAddress: 'Public address',
+  roastMap: 'Roast words',
+};
+
+const SHOWN = [
+  'house.name',
+  'doseToleranceG',
+  'yieldToleranceG',
+  'currency',
+  'coffeePricePerKg',
+  'publicAddress',
+  'colourBean',
+  'colourGround',
+];
+
+const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
+const FIRST = [
+  { value: 'time', label: 'time, then taste' },
+  { value: 'taste', label: 'taste; 20 s or 60 s can be right' },
+] as const;
+
+const optionsOf = <T extends string>(words: readonly T[], labels: Record<T, string>) =>
+  words.map((value) => ({ value, label: labels[value] }));
+
+/** How the house works: what every proposal, judgement and card starts from. */
+export function HousePage({ house }: { house: House }) {
+  const { submit, faults, faultOf, isBusy } = useCommand();
+  const isLead = useMay('lead');
+  const [isSaved, setSaved] = useState(false);
+  const form = useRowForm<HouseText>(
+    { text: houseTextOf(house), rowVersion: house.rowVersion },
+    faultOf,
+  );
+  const { text, bind } = form;
+  const change = (part: Partial<HouseText>) => {
+    setSaved(false);
+    form.change(part);
+  };
+  const onSubmit = async (event: FormEvent) => {
+    event.preventDefault();
+    const answer = await submit('saveHouse', {
+      rowVersion: form.rowVersion,
+      house: houseInputOf(text),
+    });
+    setSaved(answer.ok);
+  };
+  return (
+    <Page>
+      <StageTitle as="h1">House</StageTitle>
+      {!isLead && <Notice>You can read this; the lead changes it.</Notice>}
+      <Clashes
+        clashes={form.clashes}
+        takenOver={form.takenOver}
+        labels={LABELS}
+        onSettle={form.settle}
+        show={(value) => (typeof value === 'object' ? JSON.stringify(value) : String(value))}
+      />
+      <Form onSubmit={onSubmit} noValidate aria-label="House">
+        <Plain disabled={!isLead}>
+          <Group>
+            <SectionTitle as="h2">Schools the house starts from</SectionTitle>
+            <FieldGrid>
+              <SelectInput
+                label={LABELS.brewStyle}
+                options={optionsOf(STYLES, STYLE_LABELS)}
+                {...bind('brewStyle')}
+              />
+              <SelectInput
+                label={LABELS.temperatureSchool}
+                options={optionsOf(TEMPERATURE_SCHOOLS, TEMPERATURE_SCHOOL_LABELS)}
+                {...bind('temperatureSchool')}
+              />
+              <SelectInput
+                label={LABELS.restSchool}
+                options={optionsOf(REST_SCHOOLS, REST_SCHOOL_LABELS)}
+                {...bind('restSchool')}
+              />
+              <SelectInput
+                label="Time counts"
+                options={optionsOf(CLOCKS, CLOCK_LABELS)}
+                {...bind('clock')}
+              />
+              <QuantityInput
+                label={LABELS.doseToleranceG}
+                quantity="doseToleranceG"
+                step={0.1}
+                {...bind('doseToleranceG')}
+              />
+              <QuantityInput
+                label={LABELS.yieldToleranceG}
+                quantity="yieldToleranceG"
+                step={0.1}
+                {...bind('yieldToleranceG')}
+              />
+            </FieldGrid>
+            <Choice
+              label="A shot is judged first by"
+              value={text.tasteFirst ? 'taste' : 'time'}
+              onChange={(word) => change({ tasteFirst: word === 'taste' })}
+              options={FIRST}
+            />
+            <Small>
+              A release can differ; recipes and shots made so far keep what they were made with.
+            </Small>
+          </Group>
+          <Group>
+            <SectionTitle as="h2">Money and days</SectionTitle>
+            <FieldGrid>
+              <QuantityInput
+                label="Roasted coffee costs, per kg"
+                quantity="pricePerKg"
+                step={1}
+                hint="Shows what a dial-in costs"
+                {...bind('coffeePricePerKg')}
+              />
+              <TextInput label={LABELS.currency} hint="Three letters" {...bind('currency')} />
+              <TextInput
+                label="Closed days, besides"
+                hint="As 2026-12-25, separated by commas"
+                {...bind('closedDates')}
+              />
+            </FieldGrid>
+            <ChipRow role="group" aria-label="Closed every">
+              <Small>Closed every</Small>
+              {WEEKDAYS.map((name, i) => (
+                <Chip
+                  key={name}
+                  isSelected={text.closedWeekdays.includes(i + 1)}
+                  onChange={(isClosed) =>
+                    change({
+                      closedWeekdays: isClosed
+                        ? [...text.closedWeekdays, i + 1].sort()
+                        : text.closedWeekdays.filter((day) => day !== i + 1),
+                    })
+                  }
+                >
+                  {name}
+                </Chip>
+              ))}
+            </ChipRow>
+            <Small>Planned checks step over closed days.</Small>
+          </Group>
+          <Group>
+            <SectionTitle as="h2">Name and address</SectionTitle>
+            <FieldGrid $columns={2}>
+              <TextInput label={LABELS.name} {...bind('name', 'house.name')} />
+              <TextInput
+                label={LABELS.publicAddress}
+                hint="Stands in the code on paper cards, e.g. https://recipes.example.org"
+                {...bind('publicAddress')}
+              />
+            </FieldGrid>
+          </Group>
+          <Group>
+            <SectionTitle as="h2">Roast words by colour</SectionTitle>
+            <RoastMap
+              readings={text.roastMap}
+              onChange={(roastMap) => change({ roastMap })}
+              faultOf={faultOf}
+              wordOf={roastWord}
+            />
+          </Group>
+        </Plain>
+        <Faults faults={faults} shown={form.hasMerged ? [...SHOWN, 'house'] : SHOWN} />
+        {isSaved && (
+          <Notice $kind="good" role="status">
+            Saved. New proposals and judgements follow it.
+          </Notice>
+        )}
+        {isLead && (
+          <p>
+            <MainButton type="submit" isDisabled={isBusy}>
+              Save the house
+            </MainButton>
+          </p>
+        )}
+      </Form>
+    </Page>
+  );
+}

@@ -1,0 +1,68 @@
+/** What a lead enters of how the house works. */
+import { z } from 'zod';
+import { day, oneOf, optionalText, quantity, text } from '@/core/schema/fields';
+import { CLOCKS, REST_SCHOOLS, STYLES, TEMPERATURE_SCHOOLS } from '@/core/vocabulary';
+
+/** Currencies this browser and server can write; codes are ISO 4217. */
+const isCurrency = (code: string) => Intl.supportedValuesOf('currency').includes(code);
+
+const roastReading = z.strictObject({
+  roastLevel: quantity('roastLevel'),
+  colourBean: quantity('colourBean').optional(),
+  colourGround: quantity('colourGround').optional(),
+});
+
+/** Two levels at one colour, or a darker level that reads lighter, make no map. */
+function isMap(
+  readings: readonly z.output<typeof roastReading>[],
+  colour: 'colourBean' | 'colourGround',
+): boolean {
+  const known = readings
+    .filter((reading) => reading[colour] !== undefined)
+    .sort((a, b) => a.roastLevel - b.roastLevel)
+    .map((reading) => reading[colour]!);
+  const falls = known.every((value, i) => i === 0 || value < known[i - 1]!);
+  const rises = known.every((value, i) => i === 0 || value > known[i - 1]!);
+  return falls || rises;
+}
+
+export const houseInput = z.strictObject({
+  name: text('Name of the roastery', 'name'),
+  brewStyle: oneOf('Brew style', STYLES),
+  temperatureSchool: oneOf('Temperature school', TEMPERATURE_SCHOOLS),
+  restSchool: oneOf('Rest school', REST_SCHOOLS),
+  clock: oneOf('Clock', CLOCKS),
+  tasteFirst: z.boolean({ error: 'Say whether the house tastes first: true or false.' }),
+  doseToleranceG: quantity('doseToleranceG'),
+  yieldToleranceG: quantity('yieldToleranceG'),
+  currency: z
+    .string({ error: 'Currency is missing. Enter three letters, e.g. EUR.' })
+    .refine(isCurrency, {
+      error: 'Currency is not one that is known. Enter its three letters, e.g. EUR.',
+    }),
+  coffeePricePerKg: quantity('pricePerKg').optional(),
+  closedWeekdays: z
+    .array(z.number().int().min(1).max(7))
+    .max(7, { error: 'A week has seven days.' }),
+  closedDates: z
+    .array(day('A closed day'))
+    .max(200, { error: 'At most 200 closed days. Leave out those that are past.' }),
+  roastMap: z
+    .array(roastReading)
+    .max(12, { error: 'At most 12 roast words.' })
+    .refine((readings) => isMap(readings, 'colourGround'), {
+      error:
+        'The ground colours do not go one way from light to dark. Correct the reading that is out of order.',
+    })
+    .refine((readings) => isMap(readings, 'colourBean'), {
+      error:
+        'The bean colours do not go one way from light to dark. Correct the reading that is out of order.',
+    }),
+  publicAddress: optionalText('Public address', 'address').refine(
+    (address) => address === '' || /^https?:\/\/[^\s/?#]+\/?$/.test(address),
+    {
+      error:
+        'Public address is not one like https://recipes.example.org. Enter it without a path, or leave it empty.',
+    },
+  ),
+});

@@ -1,0 +1,34 @@
+'use client';
+
+import type { StoredEvent } from '@/data/events';
+import { momentWords } from '@/core/dayWords';
+import { StageTitle, Table, TableScroll, TableHead } from '@/ui/type';
+
+/** Who did what when, for one release; nothing is ever taken out of it. */
+export function LogStage({ events }: { events: readonly StoredEvent[] }) {
+  return (
+    <section>
+      <StageTitle>Who did what when</StageTitle>
+      <TableScroll aria-label="Event log" style={{ marginTop: 10 }}>
+        <Table>
+          <TableHead columns={['When', { words: 'Who' }, { words: 'What' }]} />
+          <tbody>
+            {events.map(({ id, at, person, words }) => (
+              <tr key={id}>
+                <td style={{ whiteSpace: 'nowrap' }}>
+                  <time dateTime={at} suppressHydrationWarning>
+                    {momentWords(at)}
+                  </time>
+                </td>
+                <td className="words" style={{ whiteSpace: 'nowrap' }}>
+                  {person}
+                </td>
+                <td className="words">{words}</td>
+              </tr>
+            ))}
+          </tbody>
+        </Table>
+      </TableScroll>
+    </section>
+  );
+}

@@ -1,0 +1,33 @@
+'use client';
+
+import { ROLE_LABELS, ROLE_WORDS, type Role } from '@/core/roles';
+import { ComeIn } from '@/ui/ComeIn';
+import { EntryPage } from '@/ui/EntryPage';
+
+/** Coming in by a one-time link. */
+export function Invited({
+  token,
+  houseName,
+  forWhom,
+  role,
+}: {
+  token: string;
+  houseName: string;
+  forWhom: string;
+  role: Role;
+}) {
+  return (
+    <EntryPage title={`Come in to ${houseName}`}>
+      <p>
+        You are invited as {ROLE_LABELS[role].toLowerCase()}, who {ROLE_WORDS[role]}. This link
+        works once.
+      </p>
+      <ComeIn
+        initial={{ name: forWhom }}
+        nameLabel="Your name"
+        submitLabel="Come in"
+        command={{ kind: 'acceptInvitation', with: { token } }}
+      />
+    </EntryPage>
+  );
+}

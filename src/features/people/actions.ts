@@ -1,0 +1,119 @@
+/** Commands about people: inviting, coming in, roles, one's own units. */
+import { z } from 'zod';
+import { userFault } from '@/core/errors';
+import { ROLE_LABELS, ROLES } from '@/core/roles';
+import { oneOf, text } from '@/core/schema/fields';
+import { newPersonFields } from '@/core/schema/person';
+import { MASS_UNITS, TEMPERATURE_UNITS } from '@/core/units';
+import { defineCommand, personOf } from '@/data/command';
+import { insertInvitation, markInvitationUsed, openInvitation } from '@/data/invitations';
+import {
+  countLeads,
+  findPerson,
+  insertPerson,
+  isSignInNameTaken,
+  setRole,
+  setSignIn,
+  setUnits,
+} from '@/data/people';
+import { hashPassword } from '@/data/signIn';
+
+/** The token is made by the inviting browser: the server keeps its hash and never repeats it. */
+const tokenField = z
+  .string({ error: 'The invitation link is missing. Copy the whole link.' })
+  .regex(/^[A-Za-z0-9_-]{32,64}$/, {
+    error: 'This is not a whole invitation link. Copy the link again.',
+  });
+
+export const invite = defineCommand({
+  kind: 'invite',
+  duty: 'lead',
+  input: z.strictObject({
+    forWhom: text('Who it is for', 'name'),
+    role: oneOf('Role', ROLES),
+    token: tokenField,
+    /** Someone who works here and lost the way in: the link gives them a new sign-in. */
+    personId: z.string().max(64).optional(),
+  }),
+  run: (invitation, context) => {
+    const { personId } = invitation;
+    if (personId !== undefined && !findPerson(context.db, personId))
+      throw userFault('notFound', 'personId', 'There is no such person. Reload the page.');
+    insertInvitation(context.db, context.id, invitation, personOf(context).id);
+    return {
+      releaseId: null,
+      words: `invited ${invitation.forWhom} as ${ROLE_LABELS[invitation.role].toLowerCase()}`,
+      result: { invitationId: context.id },
+    };
+  },
+});
+
+export const acceptInvitation = defineCommand({
+  kind: 'acceptInvitation',
+  duty: 'open',
+  input: z.strictObject({ token: tokenField, ...newPersonFields }),
+  run: ({ token, name, signInName, password }, { db, id }) => {
+    const invitation = openInvitation(db, token);
+    const person = invitation.personId === null ? null : findPerson(db, invitation.personId);
+    const isOwn = person?.signInName?.toLowerCase() === signInName.toLowerCase();
+    if (!isOwn && isSignInNameTaken(db, signInName))
+      throw userFault(
+        'badInput',
+        'signInName',
+        `Sign-in name ${signInName} is taken. Choose another one.`,
+      );
+    const passwordHash = hashPassword(password);
+    const entry = { name, signInName, passwordHash };
+    if (person) setSignIn(db, person.id, entry);
+    else insertPerson(db, { ...entry, id, role: invitation.role });
+    markInvitationUsed(db, invitation.id);
+    return {
+      releaseId: null,
+      words: person
+        ? 'came in again with a new sign-in'
+        : `came in as ${ROLE_LABELS[invitation.role].toLowerCase()}`,
+      result: {},
+      personId: person?.id ?? id,
+    };
+  },
+});
+
+export const changeRole = defineCommand({
+  kind: 'changeRole',
+  duty: 'lead',
+  input: z.strictObject({ personId: z.string().max(64), role: oneOf('Role', ROLES) }),
+  run: ({ personId, role }, { db }) => {
+    const person = findPerson(db, personId);
+    if (!person)
+      throw userFault('notFound', 'personId', 'There is no such person. Reload the page.');
+    if (person.role === 'lead' && role !== 'lead' && countLeads(db) < 2)
+      throw userFault(
+        'refused',
+        'role',
+        `${person.name} is the only lead. Make someone else lead first.`,
+      );
+    setRole(db, personId, role);
+    return {
+      releaseId: null,
+      words: `made ${person.name} ${ROLE_LABELS[role].toLowerCase()}`,
+      result: {},
+    };
+  },
+});
+
+export const saveUnits = defineCommand({
+  kind: 'saveUnits',
+  duty: 'self',
+  input: z.strictObject({
+    mass: oneOf('Mass', MASS_UNITS),
+    temperature: oneOf('Temperature', TEMPERATURE_UNITS),
+  }),
+  run: (units, context) => {
+    setUnits(context.db, personOf(context).id, units);
+    return {
+      releaseId: null,
+      words: `reads in ${units.mass} and °${units.temperature}`,
+      result: {},
+    };
+  },
+});

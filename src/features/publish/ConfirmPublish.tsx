@@ -1,0 +1,38 @@
+'use client';
+
+import { CLOCK_LABELS } from '@/core/vocabulary';
+import type { RecipeBody } from '@/formats/recipeDocument';
+import { MainButton, QuietButton } from '@/ui/Button';
+import { DialogSheet } from '@/ui/DialogSheet';
+
+/** The one question before a recipe leaves the house: a published version never changes. */
+export function ConfirmPublish({
+  body,
+  onPublish,
+  onClose,
+}: {
+  body: RecipeBody;
+  onPublish: () => void;
+  onClose: () => void;
+}) {
+  const { recipe, coffee, version } = body;
+  return (
+    <DialogSheet title={`Let version ${version} leave the house?`} onClose={onClose}>
+      <p>
+        <strong>{coffee.name}</strong>: {recipe.doseG.toFixed(1)} → {recipe.yieldG.toFixed(1)} g in{' '}
+        {recipe.timeS[0]}-{recipe.timeS[1]} s {CLOCK_LABELS[recipe.clock]} at{' '}
+        {recipe.temperatureC.toFixed(1)} °C.
+      </p>
+      <p>
+        Anyone with the address can read it, and this version never changes: a correction is a new
+        version. The public page shows the newest one.
+      </p>
+      <p>
+        <MainButton onPress={onPublish} autoFocus>
+          Let it out
+        </MainButton>{' '}
+        <QuietButton onPress={onClose}>Not yet</QuietButton>
+      </p>
+    </DialogSheet>
+  );
+}

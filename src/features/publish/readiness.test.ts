@@ -1,0 +1,73 @@
+import { send, shotInput } from '../../../tests/support/house';
+import { houseWith } from '../../../tests/support/view';
+import { readinessOf } from './readiness';
+
+const gates = (house: ReturnType<typeof houseWith>) =>
+  Object.fromEntries(readinessOf(house.view()).map(({ gate, ...rest }) => [gate, rest]));
+
+describe('ready to leave the house', () => {
+  it('says of each gate what stands or what is missing', () => {
+    expect(gates(houseWith())).toEqual({
+      confirmed: {
+        isMet: false,
+        words: 'Two shots in a row on target at one setting are missing.',
+      },
+      tasted: {
+        isMet: false,
+        words: 'Nobody has kept a cup sheet of this recipe; two are asked for.',
+      },
+      rested: { isMet: false, words: 'No shot of this recipe was pulled yet.' },
+    });
+    expect(gates(houseWith({}, {}))).toMatchObject({
+      confirmed: { isMet: true },
+      rested: { isMet: true, words: 'Last pulled at day 12, inside day 8-21.' },
+    });
+  });
+
+  it('sees a shot outside the span the card would promise', () => {
+    const house = houseWith({});
+    house.db.exec('UPDATE shot SET rest_days = 5');
+    expect(gates(house).rested).toEqual({
+      isMet: false,
+      words: 'Last pulled at day 5, outside day 8-21 that the card would promise.',
+    });
+  });
+
+  it('forgets repeats and cups of the recipe before a revision', () => {
+    const house = houseWith({}, {});
+    const { releaseId, setupId, db } = house;
+    const { shots, draft } = house.view().bench!;
+    send(db, 'recordTasting', {
+      shotId: shots[0]!.id,
+      moment: 'hot',
+      serving: 'straight',
+      scales: {},
+      notesFound: [],
+      remark: '',
+    });
+    expect(gates(house).tasted!.words).toMatch(/One person has kept/);
+    send(db, 'acceptRecipe', {
+      releaseId,
+      setupId,
+      batchId: `${releaseId}-1`,
+      style: draft.style,
+      temperatureSchool: draft.temperatureSchool,
+      doseG: 18,
+      yieldG: 36,
+      temperatureC: 94,
+      timeS: [26, 30],
+      clock: 'pump',
+      programme: '9 bar, flat',
+      restDays: [8, 21],
+      startDial: 12,
+      why: '',
+    });
+    expect(readinessOf(house.view()).map(({ isMet }) => isMet)).toEqual([false, false, false]);
+    const draftId = house.view().bench!.draft.id;
+    send(db, 'logShot', shotInput(draftId, { temperatureC: 94 }));
+    // One shot of the revision, right after two of the recipe before: not yet a repeat.
+    expect(gates(house).confirmed!.isMet).toBe(false);
+    send(db, 'logShot', shotInput(draftId, { temperatureC: 94 }));
+    expect(gates(house).confirmed!.isMet).toBe(true);
+  });
+});

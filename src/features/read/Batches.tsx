@@ -1,0 +1,218 @@
+'use client';
+
+import { useState, type FormEvent } from 'react';
+import styled from 'styled-components';
+import { REST_STATE_LABELS } from '@/core/rest/rest';
+import { roastWord } from '@/core/vocabulary';
+import type { BatchView } from '@/data/releaseView';
+import { Button, MainButton, QuietButton } from '@/ui/Button';
+import { Clashes } from '@/ui/Clashes';
+import { dayWords } from '@/core/dayWords';
+import { Faults } from '@/ui/Faults';
+import { useMay, useUnits } from '@/ui/person';
+import { SectionTitle, Table, TableScroll, TableHead } from '@/ui/type';
+import { offerUndo } from '@/ui/undo';
+import { useCommand } from '@/ui/useCommand';
+import { useRowForm } from '@/ui/useRowForm';
+import { BatchFields } from './BatchFields';
+import { batchInputOf, batchTextOf, emptyBatch, type BatchText } from './releaseText';
+import { SHOWN_BATCH } from './shown';
+
+const Form = styled.form`
+  display: grid;
+  gap: 14px;
+  padding: 14px 0;
+`;
+
+const LABELS = {
+  label: 'Name of the batch',
+  roastDate: 'Roast date',
+  roastLevel: 'Roast',
+  colourBean: 'Colour of the bean',
+  colourGround: 'Colour of the ground coffee',
+  weightLossPct: 'Roast weight loss',
+  sampleG: 'Sample set aside',
+};
+
+/** Every roast batch of a release: rest days belong to the batch. */
+export function Batches({
+  releaseId,
+  batches,
+  onBenchId,
+  today,
+}: {
+  releaseId: string;
+  batches: readonly BatchView[];
+  onBenchId: string;
+  today: string;
+}) {
+  const isLead = useMay('lead');
+  const [open, setOpen] = useState<string | null>(null);
+  const { submit, faults } = useCommand();
+  const edited = batches.find(({ id }) => id === open);
+  const known = {
+    ground: batches.some(({ colourGround }) => colourGround !== undefined),
+    bean: batches.some(({ colourBean }) => colourBean !== undefined),
+    loss: batches.some(({ weightLossPct }) => weightLossPct !== undefined),
+  };
+  const takeAway = async ({ id, roastDate }: BatchView) => {
+    const answer = await submit('takeAway', { what: 'batch', id });
+    if (answer.ok)
+      offerUndo({
+        words: `The batch of ${dayWords(roastDate)} was taken away.`,
+        kind: 'putBack',
+        input: { what: 'batch', id },
+      });
+  };
+  return (
+    <section>
+      <SectionTitle>Roast batches</SectionTitle>
+      <TableScroll aria-label="Roast batches">
+        <Table>
+          <TableHead
+            columns={[
+              'Roasted',
+              { words: 'Roast' },
+              known.ground && 'Ground',
+              known.bean && 'Bean',
+              known.loss && 'Loss, %',
+              'Sample left',
+              { words: 'Rest' },
+              isLead ? 'Change' : '',
+            ]}
+          />
+          <tbody>
+            {batches.map((batch) => (
+              <Row
+                key={batch.id}
+                batch={batch}
+                known={known}
+                isOnBench={batch.id === onBenchId && batches.length > 1}
+                onEdit={() => setOpen(batch.id)}
+                onTakeAway={
+                  batches.length > 1 && batch.marks.length === 0
+                    ? () => void takeAway(batch)
+                    : undefined
+                }
+              />
+            ))}
+          </tbody>
+        </Table>
+      </TableScroll>
+      <Faults faults={faults} />
+      {edited && (
+        <BatchForm
+          key={edited.id}
+          releaseId={releaseId}
+          row={{ text: batchTextOf(edited), rowVersion: edited.rowVersion }}
+          batchId={edited.id}
+          onDone={() => setOpen(null)}
+        />
+      )}
+      {open === 'new' && (
+        <BatchForm
+          releaseId={releaseId}
+          row={{ text: emptyBatch(today), rowVersion: 0 }}
+          onDone={() => setOpen(null)}
+        />
+      )}
+      {isLead && open === null && (
+        <p style={{ marginTop: 10 }}>
+          <Button onPress={() => setOpen('new')}>Add a batch</Button>
+        </p>
+      )}
+    </section>
+  );
+}
+
+function Row({
+  batch,
+  known,
+  isOnBench,
+  onEdit,
+  onTakeAway,
+}: {
+  batch: BatchView;
+  /** Columns that any batch fills. */
+  known: { readonly ground: boolean; readonly bean: boolean; readonly loss: boolean };
+  isOnBench: boolean;
+  onEdit: () => void;
+  onTakeAway: (() => void) | undefined;
+}) {
+  const isLead = useMay('lead');
+  const { mass } = useUnits();
+  const { roast, rest, leftG } = batch;
+  const named = `${dayWords(batch.roastDate)}${batch.label && `, ${batch.label}`}`;
+  return (
+    <tr>
+      <td>
+        {named}
+        {isOnBench && <strong> on the bench</strong>}
+      </td>
+      <td className="words">{roast.level === null ? 'not known' : roastWord(roast.level)}</td>
+      {known.ground && <td>{batch.colourGround ?? ''}</td>}
+      {known.bean && <td>{batch.colourBean ?? ''}</td>}
+      {known.loss && <td>{batch.weightLossPct?.toFixed(1) ?? ''}</td>}
+      <td>{leftG === null ? '' : mass(Math.max(0, leftG), 0)}</td>
+      <td className="words">
+        day {rest.restDays}, {REST_STATE_LABELS[rest.state].toLowerCase()}
+      </td>
+      <td style={{ whiteSpace: 'nowrap' }}>
+        {isLead && (
+          <>
+            <QuietButton onPress={onEdit} aria-label={`Change the batch of ${named}`}>
+              change
+            </QuietButton>
+            {onTakeAway && (
+              <QuietButton onPress={onTakeAway} aria-label={`Take away the batch of ${named}`}>
+                take away
+              </QuietButton>
+            )}
+          </>
+        )}
+      </td>
+    </tr>
+  );
+}
+
+function BatchForm({
+  releaseId,
+  row,
+  batchId,
+  onDone,
+}: {
+  releaseId: string;
+  row: { text: BatchText; rowVersion: number };
+  batchId?: string;
+  onDone: () => void;
+}) {
+  const { submit, faults, faultOf, isBusy } = useCommand();
+  const form = useRowForm<BatchText>(row, faultOf);
+  const onSubmit = async (event: FormEvent) => {
+    event.preventDefault();
+    const answer = await submit('saveBatch', {
+      releaseId,
+      ...(batchId !== undefined && { batchId, rowVersion: form.rowVersion }),
+      batch: batchInputOf(form.text),
+    });
+    if (answer.ok) onDone();
+  };
+  return (
+    <Form onSubmit={onSubmit} noValidate aria-label={batchId ? 'Batch' : 'New batch'}>
+      <Clashes
+        clashes={form.clashes}
+        takenOver={form.takenOver}
+        labels={LABELS}
+        onSettle={form.settle}
+      />
+      <BatchFields text={form.text} change={form.change} faultOf={faultOf} />
+      <Faults faults={faults} shown={form.hasMerged ? [...SHOWN_BATCH, 'batch'] : SHOWN_BATCH} />
+      <p>
+        <MainButton type="submit" isDisabled={isBusy}>
+          {batchId ? 'Save the batch' : 'Add the batch'}
+        </MainButton>{' '}
+        <QuietButton onPress={onDone}>Leave it</QuietButton>
+      </p>
+    </Form>
+  );
+}

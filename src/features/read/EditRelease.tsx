@@ -1,0 +1,131 @@
+'use client';
+
+import { useRouter } from 'next/navigation';
+import { useState, type FormEvent } from 'react';
+import styled from 'styled-components';
+import type { StoredRelease } from '@/data/releases';
+import { Button, MainButton, QuietButton } from '@/ui/Button';
+import { Clashes } from '@/ui/Clashes';
+import { DialogSheet } from '@/ui/DialogSheet';
+import { Faults } from '@/ui/Faults';
+import { StageTitle } from '@/ui/type';
+import { offerUndo } from '@/ui/undo';
+import { useCommand } from '@/ui/useCommand';
+import { useRowForm } from '@/ui/useRowForm';
+import { ReleaseFields } from './ReleaseFields';
+import { releaseInputOf, releaseTextOf, type ComponentText, type ReleaseText } from './releaseText';
+import { SHOWN_RELEASE } from './shown';
+
+const Form = styled.form`
+  display: grid;
+  gap: 16px;
+`;
+
+const Actions = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+  align-items: center;
+
+  > :last-child {
+    margin-left: auto;
+  }
+`;
+
+const LABELS = {
+  name: 'Name of the release',
+  serving: 'Served',
+  promisedNotes: 'Promised notes',
+  components: 'Components',
+};
+
+/** The facts of a release, to correct; two people at once see what each made of them. */
+export function EditRelease({ release, onDone }: { release: StoredRelease; onDone: () => void }) {
+  const { submit, faults, faultOf, isBusy } = useCommand();
+  const form = useRowForm<ReleaseText>(
+    { text: releaseTextOf(release), rowVersion: release.rowVersion },
+    faultOf,
+  );
+  const onSubmit = async (event: FormEvent) => {
+    event.preventDefault();
+    const answer = await submit('editRelease', {
+      releaseId: release.id,
+      rowVersion: form.rowVersion,
+      release: releaseInputOf(form.text),
+    });
+    if (answer.ok) onDone();
+  };
+  return (
+    <>
+      <StageTitle>Correct the facts</StageTitle>
+      <Clashes
+        clashes={form.clashes}
+        takenOver={form.takenOver}
+        labels={LABELS}
+        onSettle={form.settle}
+        show={(value) => (typeof value === 'string' ? value : componentsWords(value))}
+      />
+      <Form onSubmit={onSubmit} noValidate aria-label="Facts of the release">
+        <ReleaseFields text={form.text} change={form.change} faultOf={faultOf} />
+        <Faults
+          faults={faults}
+          shown={form.hasMerged ? [...SHOWN_RELEASE, 'release'] : SHOWN_RELEASE}
+        />
+        <Actions>
+          <MainButton type="submit" isDisabled={isBusy}>
+            Save the facts
+          </MainButton>
+          <QuietButton onPress={onDone}>Leave them as they were</QuietButton>
+          <TakeAway release={release} />
+        </Actions>
+      </Form>
+    </>
+  );
+}
+
+function componentsWords(components: readonly ComponentText[]): string {
+  return components
+    .map((component) =>
+      Object.values(component)
+        .filter((word) => word !== '')
+        .join(', '),
+    )
+    .join('; ');
+}
+
+/** A release that goes away is asked for once; it can still be put back. */
+function TakeAway({ release }: { release: StoredRelease }) {
+  const router = useRouter();
+  const { submit, faults, isBusy } = useCommand();
+  const [isAsking, setAsking] = useState(false);
+  const takeAway = async () => {
+    const answer = await submit('takeAway', { what: 'release', id: release.id });
+    if (!answer.ok) return;
+    offerUndo({
+      words: `${release.name} was taken away with its shots and cups.`,
+      kind: 'putBack',
+      input: { what: 'release', id: release.id },
+    });
+    router.push('/');
+  };
+  return (
+    <>
+      <QuietButton onPress={() => setAsking(true)}>Take this release away</QuietButton>
+      {isAsking && (
+        <DialogSheet title={`Take ${release.name} away?`} onClose={() => setAsking(false)}>
+          <p>
+            It leaves every list, with its batches, shots and cups. Nothing is deleted: right after,
+            you can put it back.
+          </p>
+          <Faults faults={faults} />
+          <p>
+            <Button onPress={() => void takeAway()} isDisabled={isBusy}>
+              Take it away
+            </Button>{' '}
+            <QuietButton onPress={() => setAsking(false)}>Leave it here</QuietButton>
+          </p>
+        </DialogSheet>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,73 @@
+import { screen, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { findHouse } from '@/data/house';
+import { readToday } from '@/data/todayView';
+import type { Role } from '@/core/roles';
+import { send, shotInput, TODAY } from '../../../tests/support/house';
+import { renderAs } from '../../../tests/support/render';
+import { houseWith, type ViewedHouse } from '../../../tests/support/view';
+import { TodayPage } from './TodayPage';
+import { todayRows } from './todayRows';
+
+const STEPS = { hasSetup: true, hasRelease: true, hasColleague: false };
+
+function openToday({ db }: ViewedHouse, { role = 'lead' as Role, steps = STEPS } = {}) {
+  const rows = todayRows(readToday(db, findHouse(db)!, { today: TODAY }), TODAY);
+  renderAs(<TodayPage today={TODAY} rows={rows} firstSteps={steps} importer={null} />, { role });
+  return { user: userEvent.setup(), rows };
+}
+
+describe('Today', () => {
+  it('lists what is due with its reason, and leads to the stage that mends it', () => {
+    openToday(houseWith({ timeS: 22 }));
+    const due = within(screen.getByRole('region', { name: 'Due' }));
+    expect(due.getByRole('heading').textContent).toBe('1 due');
+    const link = due.getByRole('link');
+    expect(link.textContent).toMatch(/Dembi Ridge1 shot, not confirmed\. Next: finer, 12 → 1/);
+    expect(link.getAttribute('href')).toMatch(/\/pull$/);
+  });
+
+  it('places each batch on the calendar by days from today, with what happened to it', () => {
+    const house = houseWith({});
+    send(house.db, 'logShot', shotInput(house.draftId));
+    const { rows } = openToday(house);
+    expect(rows.strips).toHaveLength(1);
+    // Roasted 12 days ago; opens at 6, best 8-21, fades at 35.
+    expect(rows.strips[0]!.edges).toEqual([-12, -6, -4, 9, 23]);
+    expect(rows.strips[0]!.marks).toEqual([
+      { kind: 'shot', day: 0, label: '2 shots, 20 May 2026' },
+    ]);
+    expect(screen.getByText('Day 12, best')).toBeTruthy();
+  });
+
+  it('is walked by the arrow keys', async () => {
+    const { user } = openToday(houseWith({ timeS: 22 }));
+    await user.keyboard('{ArrowDown}');
+    expect(document.activeElement?.textContent).toMatch(/not confirmed/);
+    await user.keyboard('{ArrowRight}');
+    expect(document.activeElement?.textContent).toMatch(/Day 12, best/);
+    await user.keyboard('{ArrowLeft}');
+    expect(document.activeElement?.textContent).toMatch(/not confirmed/);
+  });
+
+  it('tells an empty house what to do first, in order', () => {
+    const house = houseWith();
+    send(house.db, 'takeAway', { what: 'release', id: house.releaseId });
+    openToday(house, { steps: { hasSetup: true, hasRelease: false, hasColleague: false } });
+    expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('No coffee here yet');
+    const steps = within(screen.getByRole('region', { name: 'First steps' }));
+    expect(steps.getAllByRole('link').map((link) => link.getAttribute('href'))).toEqual([
+      '/equipment',
+      '/releases/new',
+      '/people',
+      '/house',
+    ]);
+    expect(steps.getByRole('link', { name: /Describe machine.*\(done\)/ })).toBeTruthy();
+  });
+
+  it('offers a bench hand nothing that only the lead may do', () => {
+    openToday(houseWith(), { role: 'bench' });
+    expect(screen.queryByRole('link', { name: /New release/ })).toBeNull();
+    expect(screen.queryByRole('link', { name: /Import/ })).toBeNull();
+  });
+});

@@ -1,0 +1,290 @@
+'use client';
+
+import Link from 'next/link';
+import type { ReactNode } from 'react';
+import styled from 'styled-components';
+import { addDays } from '@/core/rest/day';
+import { buttonLook, mainLook } from '@/ui/Button';
+import { CalendarAxis, CalendarStrip, type CalendarSpan } from '@/ui/CalendarStrip';
+import { shortDayWords } from '@/core/dayWords';
+import { Page } from '@/ui/Page';
+import { useMay } from '@/ui/person';
+import { Key, labelText, SectionTitle, Small } from '@/ui/type';
+import { useKeys } from '@/ui/useKeys';
+import { FirstSteps, type FirstStepsProps } from './FirstSteps';
+import type { DueRow, StripRow, TodayRows } from './todayRows';
+
+const Wide = styled(Page)`
+  max-width: none;
+  gap: 14px;
+`;
+
+const Head = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 12px;
+  align-items: center;
+
+  h1 {
+    font-size: 24px;
+    margin-right: auto;
+  }
+
+  > a {
+    ${buttonLook}
+  }
+
+  > a.main {
+    ${mainLook}
+  }
+`;
+
+const Columns = styled.div`
+  display: grid;
+  grid-template-columns: 372px minmax(0, 1fr);
+  gap: 28px;
+  align-items: start;
+
+  @media (max-width: 1000px) {
+    grid-template-columns: minmax(0, 1fr);
+  }
+`;
+
+const DueLink = styled(Link)`
+  display: grid;
+  grid-template-columns: 62px minmax(0, 1fr);
+  gap: 2px 10px;
+  padding: 9px 6px 10px;
+  border-bottom: 1px solid var(--rule);
+  text-decoration: none;
+
+  &:hover {
+    background: var(--enamel-raised);
+  }
+
+  strong {
+    font-stretch: 94%;
+    overflow-wrap: anywhere;
+  }
+
+  .words {
+    grid-column: 2;
+    font-size: 14.5px;
+  }
+
+  .when {
+    ${labelText}
+    padding-left: 8px;
+    border-left: 4px solid var(--rule-strong);
+  }
+
+  &[data-urgency='3'] .when {
+    border-left-color: var(--copper);
+    color: var(--ink);
+    font-weight: 680;
+  }
+
+  &[data-urgency='2'] .when {
+    border-left-color: var(--under);
+  }
+`;
+
+const StripLink = styled(Link)`
+  display: grid;
+  grid-template-columns: 196px minmax(0, 1fr);
+  gap: 14px;
+  align-items: center;
+  padding: 7px 6px 3px;
+  border-bottom: 1px solid var(--rule);
+  text-decoration: none;
+
+  &:hover {
+    background: var(--enamel-raised);
+  }
+
+  strong {
+    display: block;
+    font-stretch: 92%;
+    overflow-wrap: anywhere;
+    line-height: 1.2;
+  }
+
+  small {
+    ${labelText}
+    font-size: 13.5px;
+  }
+
+  @media (max-width: 640px) {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 4px;
+  }
+`;
+
+const AxisRow = styled.div`
+  display: grid;
+  grid-template-columns: 196px minmax(0, 1fr);
+  gap: 14px;
+  padding: 0 6px;
+  border-bottom: 1px solid var(--rule-strong);
+
+  > :first-child {
+    ${labelText}
+  }
+
+  @media (max-width: 640px) {
+    grid-template-columns: minmax(0, 1fr);
+
+    > :first-child {
+      display: none;
+    }
+  }
+`;
+
+const Legend = styled.p`
+  ${labelText}
+  margin-top: 8px;
+`;
+
+/** Five weeks back and six ahead: from the oldest roast in use to the end of a light one. */
+const SPAN: CalendarSpan = { from: -35, to: 42 };
+
+const WHEN = { 3: 'now', 2: 'soon', 1: 'in time' } as const;
+
+export interface TodayPageProps {
+  readonly today: string;
+  readonly rows: TodayRows;
+  readonly firstSteps: FirstStepsProps;
+  readonly importer: ReactNode;
+}
+
+/** What needs me now? */
+export function TodayPage({ today, rows, firstSteps, importer }: TodayPageProps) {
+  const isLead = useMay('lead');
+  useListKeys();
+  const { strips, due, past } = rows;
+  const isEmpty = strips.length + past.length === 0;
+  return (
+    <Wide>
+      <Head>
+        <h1>{isEmpty ? 'No coffee here yet' : 'Today'}</h1>
+        {isLead && (
+          <>
+            {importer}
+            <Link href="/import">Import a spreadsheet</Link>
+            {/* An empty house has its steps to follow; the first of them is not this. */}
+            {!isEmpty && (
+              <Link className="main" href="/releases/new">
+                New release <Key>R</Key>
+              </Link>
+            )}
+          </>
+        )}
+      </Head>
+      {(isEmpty || !firstSteps.hasSetup) && <FirstSteps {...firstSteps} />}
+      {!isEmpty && (
+        <Columns>
+          <DueList due={due} />
+          <Strips strips={strips} today={today} />
+        </Columns>
+      )}
+      {past.length > 0 && (
+        <details>
+          <summary>
+            {past.length} past {past.length === 1 ? 'release' : 'releases'}
+          </summary>
+          <ul>
+            {past.map(({ id, name }) => (
+              <li key={id}>
+                <Link href={`/releases/${id}`}>{name}</Link>
+              </li>
+            ))}
+          </ul>
+        </details>
+      )}
+    </Wide>
+  );
+}
+
+function DueList({ due }: { due: readonly DueRow[] }) {
+  return (
+    <section aria-label="Due">
+      <SectionTitle as="h2">{dueWords(due)}</SectionTitle>
+      {due.length === 0 && (
+        <Small>Strips move on by themselves; what they ask for will stand here.</Small>
+      )}
+      <ul data-walk="due">
+        {due.map(({ releaseId, name, code, urgency, words, stage }) => (
+          <li key={`${releaseId} ${code}`}>
+            <DueLink href={`/releases/${releaseId}/${stage}`} data-urgency={urgency}>
+              <span className="when">{WHEN[urgency]}</span>
+              <strong>{name}</strong>
+              <span className="words">{words}</span>
+            </DueLink>
+          </li>
+        ))}
+      </ul>
+      <Legend>
+        <Key>↑</Key> <Key>↓</Key> walk the list, <Key>→</Key> to the strips, <Key>Enter</Key> opens
+      </Legend>
+    </section>
+  );
+}
+
+/** What is due now or soon is counted, as in the bar; what can wait is said beside it. */
+function dueWords(due: readonly DueRow[]): string {
+  if (due.length === 0) return 'Nothing is due';
+  const later = due.filter(({ urgency }) => urgency === 1).length;
+  const rest = later > 0 ? `, ${later} in time` : '';
+  return `${due.length - later} due${rest}`;
+}
+
+function Strips({ strips, today }: { strips: readonly StripRow[]; today: string }) {
+  return (
+    <section aria-label="Rest strips">
+      <AxisRow>
+        <span>{strips.length === 1 ? '1 batch' : `${strips.length} batches`} in use</span>
+        <CalendarAxis span={SPAN} labelOf={(day) => shortDayWords(addDays(today, day))} />
+      </AxisRow>
+      <ul data-walk="strips">
+        {strips.map(({ key, releaseId, name, batch, state, edges, marks }) => (
+          <li key={key}>
+            <StripLink href={`/releases/${releaseId}`}>
+              <span>
+                <strong>{name}</strong>
+                <small>
+                  {batch && `${batch}. `}
+                  {state}
+                </small>
+              </span>
+              <CalendarStrip span={SPAN} edges={edges} marks={marks} />
+            </StripLink>
+          </li>
+        ))}
+      </ul>
+      <Legend>
+        Bands: too fresh, open, <strong>best</strong>, late, faded. Marks: | shots, ○ tastings, ◆
+        publications.
+      </Legend>
+    </section>
+  );
+}
+
+/** Arrows walk both lists; left and right change between them. */
+function useListKeys(): void {
+  const linksOf = (list: string) => [
+    ...document.querySelectorAll<HTMLAnchorElement>(`[data-walk="${list}"] a`),
+  ];
+  const current = () =>
+    document.activeElement?.closest<HTMLElement>('[data-walk]')?.dataset.walk ?? null;
+  const step = (by: 1 | -1) => {
+    const links = linksOf(current() ?? 'due');
+    const at = links.indexOf(document.activeElement as HTMLAnchorElement);
+    links[at < 0 ? 0 : Math.min(links.length - 1, Math.max(0, at + by))]?.focus();
+  };
+  useKeys({
+    ArrowDown: { words: 'next in the list', act: () => step(1) },
+    ArrowUp: { words: 'the one before', act: () => step(-1) },
+    ArrowRight: { words: 'to the strips', act: () => linksOf('strips')[0]?.focus() },
+    ArrowLeft: { words: 'to the due list', act: () => linksOf('due')[0]?.focus() },
+  });
+}

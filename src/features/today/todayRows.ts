@@ -1,0 +1,71 @@
+/** What the page of today shows, from how the house stands: rows of strips, a due list, the rest. */
+import type { Due } from '@/core/due/due';
+import { daysBetween } from '@/core/rest/day';
+import { REST_STATE_LABELS } from '@/core/rest/rest';
+import type { BatchView } from '@/data/releaseView';
+import type { Standings } from '@/data/todayView';
+import type { CalendarStripProps } from '@/ui/CalendarStrip';
+import { markWords } from '@/ui/markWords';
+
+export interface StripRow extends Pick<CalendarStripProps, 'edges' | 'marks'> {
+  readonly key: string;
+  readonly releaseId: string;
+  readonly name: string;
+  readonly batch: string;
+  readonly state: string;
+}
+
+export interface DueRow extends Due {
+  readonly releaseId: string;
+  readonly name: string;
+}
+
+export interface TodayRows {
+  readonly strips: readonly StripRow[];
+  readonly due: readonly DueRow[];
+  readonly past: readonly { readonly id: string; readonly name: string }[];
+}
+
+export function todayRows(standings: readonly Standings[], today: string): TodayRows {
+  const strips = standings.flatMap(({ active, ...release }) =>
+    active.map((batch) => stripRow(release, batch, today)),
+  );
+  const due = standings.flatMap(({ id, name, due: items }) =>
+    items.map((item) => ({ ...item, releaseId: id, name })),
+  );
+  return {
+    // Freshest first: what comes next stands under what is here.
+    strips: strips.sort((a, b) => b.edges[0] - a.edges[0]),
+    due: due.sort((a, b) => b.urgency - a.urgency),
+    past: standings
+      .filter(({ active }) => active.length === 0)
+      .map(({ id, name }) => ({ id, name })),
+  };
+}
+
+function stripRow(
+  { id, name }: { id: string; name: string },
+  { id: batchId, label, roastDate, rest, marks }: BatchView,
+  today: string,
+): StripRow {
+  const fromToday = (day: string) => daysBetween(today, day);
+  return {
+    key: batchId,
+    releaseId: id,
+    name,
+    batch: label,
+    state: `Day ${rest.restDays}, ${REST_STATE_LABELS[rest.state].toLowerCase()}`,
+    edges: [
+      fromToday(roastDate),
+      fromToday(rest.openOn),
+      fromToday(rest.bestFrom),
+      fromToday(rest.bestTo),
+      fromToday(rest.fadesOn),
+    ],
+    marks: marks.map((mark) => ({
+      kind: mark.kind,
+      day: fromToday(mark.day),
+      label: markWords(mark),
+    })),
+  };
+}

@@ -1,0 +1,223 @@
+/**
+ * The published card on paper: one page, its font embedded, with a QR code to the public page. The
+ * words are those of `cardLines`, so paper and page cannot say different things. A long card is set
+ * smaller, and on a larger sheet, until it fits.
+ */
+import { join } from 'node:path';
+import PDFDocument from 'pdfkit';
+import QRCode from 'qrcode';
+import { dayWords } from '@/core/dayWords';
+import {
+  CARD_CAUTION,
+  CARD_FACTS,
+  CARD_FIGURES,
+  CARD_SENSES,
+  cardLines,
+  coffeeWords,
+} from './recipeLines';
+import type { RecipeBody } from './recipeDocument';
+
+const FONT_FOLDER = join(
+  /* turbopackIgnore: true */ process.cwd(),
+  'node_modules/@expo-google-fonts/archivo',
+);
+const FONTS = {
+  text: join(FONT_FOLDER, '400Regular/Archivo_400Regular.ttf'),
+  strong: join(FONT_FOLDER, '600SemiBold/Archivo_600SemiBold.ttf'),
+} as const;
+
+/** Sheets and sizes tried in turn, from the handiest to one that holds any card. */
+const TRIALS = [
+  { size: 'A5', scales: [1.16, 1.08, 1, 0.94, 0.88, 0.82, 0.76, 0.7] },
+  { size: 'A4', scales: [1, 0.9, 0.8, 0.7, 0.6, 0.5, 0.4] },
+] as const;
+
+const MARGIN_PT = 30;
+const INK = '#10201a';
+const SOFT = '#46574f';
+const PLATE = '#12302a';
+const PLATE_INK = '#eef5f1';
+
+/** Copied text must be the text: no ligatures. */
+const PLAIN = {
+  liga: false,
+  dlig: false,
+  clig: false,
+} as unknown as PDFKit.Mixins.OpenTypeFeatures[];
+
+/** The bytes of the card of a published body; `address` is what the code leads to. */
+export async function cardPdf(body: RecipeBody, address: string): Promise<Uint8Array<ArrayBuffer>> {
+  for (const { size, scales } of TRIALS)
+    for (const scale of scales) {
+      const { doc, bytes } = openPage(body, size);
+      const endsAt = drawCard({ doc, scale }, body, address);
+      doc.end();
+      if (endsAt <= doc.page.height - MARGIN_PT) return bytes;
+    }
+  throw new Error('Broken invariant: a card within its limits fits the largest sheet');
+}
+
+type Lines = ReturnType<typeof cardLines>;
+
+interface Sheet {
+  readonly doc: PDFKit.PDFDocument;
+  readonly scale: number;
+}
+
+function openPage(body: RecipeBody, size: 'A5' | 'A4') {
+  const doc = new PDFDocument({
+    size,
+    margin: MARGIN_PT,
+    font: FONTS.text,
+    // Text that runs over is measured and set again smaller, never put on a second page.
+    autoFirstPage: false,
+    info: {
+      Title: `${body.coffee.name}, version ${body.version}`,
+      Author: body.roastery,
+      CreationDate: new Date(`${body.publishedOn}T00:00:00Z`),
+    },
+  });
+  doc.addPage({ size, margins: { top: MARGIN_PT, left: MARGIN_PT, right: MARGIN_PT, bottom: 0 } });
+  const chunks: Buffer[] = [];
+  const bytes = new Promise<Uint8Array<ArrayBuffer>>((resolve, reject) => {
+    doc.on('data', (chunk: Buffer) => chunks.push(chunk));
+    doc.on('end', () => resolve(new Uint8Array(Buffer.concat(chunks))));
+    doc.on('error', reject);
+  });
+  return { doc, bytes };
+}
+
+/** Draws the whole card and answers where it ends, in points from the top. */
+function drawCard(sheet: Sheet, body: RecipeBody, address: string): number {
+  const { doc } = sheet;
+  const lines = cardLines(body);
+  const left = MARGIN_PT;
+  const width = doc.page.width - 2 * MARGIN_PT;
+  let y = MARGIN_PT;
+  y = say(sheet, body.roastery, { x: left, y, width, size: 9, colour: SOFT });
+  y = say(sheet, body.coffee.name, { x: left, y, width, size: 20, strong: true });
+  y = say(sheet, coffeeWords(body), { x: left, y: y + 2, width, size: 9, colour: SOFT });
+  y = drawPlate(sheet, lines, { x: left, y: y + 10, width }) + 10;
+  y = drawFacts(sheet, lines, { x: left, y, width }) + 10;
+  y = drawSenses(sheet, lines, { x: left, y, width }) + 12;
+  return drawFoot(sheet, body, address, { x: left, y, width });
+}
+
+interface Place {
+  readonly x: number;
+  readonly y: number;
+  readonly width: number;
+}
+
+/** Sets a text and answers the y under it. */
+function say(
+  { doc, scale }: Sheet,
+  text: string,
+  {
+    x,
+    y,
+    width,
+    size,
+    strong = false,
+    colour = INK,
+  }: Place & { size: number; strong?: boolean; colour?: string },
+): number {
+  if (text === '') return y;
+  doc
+    .font(strong ? FONTS.strong : FONTS.text)
+    .fontSize(size * scale)
+    .fillColor(colour);
+  const height = doc.heightOfString(text, { width, features: PLAIN });
+  // Never let the library turn the page: what runs over is measured, not shown.
+  if (y + height < doc.page.height)
+    doc.text(text, x, y, { width, height: height + 1, features: PLAIN });
+  return y + height;
+}
+
+function drawPlate(sheet: Sheet, lines: Lines, { x, y, width }: Place): number {
+  const { doc, scale } = sheet;
+  const cell = width / CARD_FIGURES.length;
+  const pad = 8;
+  const heights = CARD_FIGURES.map((name) => {
+    doc.font(FONTS.strong).fontSize(11 * scale);
+    return doc.heightOfString(lines[name], { width: cell - pad, features: PLAIN });
+  });
+  const height = Math.max(...heights) + 14 * scale + 2 * pad;
+  doc.roundedRect(x, y, width, height, 3).fill(PLATE);
+  CARD_FIGURES.forEach((name, i) => {
+    const at = { x: x + i * cell + pad, width: cell - pad };
+    const under = say(sheet, name, { ...at, y: y + pad, size: 8, colour: PLATE_INK });
+    say(sheet, lines[name], {
+      ...at,
+      y: under + 2,
+      size: 11,
+      strong: true,
+      colour: PLATE_INK,
+    });
+  });
+  return y + height;
+}
+
+function drawFacts(sheet: Sheet, lines: Lines, { x, y, width }: Place): number {
+  const labelWidth = 92 * sheet.scale;
+  let at = y;
+  for (const name of CARD_FACTS) {
+    const value = lines[name];
+    if (!value) continue;
+    const below = say(sheet, name, { x, y: at, width: labelWidth, size: 8.5, colour: SOFT });
+    const end = say(sheet, value, { x: x + labelWidth, y: at, width: width - labelWidth, size: 9 });
+    at = Math.max(below, end) + 2;
+  }
+  return at;
+}
+
+function drawSenses(sheet: Sheet, lines: Lines, { x, y, width }: Place): number {
+  const gap = 12;
+  const cell = (width - 2 * gap) / 3;
+  const ends = CARD_SENSES.map((name, i) => {
+    const at = { x: x + i * (cell + gap), width: cell };
+    sheet.doc.rect(at.x, y, cell, 2).fill(INK);
+    const under = say(sheet, name, { ...at, y: y + 6, size: 9, strong: true });
+    return say(sheet, lines[name], { ...at, y: under + 2, size: 9 });
+  });
+  return Math.max(...ends);
+}
+
+const CODE_PT = 74;
+
+function drawFoot(sheet: Sheet, body: RecipeBody, address: string, { x, y, width }: Place): number {
+  drawCode(sheet.doc, address, { x: x + width - CODE_PT, y });
+  const textWidth = width - CODE_PT - 14;
+  const version = `Version ${body.version}, ${dayWords(body.publishedOn)}. ${cardLines(body).Repeated}`;
+  let at = say(sheet, version, { x, y, width: textWidth, size: 8.5, strong: true });
+  if (body.whatChanged)
+    at = say(sheet, `What changed and why: ${body.whatChanged}`, {
+      x,
+      y: at + 2,
+      width: textWidth,
+      size: 8.5,
+    });
+  at = say(sheet, `Newest version: ${address}`, {
+    x,
+    y: at + 2,
+    width: textWidth,
+    size: 8,
+    colour: SOFT,
+  });
+  at = say(sheet, CARD_CAUTION, { x, y: at + 3, width: textWidth, size: 7.5, colour: SOFT });
+  return Math.max(at, y + CODE_PT);
+}
+
+/** A QR code as squares, so that it prints sharp at any size. */
+function drawCode(
+  doc: PDFKit.PDFDocument,
+  address: string,
+  { x, y }: { x: number; y: number },
+): void {
+  const { modules } = QRCode.create(address, { errorCorrectionLevel: 'M' });
+  const side = CODE_PT / modules.size;
+  for (let row = 0; row < modules.size; row++)
+    for (let column = 0; column < modules.size; column++)
+      if (modules.get(row, column)) doc.rect(x + column * side, y + row * side, side, side);
+  doc.fill(INK);
+}

@@ -1,0 +1,51 @@
+'use client';
+
+import { createContext, useContext, type ReactNode } from 'react';
+import { mayDo, type Duty, type Role } from '@/core/roles';
+import {
+  massFigure,
+  massWords,
+  METRIC,
+  temperatureFigure,
+  temperatureWords,
+  type Units,
+} from '@/core/units';
+
+/** Who is at the screen: what they may do and the units they read. */
+export interface Viewer {
+  readonly id: string;
+  readonly name: string;
+  readonly role: Role;
+  readonly units: Units;
+}
+
+/** Without a person, as on a public page: nothing may be done, and units are the card's. */
+const NOBODY: Viewer = { id: '', name: '', role: 'reader', units: METRIC };
+
+const PersonContext = createContext<Viewer>(NOBODY);
+
+export function PersonProvider({ person, children }: { person: Viewer; children: ReactNode }) {
+  return <PersonContext value={person}>{children}</PersonContext>;
+}
+
+export function usePerson(): Viewer {
+  return useContext(PersonContext);
+}
+
+/** May this person do what asks for this duty? The server decides; screens only spare the wait. */
+export function useMay(duty: Duty): boolean {
+  const { id, role } = usePerson();
+  return id !== '' && mayDo(role, duty);
+}
+
+/** Masses and temperatures in this person's units. */
+export function useUnits() {
+  const { units } = usePerson();
+  return {
+    units,
+    mass: (g: number, digits?: number) => massWords(g, units, digits),
+    massFigure: (g: number, digits?: number) => massFigure(g, units, digits),
+    temperature: (c: number, digits?: number) => temperatureWords(c, units, digits),
+    temperatureFigure: (c: number, digits?: number) => temperatureFigure(c, units, digits),
+  };
+}

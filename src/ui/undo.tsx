@@ -1,0 +1,74 @@
+'use client';
+
+import { useSyncExternalStore } from 'react';
+import styled from 'styled-components';
+import { Button, QuietButton } from './Button';
+import { Faults } from './Faults';
+import { Key } from './type';
+import { useCommand } from './useCommand';
+import { useKeys } from './useKeys';
+
+/** The last thing taken away and the command that puts it back; kept while pages change. */
+export interface Undo {
+  readonly words: string;
+  readonly kind: string;
+  readonly input: unknown;
+}
+
+let offered: Undo | null = null;
+const listeners = new Set<() => void>();
+
+export function offerUndo(undo: Undo | null): void {
+  offered = undo;
+  for (const listener of listeners) listener();
+}
+
+function subscribe(listener: () => void) {
+  listeners.add(listener);
+  return () => listeners.delete(listener);
+}
+
+const Bar = styled.div`
+  position: fixed;
+  bottom: 14px;
+  left: 50%;
+  transform: translateX(-50%);
+  z-index: 5;
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 14px;
+  align-items: center;
+  max-width: calc(100vw - 24px);
+  padding: 8px 10px 8px 16px;
+  border: 2px solid var(--ink);
+  background: var(--enamel-raised);
+`;
+
+/** Undo for removals, in place of "are you sure". */
+export function UndoBar() {
+  const undo = useSyncExternalStore(
+    subscribe,
+    () => offered,
+    () => null,
+  );
+  return undo && <Offer undo={undo} />;
+}
+
+function Offer({ undo }: { undo: Undo }) {
+  const { submit, faults, isBusy } = useCommand();
+  const putBack = async () => {
+    const answer = await submit(undo.kind, undo.input);
+    if (answer.ok) offerUndo(null);
+  };
+  useKeys({ z: { words: 'put the last thing back', act: () => void putBack() } });
+  return (
+    <Bar>
+      <span role="status">{undo.words}</span>
+      <Button onPress={() => void putBack()} isDisabled={isBusy}>
+        Put it back <Key>Z</Key>
+      </Button>
+      <QuietButton onPress={() => offerUndo(null)}>Leave it</QuietButton>
+      <Faults faults={faults} />
+    </Bar>
+  );
+}

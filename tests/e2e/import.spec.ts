@@ -1,0 +1,105 @@
+/** A house that comes with spreadsheets: mapping, dry run, mending, all rows or none. */
+import { expect, test, type Page } from '@playwright/test';
+import { openPage } from '../support/openRelease';
+import { startServer, type RunningServer } from '../support/server';
+import { signIn } from '../support/signIn';
+
+let server: RunningServer;
+test.beforeAll(async () => {
+  server = await startServer({ demo: true });
+});
+test.afterAll(() => server.close());
+test.beforeEach(async ({ page }) => {
+  await signIn(page, server.url);
+  await openPage(page, `${server.url}/import`);
+});
+
+const RELEASES = 200;
+const DAY_MS = 86_400_000;
+
+/** Two hundred releases with semicolons, decimal commas and days first, as spreadsheets here have them. */
+function sheet(changes: Readonly<Record<number, (row: string) => string>> = {}): string {
+  const rows = Array.from({ length: RELEASES }, (_, i) => {
+    const day = new Date(Date.now() - (2 + 3 * (i % 90)) * DAY_MS);
+    const roasted = `${day.getDate()}.${day.getMonth() + 1}.${day.getFullYear()}`;
+    const process = i % 2 ? 'Washed' : 'Natural';
+    const row = `Lot ${i + 1};${roasted};Medium-light;${85 + (i % 7)},5;Peru;${process};${1500 + i};400;plum, cane sugar`;
+    return changes[i + 2]?.(row) ?? row;
+  });
+  const header =
+    'Coffee;Roasted on;Roast;Ground colour;Country;Process;Elevation;Sample g;Tasting notes';
+  return `${header}\r\n${rows.join('\r\n')}\r\n`;
+}
+
+async function choose(page: Page, content: string | Buffer, name = 'lots.csv'): Promise<void> {
+  const buffer = typeof content === 'string' ? Buffer.from(content) : content;
+  await page.setInputFiles('input[type=file]', { name, mimeType: 'text/csv', buffer });
+}
+
+const releasesListed = (page: Page) => page.locator('#release-switcher option').count();
+
+test('two hundred releases come in once two faults are mended', async ({ page }) => {
+  const before = await releasesListed(page);
+  await choose(
+    page,
+    sheet({
+      18: (row) => row.replace(/Natural|Washed/, 'Natrual'),
+      103: (row) => row.replace(/;16\d\d;/, ';16010;'),
+    }),
+  );
+  await expect(page.getByText('200 rows, separated by semicolons')).toBeVisible();
+  await expect(page.getByLabel('Altitude, m')).toHaveValue('Elevation');
+  await expect(page.getByLabel('Days are written')).toHaveValue('dmy');
+  await page.getByRole('button', { name: 'Check every row' }).press('Enter');
+  await expect(page.getByText('2 faults in 200 rows; nothing is stored')).toBeVisible();
+  await expect(page.getByRole('row', { name: /^18 Process “Natrual” is not known/ })).toBeVisible();
+  await expect(
+    page.getByRole('row', { name: /^103 Elevation Altitude 16010 m is outside 0-3500 m/ }),
+  ).toBeVisible();
+
+  await choose(page, sheet());
+  await expect(page.getByText('2 faults')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Check every row' }).press('Enter');
+  await expect(page.getByText(/All 200 rows are right: 200 new releases/)).toBeVisible();
+  await page.getByRole('button', { name: 'Take all of it' }).press('Enter');
+  await expect(page.getByText('200 releases and 200 batches are in the house.')).toBeVisible();
+  await openPage(page, server.url);
+  expect(await releasesListed(page)).toBe(before + RELEASES);
+  await page.locator('#release-switcher').selectOption({ label: 'Lot 8' });
+  const facts = page.getByLabel('Coffee', { exact: true });
+  await expect(facts).toContainText('Peru');
+  await expect(facts).toContainText('1507 m');
+  await expect(facts).toContainText('washed');
+  await expect(facts).toContainText('400 g');
+
+  await test.step('the same sheet again changes nothing', async () => {
+    await openPage(page, `${server.url}/import`);
+    await choose(page, sheet());
+    await page.getByRole('button', { name: 'Check every row' }).press('Enter');
+    await expect(page.getByText(/0 new batches; 200 are here already/)).toBeVisible();
+  });
+});
+
+test('files that cannot be read are refused with what to do, and nothing is stored', async ({
+  page,
+}) => {
+  const before = await releasesListed(page);
+  const refused: [string | Buffer, RegExp][] = [
+    [Buffer.from([0x61, 0x2c, 0xed, 0x0a, 0x31, 0x0a]), /not in UTF-8.*Save it again/],
+    ['just words', /no rows under its header/],
+    [`release,roast_date\n${'x,2026-01-01\n'.repeat(50_000)}`, /50000 rows; 5000 are taken/],
+    [Buffer.alloc(6_000_000, 'a,b\n'), /over 5 MB/],
+  ];
+  for (const [content, words] of refused) {
+    await choose(page, content);
+    await expect(page.getByRole('alert').filter({ hasText: words })).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Check every row' })).toHaveCount(0);
+  }
+  await choose(page, 'colour,weight\nbrown,3\n');
+  await page.getByRole('button', { name: 'Check every row' }).click();
+  await expect(
+    page.getByRole('alert').filter({ hasText: /No column is chosen for release.*it has colour/ }),
+  ).toBeVisible();
+  await page.reload();
+  expect(await releasesListed(page)).toBe(before);
+});

@@ -1,0 +1,86 @@
+/** The card on paper: one page, its own font, and word for word the published recipe. */
+import { expect, test } from '@playwright/test';
+import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { cardPdf } from '@/formats/cardPdf';
+import { readDocument, type RecipeBody } from '@/formats/recipeDocument';
+import {
+  CARD_FACTS,
+  CARD_FIGURES,
+  CARD_SENSES,
+  cardLines,
+  coffeeWords,
+} from '@/formats/recipeLines';
+import { openRelease } from '../support/openRelease';
+import { startServer, type RunningServer } from '../support/server';
+import { signIn } from '../support/signIn';
+
+let server: RunningServer;
+test.beforeAll(async () => {
+  server = await startServer({ demo: true });
+});
+test.afterAll(() => server.close());
+
+/** Words of a page as they read, without the breaks of its lines. */
+async function readPdf(bytes: Uint8Array): Promise<{ pages: number; text: string }> {
+  const pdf = await getDocument({ data: bytes.slice(), useSystemFonts: false }).promise;
+  const content = await (await pdf.getPage(1)).getTextContent();
+  const text = content.items.map((item) => ('str' in item ? item.str : '')).join('');
+  return { pages: pdf.numPages, text: squeezed(text) };
+}
+
+/** Where a line breaks, its space is not in the file: words are compared without any. */
+const squeezed = (text: string) => text.replace(/\s/g, '');
+
+function expectWords(text: string, body: RecipeBody, address: string): void {
+  const lines = cardLines(body);
+  for (const name of [...CARD_FIGURES, ...CARD_FACTS, ...CARD_SENSES])
+    expect(text, name).toContain(squeezed(lines[name]));
+  for (const words of [body.roastery, body.coffee.name, coffeeWords(body), address, lines.Repeated])
+    expect(text).toContain(squeezed(words));
+  expect(text).toContain(squeezed(`Version ${body.version}`));
+  expect(text).toContain(squeezed('wait for the pressure to vent'));
+}
+
+test('the published card on paper says what the recipe document says', async ({ page }) => {
+  await signIn(page, server.url);
+  await openRelease(page, server.url, 'Harbour Lamp', 'publish');
+  const card = (await page
+    .getByRole('link', { name: 'Open the public page' })
+    .getAttribute('href'))!;
+  const { body } = readDocument(
+    await (await page.request.get(`${server.url}${card}/recipe.json`)).text(),
+  );
+  const response = await page.request.get(`${server.url}${card}/card.pdf`);
+  expect(response.headers()['content-type']).toBe('application/pdf');
+  const bytes = new Uint8Array(await response.body());
+  const { pages, text } = await readPdf(bytes);
+  expect(pages).toBe(1);
+  expectWords(text, body, `${server.url}${card}`);
+  const raw = Buffer.from(bytes).toString('latin1');
+  expect(raw).toMatch(/\/FontFile2/);
+  expect(raw).toMatch(/Archivo/);
+
+  await test.step('the longest card a house can write still fits one page', async () => {
+    const long = (length: number) => 'Wörter über Łódź, '.repeat(length / 18 + 1).slice(0, length);
+    const [component] = body.coffee.components;
+    const longest: RecipeBody = {
+      ...body,
+      coffee: {
+        ...body.coffee,
+        name: long(80),
+        promisedNotes: Array.from({ length: 12 }, () => long(40).trim()),
+        components: Array.from({ length: 12 }, () => ({
+          ...component!,
+          producer: long(80).trim(),
+          region: long(80).trim(),
+          variety: long(80).trim(),
+        })),
+      },
+      sensory: { right: long(400), short: long(400), long: long(400) },
+      whatChanged: long(400),
+    };
+    const full = await readPdf(await cardPdf(longest, `${server.url}${card}`));
+    expect(full.pages).toBe(1);
+    expectWords(full.text, longest, `${server.url}${card}`);
+  });
+});
