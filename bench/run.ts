@@ -3,9 +3,13 @@
  * of the product does not exist yet; only what can be measured is listed.
  */
 import type { Measure } from './measure';
+import { benchStart } from './start/start';
 import { benchViews } from './views';
 
-const PARTS: Readonly<Record<string, () => Promise<Measure[]>>> = { views: benchViews };
+const PARTS: Readonly<Record<string, () => Promise<Measure[]>>> = {
+  views: benchViews,
+  start: benchStart,
+};
 
 async function main(args: string[]): Promise<number> {
   const names = args.filter((arg) => arg !== '--json');

@@ -11,8 +11,10 @@ import { releaseFactsSchema } from '@/core/schema/release';
 import { basketSchema, grinderSchema, machineSchema, setupSchema } from '@/core/schema/setup';
 import { shotSchema } from '@/core/schema/shot';
 import { targetSchema } from '@/core/schema/target';
+import { comingFrom } from '@/core/start/comingFrom';
+import { learn } from '@/core/start/fit';
+import { EDITABLE_FACTORS, OUTPUTS } from '@/core/start/priors';
 import { propose, PUSHED } from '@/core/start/propose';
-import { OUTPUTS } from '@/core/start/priors';
 import { CLOCKS, REST_SCHOOLS, STYLES, TEMPERATURE_SCHOOLS } from '@/core/vocabulary';
 import { command, type Command } from './command';
 
@@ -54,6 +56,21 @@ const pastRelease = z.strictObject({
   recipe: recipeSchema,
   ratedG: quantity('ratedG').optional(),
   grindSteps: z.number().min(-60).max(60).optional(),
+  weight: z.number().min(0).max(1).optional(),
+});
+
+const ownRule = z.strictObject({
+  factor: oneOf('Factor', EDITABLE_FACTORS),
+  output: oneOf('Output', OUTPUTS),
+  mean: z.number().min(-100).max(100),
+  sd: z.number().positive().max(100),
+});
+
+const change = z.object({
+  from: z.number(),
+  to: z.number(),
+  change: z.number(),
+  interval80: interval,
 });
 
 const proposal = z.object({
@@ -76,6 +93,16 @@ const proposal = z.object({
   evidence: z.array(z.object({ id: z.string(), weight: z.number(), effect: z.number() })),
   warnings: coded,
   rulesOnly: z.boolean(),
+  releases: z.number(),
+  startDial: z
+    .object({
+      dial: z.number(),
+      interval80: interval,
+      heldBy: z.enum(['range', 'choke']).nullable(),
+    })
+    .nullable(),
+  /** Only when `comingFrom` was given: what to change from that coffee's recipe. */
+  changes: z.partialRecord(z.enum(PUSHED), change).optional(),
 });
 
 const proposeCommand = command({
@@ -88,9 +115,17 @@ const proposeCommand = command({
     clock: oneOf('Clock', CLOCKS).optional(),
     history: z.array(pastRelease).max(5000).default([]),
     setup: setupSchema.optional(),
+    rules: z.array(ownRule).max(500).optional(),
+    comingFrom: pastRelease.optional(),
   }),
   output: proposal,
-  run: propose,
+  run: ({ comingFrom: known, ...input }) => {
+    if (!known) return propose(input);
+    const { history, temperatureSchool, rules, ...question } = input;
+    const model = learn(history, temperatureSchool, rules);
+    const { changes, proposal: told } = comingFrom(model, known, question, rules);
+    return { ...told, changes };
+  },
 });
 
 const expectation = z.object({

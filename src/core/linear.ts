@@ -8,10 +8,8 @@ export function dot(a: readonly number[], b: readonly number[]): number {
 
 /** xᵀMx for a square M; zeros of x, frequent in design rows, cost nothing. */
 export function quadratic(M: Matrix, x: readonly number[]): number {
+  const used = x.flatMap((value, i) => (value === 0 ? [] : [i]));
   let sum = 0;
-  for (let i = 0; i < x.length; i++) {
-    if (x[i] === 0) continue;
-    for (let j = 0; j < x.length; j++) sum += x[i]! * M.get(i, j) * x[j]!;
-  }
+  for (const i of used) for (const j of used) sum += x[i]! * M.get(i, j) * x[j]!;
   return sum;
 }

@@ -1,7 +1,6 @@
 /** A real server of the real build on a database of its own. */
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
-import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
@@ -13,21 +12,6 @@ export interface RunningServer {
   /** Starts it again on the same port and database. */
   readonly restart: () => Promise<void>;
   readonly close: () => Promise<void>;
-}
-
-function freePort(): Promise<number> {
-  return new Promise((resolve, reject) => {
-    const probe = createServer();
-    probe.once('error', reject);
-    probe.listen(0, 'localhost', () => {
-      const address = probe.address();
-      probe.close(() =>
-        typeof address === 'object' && address
-          ? resolve(address.port)
-          : reject(new Error('no port')),
-      );
-    });
-  });
 }
 
 async function untilUp(url: string): Promise<void> {
@@ -43,18 +27,43 @@ async function untilUp(url: string): Promise<void> {
   throw new Error(`No server at ${url}`);
 }
 
+/**
+ * The port a started server says it listens on. A server that ends by itself, then or later, is
+ * reported with what it said: otherwise only some later step would fail.
+ */
+function listeningPort(child: ChildProcess, isExpectedToEnd: () => boolean): Promise<number> {
+  return new Promise((resolve, reject) => {
+    let said = '';
+    const listen = (chunk: Buffer) => {
+      said = (said + chunk.toString()).slice(-4000);
+      const found = /http:\/\/localhost:(\d+)/.exec(said);
+      if (found) resolve(Number(found[1]));
+    };
+    child.stdout!.on('data', listen);
+    child.stderr!.on('data', listen);
+    child.once('exit', (code, signal) => {
+      const words = `The server ended by itself (${code ?? signal}).\n${said}`;
+      if (!isExpectedToEnd()) process.stderr.write(`${words}\n`);
+      reject(new Error(words));
+    });
+  });
+}
+
 /** Starts a server; `demo` fills its database with the demo house. */
 export async function startServer({ demo = false } = {}): Promise<RunningServer> {
   const folder = mkdtempSync(join(tmpdir(), 'kettlebrand-'));
   const databaseFile = join(folder, 'kettlebrand.sqlite');
-  const port = await freePort();
-  const url = `http://localhost:${port}`;
   if (demo) {
     const seeded = spawnSync('node_modules/.bin/tsx', ['scripts/seedDemo.ts', databaseFile]);
     if (seeded.status !== 0) throw new Error(seeded.stderr.toString());
   }
   let child: ChildProcess;
+  let isEnding = false;
+  // The first start takes whatever port is free and says which: asking for a free one beforehand and
+  // taking it later lets two servers that start at once believe in the same address.
+  let port = 0;
   const start = async () => {
+    isEnding = false;
     child = spawn(
       process.execPath,
       [
@@ -73,20 +82,22 @@ export async function startServer({ demo = false } = {}): Promise<RunningServer>
           KETTLEBRAND_DATA: folder,
           KETTLEBRAND_DEMO: demo ? '1' : '0',
         },
-        stdio: 'ignore',
+        stdio: ['ignore', 'pipe', 'pipe'],
       },
     );
-    await untilUp(url);
+    port = await listeningPort(child, () => isEnding);
+    await untilUp(`http://localhost:${port}`);
   };
   const end = (signal: NodeJS.Signals) =>
     new Promise<void>((resolve) => {
+      isEnding = true;
       if (child.exitCode !== null || child.signalCode !== null) return resolve();
       child.once('exit', () => resolve());
       child.kill(signal);
     });
   await start();
   return {
-    url,
+    url: `http://localhost:${port}`,
     databaseFile,
     kill: () => end('SIGKILL'),
     restart: start,

@@ -20,6 +20,8 @@ export interface ReleaseFacts extends ComponentFacts {
   readonly roastLevel?: number | undefined;
   readonly colourGround?: number | undefined;
   readonly colourMap?: readonly ColourLevel[] | undefined;
+  /** sd of the roast level where it was only felt under the thumb; see `readRoast`. */
+  readonly roastSd?: number | undefined;
   readonly restDays?: number | undefined;
   readonly components?: readonly ComponentFacts[] | undefined;
 }
@@ -39,9 +41,19 @@ export const PROCESS_INTENSITY: Record<Process, number> = {
   other: 1.5,
 };
 
+/** What an unknown fact adds: its sd over the house's coffees. House heuristic (model.md §1). */
+export const SPREAD_IF_MISSING = {
+  roast: 0.7,
+  process: 0.5,
+  variety: 0.4,
+  structure: 0.25,
+} as const;
+
 export interface Features {
   /** ρ, or null when neither word nor colour is known. */
   readonly roastLevel: number | null;
+  /** sd of ρ beyond what every word or colour carries; the house's spread when nothing is known. */
+  readonly roastSd: number;
   readonly intensity: number;
   readonly processShare: Readonly<Partial<Record<Process, number>>>;
   readonly varietyShare: Readonly<Partial<Record<VarietyClass, number>>>;
@@ -95,11 +107,13 @@ export function featuresOf(release: ReleaseFacts): Features {
       sums.altitudeZ += (share * (part.altitudeM - 1600)) / 300;
     } else sums.noStructure += share;
   }
+  const roastLevel =
+    release.colourGround !== undefined
+      ? roastLevelFromColour(release.colourGround, release.colourMap)
+      : (release.roastLevel ?? null);
   return {
-    roastLevel:
-      release.colourGround !== undefined
-        ? roastLevelFromColour(release.colourGround, release.colourMap)
-        : (release.roastLevel ?? null),
+    roastLevel,
+    roastSd: roastLevel === null ? SPREAD_IF_MISSING.roast : (release.roastSd ?? 0),
     intensity: sums.intensity,
     processShare,
     varietyShare,

@@ -10,6 +10,7 @@ describe('the roast level of a batch', () => {
   it('is the word while there is no colour', () => {
     expect(readRoast({ roastLevel: -1 }, MAP)).toEqual({
       level: -1,
+      sd: 0,
       source: 'word',
       colourMinusWord: null,
     });
@@ -41,5 +42,16 @@ describe('the roast level of a batch', () => {
   it('holds flat beyond the ends of the map', () => {
     expect(readRoast({ colourGround: 150 }, MAP).level).toBe(-1);
     expect(readRoast({ colourGround: 10 }, MAP).level).toBe(1);
+  });
+
+  it('is shifted a little by the thumb, and alone the thumb leaves it in doubt', () => {
+    const doubted = readRoast({ roastLevel: -1, crush: 'crumbles' }, MAP);
+    expect(doubted).toMatchObject({ source: 'word', sd: 0 });
+    expect(doubted.level).toBeCloseTo(-1 + 0.2 * 2.2, 9);
+    const felt = readRoast({ crush: 'resists' }, MAP);
+    expect(felt).toMatchObject({ source: 'thumb' });
+    expect(felt.level).toBeCloseTo(-1.2 * (0.49 / 1.3), 9);
+    expect(felt.sd).toBeCloseTo(Math.sqrt((0.49 * 0.81) / 1.3), 9);
+    expect(readRoast({ colourGround: 80, crush: 'crumbles' }, MAP).source).toBe('ground');
   });
 });

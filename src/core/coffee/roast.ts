@@ -5,6 +5,9 @@
  */
 import { userFault } from '../errors';
 
+/** sd of ρ over a house's coffees (model.md §1). House heuristic. */
+const SPREAD_SD = 0.7;
+
 export interface ColourLevel {
   readonly colour: number;
   readonly roastLevel: number;
@@ -58,18 +61,40 @@ export interface RoastFacts {
   readonly roastLevel?: number | undefined;
   readonly colourBean?: number | undefined;
   readonly colourGround?: number | undefined;
+  /** How a bean gives under the thumb. */
+  readonly crush?: Crush | undefined;
 }
+
+/** How easily a bean crushes under the thumb: darker is more brittle. */
+export const CRUSHES = ['resists', 'cracks', 'crumbles'] as const;
+export type Crush = (typeof CRUSHES)[number];
+
+export const CRUSH_LABELS: Record<Crush, string> = {
+  resists: 'Resists the thumb',
+  cracks: 'Cracks with effort',
+  crumbles: 'Crumbles easily',
+};
+
+/**
+ * ρ a thumb suggests, and its sd; beside it the sd of a roast word, which means different things from
+ * house to house. House heuristic: the thumb tells light from dark, hardly more.
+ */
+const CRUSH_LEVEL: Record<Crush, number> = { resists: -1.2, cracks: 0, crumbles: 1.2 };
+const CRUSH_SD = 0.9;
+const WORD_SD = 0.45;
 
 export interface RoastReading {
   /** ρ, or null when neither word nor usable colour is known. */
   readonly level: number | null;
-  readonly source: 'ground' | 'bean' | 'word' | null;
+  /** sd of the level where only a thumb or a word doubted by it stands behind it; else 0. */
+  readonly sd: number;
+  readonly source: 'ground' | 'bean' | 'word' | 'thumb' | null;
   /** ρ by colour minus ρ by word, where both are known. */
   readonly colourMinusWord: number | null;
 }
 
 /**
- * ρ of a batch: ground colour before bean colour before the word. A bean reading counts only through
+ * ρ of a batch: ground colour before bean colour before the word, which a thumb may shift a little. A bean reading counts only through
  * the house's own map, a ground reading also through the default one. House heuristic.
  */
 export function readRoast(batch: RoastFacts, map: readonly RoastMapLevel[]): RoastReading {
@@ -78,6 +103,7 @@ export function readRoast(batch: RoastFacts, map: readonly RoastMapLevel[]): Roa
   const word = batch.roastLevel ?? null;
   const byColour = (level: number, source: 'ground' | 'bean'): RoastReading => ({
     level,
+    sd: 0,
     source,
     colourMinusWord: word === null ? null : level - word,
   });
@@ -88,7 +114,21 @@ export function readRoast(batch: RoastFacts, map: readonly RoastMapLevel[]): Roa
     );
   if (batch.colourBean !== undefined && bean.length >= 2)
     return byColour(roastLevelFromColour(batch.colourBean, bean), 'bean');
-  return { level: word, source: word === null ? null : 'word', colourMinusWord: null };
+  if (batch.crush !== undefined) return byThumb(batch.crush, word);
+  return { level: word, sd: 0, source: word === null ? null : 'word', colourMinusWord: null };
+}
+
+/**
+ * A weak reading: it shifts a word a little, and alone it is drawn to the middle by the spread of the
+ * house's coffees. Source: precision-weighted mean (published); its sds are house heuristics.
+ */
+function byThumb(crush: Crush, word: number | null): RoastReading {
+  const before = word ?? 0;
+  const beforeSd = word === null ? SPREAD_SD : WORD_SD;
+  const share = beforeSd ** 2 / (beforeSd ** 2 + CRUSH_SD ** 2);
+  const level = before + share * (CRUSH_LEVEL[crush] - before);
+  const sd = word === null ? Math.sqrt(1 - share) * beforeSd : 0;
+  return { level, sd, source: word === null ? 'thumb' : 'word', colourMinusWord: null };
 }
 
 function levelsOf(

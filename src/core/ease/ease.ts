@@ -3,14 +3,16 @@
  * Unit: one roast step's worth of ease. House heuristic throughout (model.md §1); each ± is a
  * standard deviation and they add in squares, so the interval is honest only as far as the rules are.
  */
-import { featuresOf, type Features, type ReleaseFacts } from '../coffee/features';
+import {
+  featuresOf,
+  SPREAD_IF_MISSING,
+  type Features,
+  type ReleaseFacts,
+} from '../coffee/features';
 import { VARIETY_LABELS, type VarietyClass } from '../vocabulary';
 
 /** Standard normal quantile at .9: an 80 % interval has this many sd on each side. */
 const Z_80 = 1.2815515655446004;
-
-/** What an unknown fact adds: its sd over the house's coffees. House heuristic. */
-const SPREAD_IF_MISSING = { roast: 0.7, process: 0.5, variety: 0.4, structure: 0.25 } as const;
 
 const VARIETY_PUSH: Record<VarietyClass, { amount: number; sd: number }> = {
   ordinary: { amount: 0, sd: 0 },
@@ -115,9 +117,13 @@ function structurePushes(features: Features): EasePush[] {
   return pushes;
 }
 
-function missingSpreads({ roastLevel, missingShare }: Features) {
+function missingSpreads({ roastSd, missingShare }: Features) {
   const gaps = [
-    { factor: 'roast', label: 'Roast level or ground colour', share: roastLevel === null ? 1 : 0 },
+    {
+      factor: 'roast',
+      label: 'Ground colour, or the house’s roast word',
+      share: roastSd / SPREAD_IF_MISSING.roast,
+    },
     { factor: 'process', label: 'Process', share: missingShare.process },
     { factor: 'variety', label: 'Variety class', share: missingShare.variety },
     {

@@ -40,6 +40,8 @@ export const releaseFactsSchema = z
       )
       .min(2)
       .optional(),
+    /** sd of the roast level beyond what every word or colour carries. */
+    roastSd: z.number().min(0).max(2).optional(),
     restDays: quantity('restDays').optional(),
     ...componentFacts,
     components: z.array(componentFactsSchema).min(1).max(12).optional(),

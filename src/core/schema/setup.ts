@@ -2,8 +2,23 @@
 import { z } from 'zod';
 import { oneOf, quantity } from './fields';
 
+export const BOILERS = ['single', 'heatExchanger', 'dual', 'thermoblock'] as const;
+export type Boiler = (typeof BOILERS)[number];
+
+export const BOILER_LABELS: Record<Boiler, string> = {
+  single: 'One boiler for brewing and steam',
+  heatExchanger: 'Heat exchanger in the steam boiler',
+  dual: 'A boiler of its own for brewing',
+  thermoblock: 'Heated block',
+};
+
 export const machineSchema = z.strictObject({
   name: z.string().max(80).optional(),
+  boiler: oneOf('Boiler', BOILERS).optional(),
+  /** Seconds of water let through the group before the portafilter goes in. */
+  flushS: quantity('flushS').optional(),
+  /** What still runs into the cup after the pump stops. */
+  overrunG: quantity('overrunG').optional(),
   settableTemperature: z.boolean().optional(),
   fixedTemperatureC: quantity('temperatureC').optional(),
   /** Temperature on the display minus temperature at the group. */
@@ -22,6 +37,14 @@ export const grinderSchema = z
     umPerStep: quantity('umPerStep').optional(),
     /** What one step changes in a shot of about 28 s; believed before the burr travel. */
     secondsPerStep: quantity('secondsPerStep').optional(),
+    /** Half of the 80 % interval of `secondsPerStep`, as calibrated. */
+    secondsPerStepHalf80: quantity('secondsPerStepHalf80').optional(),
+    /** Dial at which the house's reference coffee runs 28 s from the pump. */
+    referenceDial: quantity('dial').optional(),
+    /** Turns without steps; `stepSize` is then what a hand can repeat. */
+    stepless: z.boolean().optional(),
+    /** Finest dial that still lets water through; finer ones are never proposed. */
+    chokesAt: quantity('dial').optional(),
     min: quantity('dial'),
     max: quantity('dial'),
     retentionG: quantity('retentionG'),
@@ -29,11 +52,20 @@ export const grinderSchema = z
   .refine(({ min, max }) => min < max, {
     path: ['max'],
     error: 'The dial ends before it begins. Make the highest setting larger than the lowest.',
-  });
+  })
+  .refine(
+    ({ min, max, chokesAt }) => chokesAt === undefined || (chokesAt >= min && chokesAt <= max),
+    {
+      path: ['chokesAt'],
+      error:
+        'The choke point is not on the dial. Enter a setting between the lowest and the highest.',
+    },
+  );
 
 export const basketSchema = z.strictObject({
   name: z.string().max(80).optional(),
   diameterMm: quantity('diameterMm').optional(),
+  depthMm: quantity('depthMm').optional(),
   ratedG: quantity('ratedG'),
   /** With a valve that makes its own resistance. */
   pressurised: z.boolean().optional(),

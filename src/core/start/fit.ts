@@ -1,67 +1,122 @@
 /**
- * The five regressions of the starting recipe over a house's past releases (model.md §2).
+ * The house model: five regressions over a house's past releases (model.md §2). It is learnt once and
+ * asked many times; nothing in it depends on the coffee that is asked about.
  */
-import { featuresOf, type ReleaseFacts } from '../coffee/features';
+import { featuresOf, type Features, type ReleaseFacts } from '../coffee/features';
 import type { Recipe } from '../schema/recipe';
 import type { BrewStyle, TemperatureSchool } from '../vocabulary';
 import { designRow } from './design';
 import { posteriors, type Posterior } from './posterior';
-import { NOISE_SD, OUTPUTS, priorFor, type Output } from './priors';
+import { NOISE_SD, OUTPUTS, priorFor, type Output, type OwnRule, type PriorRule } from './priors';
+
+/** The parts of a recipe that teach; a house's old records may lack some. */
+export type PastRecipe = Pick<Recipe, 'doseG' | 'ratio'> & {
+  readonly [K in keyof Recipe]?: Recipe[K] | undefined;
+};
 
 export interface PastRelease {
   readonly release: ReleaseFacts;
   readonly style: BrewStyle;
-  readonly recipe: Recipe;
+  readonly recipe: PastRecipe;
   /** Rating of the basket the recipe was made for. */
   readonly ratedG?: number | undefined;
   /** Final grind, in reference steps finer than the reference coffee; unknown when absent. */
   readonly grindSteps?: number | undefined;
+  /** How much it counts, 0-1; 1 when absent. See `recencyWeight`. */
+  readonly weight?: number | undefined;
 }
 
 export interface OutputFit {
-  readonly rule: ReturnType<typeof priorFor>;
+  readonly rule: readonly PriorRule[];
   readonly rows: readonly (readonly number[])[];
   readonly outputs: readonly number[];
+  readonly weights: readonly number[];
+  /** Which past release each row is, as its place in the history. */
+  readonly places: readonly number[];
   readonly posteriors: readonly Posterior[];
 }
 
-/** The fit of each output to the history; releases that lack an output are left out of its fit. */
-export function fitOutputs(history: readonly PastRelease[], school: TemperatureSchool) {
-  return mapOutputs((output): OutputFit => {
-    const rule = priorFor(output, school);
-    const known = history.flatMap((past) => {
-      const value = outputOf(past, output);
-      return value === null
-        ? []
-        : [{ row: designRow(featuresOf(past.release), past.style), value }];
-    });
-    const rows = known.map((k) => k.row);
-    const outputs = known.map((k) => k.value);
-    const input = {
-      rows,
-      outputs,
-      priorMean: rule.map((r) => r.mean),
-      priorSd: rule.map((r) => r.sd),
-      noiseSd: NOISE_SD[output],
-    };
-    return { rule, rows, outputs, posteriors: posteriors(input) };
-  });
+export interface HouseModel {
+  readonly history: readonly PastRelease[];
+  readonly school: TemperatureSchool;
+  readonly fits: Readonly<Record<Output, OutputFit>>;
 }
 
-function outputOf({ recipe, ratedG, grindSteps }: PastRelease, output: Output): number | null {
+/**
+ * Learns from a history; releases that lack an output are left out of its fit. The order of the
+ * history does not matter: how recent a release is stands in its weight.
+ */
+export function learn(
+  history: readonly PastRelease[],
+  school: TemperatureSchool,
+  own: readonly OwnRule[] = [],
+): HouseModel {
+  const designs = history.map(({ release, style }) => designRow(featuresOf(release), style));
+  const fits = mapOutputs((output): OutputFit => {
+    const rule = priorFor(output, school, own);
+    const known = history.flatMap((past, place) => {
+      const value = outputOf(past, output);
+      const weight = past.weight ?? 1;
+      return value === null || weight === 0 ? [] : [{ place, value, weight }];
+    });
+    const rows = known.map(({ place }) => designs[place]!);
+    const outputs = known.map(({ value }) => value);
+    const weights = known.map(({ weight }) => weight);
+    return {
+      rule,
+      rows,
+      outputs,
+      weights,
+      places: known.map(({ place }) => place),
+      posteriors: posteriors({
+        rows,
+        outputs,
+        weights,
+        priorMean: rule.map(({ mean }) => mean),
+        priorSd: rule.map(({ sd }) => sd),
+        noiseSd: NOISE_SD[output],
+      }),
+    };
+  });
+  return { history, school, fits };
+}
+
+/** What a recipe says of one output on the model's scale; null when it does not say. */
+export function outputOf(
+  { recipe, ratedG, grindSteps }: Pick<PastRelease, 'recipe' | 'ratedG' | 'grindSteps'>,
+  output: Output,
+): number | null {
   switch (output) {
     case 'lnRatio':
       return Math.log(recipe.ratio);
     case 'temperatureC':
-      return recipe.temperatureC;
+      return recipe.temperatureC ?? null;
     case 'lnTimeS':
       // Times on the other clock are never compared; they teach nothing here.
-      return recipe.clock === 'pump' ? Math.log((recipe.timeS[0] + recipe.timeS[1]) / 2) : null;
+      return recipe.clock === 'pump' && recipe.timeS
+        ? Math.log((recipe.timeS[0] + recipe.timeS[1]) / 2)
+        : null;
     case 'grindSteps':
       return grindSteps ?? null;
     case 'lnDose':
       return ratedG === undefined ? null : Math.log(recipe.doseG / ratedG);
   }
+}
+
+/** The row a question asks about. */
+export function questionRow(release: ReleaseFacts, style: BrewStyle): [Features, number[]] {
+  const features = featuresOf(release);
+  return [features, designRow(features, style)];
+}
+
+/** κ-averaged coefficients of a fit. */
+export function averageMean({ posteriors: fits }: OutputFit): number[] {
+  return fits[0]!.mean.map((_, j) => fits.reduce((sum, fit) => sum + fit.share * fit.mean[j]!, 0));
+}
+
+/** Releases behind a model: how many count at all. */
+export function countOf({ history }: HouseModel): number {
+  return history.filter(({ weight = 1 }) => weight > 0).length;
 }
 
 export function mapOutputs<T>(make: (output: Output) => T): Record<Output, T> {

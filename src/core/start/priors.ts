@@ -1,6 +1,6 @@
 /**
  * The trade's rules for a starting recipe, as prior means and standard deviations of a regression.
- * House heuristic throughout (model.md §2); editable per house later, so nothing else may hold these.
+ * House heuristic throughout (model.md §2); a house may put its own figures in their place.
  * Outputs: ln ratio; temperature °C; ln time (s, from the pump); grind G in reference steps finer than
  * the house's reference coffee (one reference step = .10 in ln time); ln(dose / basket rating).
  */
@@ -186,6 +186,21 @@ export function processSd(output: Output): number {
   return PROCESS[OUTPUTS.indexOf(output)]![1];
 }
 
+/** Rules a house may set otherwise: main effects and styles. What is crossed follows from them. */
+export const EDITABLE_FACTORS = [
+  ...(Object.keys(MAIN_ROWS) as MainFactor[]),
+  ...ALTERED_STYLES,
+] as const;
+export type EditableFactor = (typeof EDITABLE_FACTORS)[number];
+
+/** A rule of the house's own, in place of the trade's. */
+export interface OwnRule {
+  readonly factor: EditableFactor;
+  readonly output: Output;
+  readonly mean: number;
+  readonly sd: number;
+}
+
 /** Styles whose ln ratio rule with roast is not simply "half the main sd around 0". */
 function crossedRatioRule(style: AlteredStyle, factor: CrossedFactor): Rule | null {
   if (factor === 'light' && ['longQuick', 'fastCoarse', 'soakFirst'].includes(style))
@@ -194,10 +209,17 @@ function crossedRatioRule(style: AlteredStyle, factor: CrossedFactor): Rule | nu
   return null;
 }
 
-function mainRule(factor: MainFactor, output: Output, school: TemperatureSchool): Rule {
+/** The trade's rule for a main effect or a style. A temperature school replaces three of them. */
+export function tradeRule(
+  factor: EditableFactor,
+  output: Output,
+  school: TemperatureSchool = 'both',
+): Rule {
   if (output === 'temperatureC' && (factor === 'base' || factor === 'light' || factor === 'dark'))
     return SCHOOL_RULES[school][factor];
-  return MAIN_ROWS[factor][OUTPUTS.indexOf(output)]!;
+  const row =
+    factor in MAIN_ROWS ? MAIN_ROWS[factor as MainFactor] : STYLE_ROWS[factor as AlteredStyle];
+  return row[OUTPUTS.indexOf(output)]!;
 }
 
 export interface PriorRule {
@@ -206,24 +228,31 @@ export interface PriorRule {
   readonly sd: number;
 }
 
-/** Every coefficient of one output with its prior, in a fixed order that `designRow` follows. */
-export function priorFor(output: Output, school: TemperatureSchool): PriorRule[] {
-  const main = (Object.keys(MAIN_ROWS) as MainFactor[]).map((factor) => {
-    const [mean, sd] = mainRule(factor, output, school);
-    return { factor, mean, sd };
-  });
-  const styles = ALTERED_STYLES.map((factor) => {
-    const [mean, sd] = STYLE_ROWS[factor][OUTPUTS.indexOf(output)]!;
+/**
+ * Every coefficient of one output with its prior, in a fixed order that `designRow` follows. A rule
+ * of the house's own comes before the trade's and before any temperature school.
+ */
+export function priorFor(
+  output: Output,
+  school: TemperatureSchool,
+  own: readonly OwnRule[] = [],
+): PriorRule[] {
+  const ruleOf = (factor: EditableFactor): Rule => {
+    const found = own.find((rule) => rule.factor === factor && rule.output === output);
+    return found ? [found.mean, found.sd] : tradeRule(factor, output, school);
+  };
+  const editable = EDITABLE_FACTORS.map((factor) => {
+    const [mean, sd] = ruleOf(factor);
     return { factor, mean, sd };
   });
   const crossed = ALTERED_STYLES.flatMap((style) =>
     CROSSED_FACTORS.map((factor) => {
       const special = output === 'lnRatio' ? crossedRatioRule(style, factor) : null;
-      const [mean, sd] = special ?? [0, mainRule(factor, output, school)[1] / 2];
+      const [mean, sd] = special ?? [0, ruleOf(factor)[1] / 2];
       return { factor: `${style}:${factor}` as const, mean, sd };
     }),
   );
-  return [...main, ...styles, ...crossed];
+  return [...editable, ...crossed];
 }
 
 /** The factors of every output, in the order of `priorFor`. */

@@ -2,8 +2,9 @@
  * The starting recipe of a release: five regressions (model.md §2), then limits, rounding and words.
  * Units at the end of names. A recipe is a place to start: its interval says how far it may be off.
  */
-import { featuresOf, type ReleaseFacts } from '../coffee/features';
+import { featuresOf, type Features, type ReleaseFacts } from '../coffee/features';
 import { USUAL_FIRST_DRIP_S } from '../extraction/clock';
+import { dot } from '../linear';
 import { restSpan } from '../rest/rest';
 import type { Recipe } from '../schema/recipe';
 import type { Setup } from '../schema/setup';
@@ -17,23 +18,30 @@ import {
 } from '../vocabulary';
 import { designRow } from './design';
 import { evidenceOf, type Evidence } from './evidence';
-import { fitOutputs, mapOutputs, type PastRelease } from './fit';
-import { predict, type Posterior } from './posterior';
-import { FACTORS, processSd, type Output } from './priors';
-import { setupWarnings, styleWarnings, type Warning } from './setupLimits';
+import { averageMean, countOf, learn, mapOutputs, type HouseModel, type PastRelease } from './fit';
+import { predict, TRUST_FROM_N, type Posterior } from './posterior';
+import { FACTORS, processSd, type Output, type OwnRule } from './priors';
+import { dialWarnings, setupWarnings, styleWarnings, type Warning } from './setupLimits';
+import { startDialOf, type StartDial } from './startDial';
 import { pushesOf, type Push } from './pushes';
 
-export interface ProposeInput {
+/** What is asked of a house model: a coffee, in a style, on a setup. */
+export interface Question {
   readonly release: ReleaseFacts;
   readonly style: BrewStyle;
-  readonly temperatureSchool: TemperatureSchool;
-  readonly history: readonly PastRelease[];
   readonly setup?: Setup | undefined;
   readonly restSchool?: RestSchool | undefined;
   /** The clock the window is written on; the pump's when absent. */
   readonly clock?: Clock | undefined;
   /** Units the words are said in; grams and °C when absent. */
   readonly units?: Units | undefined;
+}
+
+export interface ProposeInput extends Question {
+  readonly temperatureSchool: TemperatureSchool;
+  readonly history: readonly PastRelease[];
+  /** Rules of the house's own, in place of the trade's. */
+  readonly rules?: readonly OwnRule[] | undefined;
 }
 
 export const PUSHED = ['ratio', 'temperatureC', 'timeS', 'grindSteps', 'doseG'] as const;
@@ -43,13 +51,18 @@ export interface Proposal {
   readonly recipe: Recipe;
   /** Grind in reference steps finer (+) or coarser (−) than the house's reference coffee. */
   readonly grindSteps: number;
+  /** That grind on the chosen grinder's dial; null while it is not calibrated or none is chosen. */
+  readonly startDial: StartDial | null;
   readonly interval80: Readonly<Record<Pushed, readonly [number, number]>>;
   readonly mean: Readonly<Record<Output, number>>;
   readonly halfWidth80: Readonly<Record<Output, number>>;
   readonly pushes: Readonly<Record<Pushed, readonly Push[]>>;
+  /** Past releases behind the ratio, the most influential first; see `evidenceOf` for the others. */
   readonly evidence: readonly Evidence[];
   readonly warnings: readonly Warning[];
   readonly rulesOnly: boolean;
+  /** Past releases that count at all. */
+  readonly releases: number;
 }
 
 /** Basket assumed when no setup is named. House heuristic: the trade's commonest double. */
@@ -65,27 +78,41 @@ const DOSE_OVER_RATED_G = 1;
 const WINDOW_SHARE = 0.07;
 const WINDOW_MIN_S = 2;
 
-const RULES_ONLY_BELOW = 5;
-
 /**
  * Proposes a starting recipe with its uncertainty, the push of each fact and the evidence behind it.
  * Without history it is the rules alone and says so (`rulesOnly`).
  */
-export function propose(input: ProposeInput): Proposal {
-  const { release, style, temperatureSchool, history, setup, units = METRIC } = input;
+export function propose({
+  temperatureSchool,
+  history,
+  rules,
+  ...question
+}: ProposeInput): Proposal {
+  return proposeFrom(learn(history, temperatureSchool, rules), question);
+}
+
+/** The same, asked of a model that was learnt before. */
+export function proposeFrom(model: HouseModel, question: Question): Proposal {
+  const { release, style, setup, units = METRIC } = question;
+  const { fits, history } = model;
   const features = featuresOf(release);
   const row = designRow(features, style);
-  const fits = fitOutputs(history, temperatureSchool);
-  const unlisted = features.processShare.other ?? 0;
+  // An unlisted process, and one nobody knows, may be half an intensity off either way.
+  const unlisted = (features.processShare.other ?? 0) + features.missingShare.process;
+  const roastStep = roastStepOf(features, style);
 
   const predictions = mapOutputs((output) =>
-    predict(fits[output].posteriors, row, (fit) => unlistedVariance(fit, output, unlisted)),
+    predict(
+      fits[output].posteriors,
+      row,
+      (fit) => unlistedVariance(fit, output, unlisted) + dot(roastStep, fit.mean) ** 2,
+    ),
   );
   const mean = mapOutputs((output) => predictions[output].mean);
   const halfWidth80 = mapOutputs((output) => predictions[output].halfWidth80);
   const ratedG = setup?.basket?.ratedG ?? ASSUMED_RATED_G;
   const { values, limited, warnings } = bounded(mean, ratedG, setup, units);
-  const recipe = recipeFrom(values, input);
+  const recipe = recipeFrom(values, question);
   const shown = {
     ratio: recipe.ratio,
     temperatureC: recipe.temperatureC,
@@ -95,11 +122,10 @@ export function propose(input: ProposeInput): Proposal {
   };
   const pushes = mapPushed((variable) => {
     const output = OUTPUT_OF[variable];
-    const { rule, posteriors: own } = fits[output];
     return pushesOf({
       row,
-      ruleMean: rule.map((r) => r.mean),
-      learnedMean: averageMean(own),
+      ruleMean: fits[output].rule.map(({ mean: own }) => own),
+      learnedMean: averageMean(fits[output]),
       logarithmic: output.startsWith('ln'),
       scale: variable === 'doseG' ? ratedG : 1,
       proposed: shown[variable],
@@ -112,9 +138,14 @@ export function propose(input: ProposeInput): Proposal {
       output.startsWith('ln') ? Math.exp(value) * (variable === 'doseG' ? ratedG : 1) : value;
     return [show(mean[output] - halfWidth80[output]), show(mean[output] + halfWidth80[output])];
   });
+  const startDial =
+    setup?.grinder === undefined
+      ? null
+      : startDialOf(setup.grinder, mean.grindSteps, halfWidth80.grindSteps);
   return {
     recipe,
     grindSteps: shown.grindSteps,
+    startDial,
     interval80,
     mean,
     halfWidth80,
@@ -123,13 +154,15 @@ export function propose(input: ProposeInput): Proposal {
     warnings: [
       ...styleWarnings(style, setup?.machine),
       ...setupWarnings(setup, { temperatureC: recipe.temperatureC, units }),
+      ...dialWarnings(startDial),
       ...warnings,
     ],
-    rulesOnly: history.length < RULES_ONLY_BELOW,
+    rulesOnly: countOf(model) < TRUST_FROM_N,
+    releases: countOf(model),
   };
 }
 
-const OUTPUT_OF: Record<Pushed, Output> = {
+export const OUTPUT_OF: Record<Pushed, Output> = {
   ratio: 'lnRatio',
   temperatureC: 'temperatureC',
   timeS: 'lnTimeS',
@@ -146,8 +179,15 @@ function unlistedVariance(fit: Posterior, output: Output, share: number): number
   return share ** 2 * own;
 }
 
-function averageMean(fits: readonly Posterior[]): number[] {
-  return fits[0]!.mean.map((_, j) => fits.reduce((sum, fit) => sum + fit.share * fit.mean[j]!, 0));
+/**
+ * Half the change of the row from one sd of roast to the other: what an uncertain roast reading moves.
+ * All zero when the roast is known as well as words and colours know it.
+ */
+function roastStepOf(features: Features, style: BrewStyle): number[] {
+  const { roastLevel, roastSd } = features;
+  const at = (level: number) => designRow({ ...features, roastLevel: level }, style);
+  const [low, high] = [at((roastLevel ?? 0) - roastSd), at((roastLevel ?? 0) + roastSd)];
+  return low.map((value, j) => (high[j]! - value) / 2);
 }
 
 /** Raw means held to the limits of the trade and of the setup. */
@@ -194,7 +234,7 @@ function bounded(
 /** Rounded to what a bench can set: .1 g of dose, .5 g of yield, .5 °C, whole seconds. */
 function recipeFrom(
   values: { ratio: number; temperatureC: number; timeS: number; doseG: number },
-  { style, release, restSchool = 'byRoast', clock = 'pump' }: ProposeInput,
+  { style, release, restSchool = 'byRoast', clock = 'pump' }: Question,
 ): Recipe {
   const doseG = roundTo(values.doseG, 0.1);
   const yieldG = roundTo(doseG * values.ratio, 0.5);

@@ -3,6 +3,7 @@
  */
 import { STYLE_LABELS, type BrewStyle } from '../vocabulary';
 import type { Basket, Machine, Setup } from '../schema/setup';
+import type { StartDial } from './startDial';
 import { temperatureStepWords, temperatureWords, type Units } from '../units';
 
 export interface Warning {
@@ -69,6 +70,39 @@ export function displayTemperatureC(
   return Math.abs(offsetC) < OFFSET_COUNTS_FROM_C ? null : temperatureC + offsetC;
 }
 
+/** Where the grind the model wants is not on the dial. */
+export function dialWarnings(startDial: StartDial | null): Warning[] {
+  switch (startDial?.heldBy) {
+    case 'choke':
+      return [
+        {
+          code: 'chokePoint',
+          text: `The model wants a finer grind than the setting this grinder chokes at: ${startDial.dial} is the finest it still gets through. Answer what is missing with a longer ratio or a hotter cup.`,
+        },
+      ];
+    case 'range':
+      return [
+        {
+          code: 'dialRange',
+          text: `The model wants a grind beyond this grinder’s dial: ${startDial.dial} is the nearest it has. Answer what is missing with the dose, within the basket.`,
+        },
+      ];
+    default:
+      return [];
+  }
+}
+
+/** A heat exchanger stands above brewing heat until its group is flushed. */
+function flushWarnings(machine: Setup['machine']): Warning[] {
+  if (machine?.boiler !== 'heatExchanger' || machine.flushS !== undefined) return [];
+  return [
+    {
+      code: 'flush',
+      text: 'This machine heats its brewing water in the steam boiler: after a pause the first water is too hot. Flush until it stops spitting, clear of hands, and note the seconds in Equipment.',
+    },
+  ];
+}
+
 /** Warnings of a setup for a proposed temperature. */
 export function setupWarnings(
   setup: Setup | undefined,
@@ -85,5 +119,9 @@ export function setupWarnings(
             text: `This machine shows ${temperatureStepWords(Math.abs(displayC - temperatureC), units)} ${displayC > temperatureC ? 'more' : 'less'} than its group has: set ${temperatureWords(displayC, units)} for ${temperatureWords(temperatureC, units)} at the group.`,
           },
         ];
-  return [...(setup.basket ? basketWarnings(setup.basket) : []), ...offset];
+  return [
+    ...(setup.basket ? basketWarnings(setup.basket) : []),
+    ...flushWarnings(setup.machine),
+    ...offset,
+  ];
 }

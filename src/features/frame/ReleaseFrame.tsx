@@ -290,7 +290,12 @@ function publicWords({ versions, address }: ReleaseView): string {
   return `version ${newest.number} ${address?.withdrawnAt ? 'withdrawn' : 'is public'}`;
 }
 
-const ROAST_SOURCES = { ground: 'by ground colour', bean: 'by bean colour', word: '' } as const;
+const ROAST_SOURCES = {
+  ground: 'by ground colour',
+  bean: 'by bean colour',
+  word: '',
+  thumb: 'by the thumb alone',
+} as const;
 
 function FactsColumn({ view }: { view: ReleaseView }) {
   const { release, batch, batches } = view;

@@ -1,0 +1,69 @@
+/**
+ * "Coming from coffee X": what to change from the recipe X runs on now. The model is told X's recipe as
+ * one more release, so that the part of X's deviation the two coffees share is carried over (for one
+ * release this is the gain xᵀA⁻¹x' / (1 + x'ᵀA⁻¹x')), then asked for the new coffee. Changes count from
+ * X's recipe as it stands, since that is where the bench is.
+ */
+import type { Recipe } from '../schema/recipe';
+import type { OwnRule } from './priors';
+import { learn, type HouseModel, type PastRelease } from './fit';
+import { proposeFrom, PUSHED, type Proposal, type Pushed, type Question } from './propose';
+
+export interface Change {
+  readonly from: number;
+  readonly to: number;
+  readonly change: number;
+  /** 80 % of where the new coffee's own value lies, as a change. */
+  readonly interval80: readonly [number, number];
+}
+
+export interface ComingFrom {
+  /** A variable is left out where X's own value is not known. */
+  readonly changes: Readonly<Partial<Record<Pushed, Change>>>;
+  readonly proposal: Proposal;
+}
+
+/** X as the bench has it: a whole recipe, and its grind where the grinder is calibrated. */
+export interface KnownCoffee extends PastRelease {
+  readonly recipe: Recipe;
+}
+
+/** The proposal for a coffee by someone whose bench now runs another, as changes from that one. */
+export function comingFrom(
+  model: HouseModel,
+  known: KnownCoffee,
+  question: Question,
+  own: readonly OwnRule[] = [],
+): ComingFrom {
+  const others = model.history.filter(
+    ({ release }) => release.id !== known.release.id || release.id === undefined,
+  );
+  const told = learn([...others, { ...known, weight: 1 }], model.school, own);
+  const proposal = proposeFrom(told, question);
+  const values = valuesOf(proposal.recipe, proposal.grindSteps);
+  const before = valuesOf(known.recipe, known.grindSteps ?? null);
+  const changes = Object.fromEntries(
+    PUSHED.flatMap((name) => {
+      const [from, to] = [before[name], values[name]];
+      if (from === null || to === null) return [];
+      const [low, high] = proposal.interval80[name];
+      const change: Change = { from, to, change: to - from, interval80: [low - from, high - from] };
+      return [[name, change]];
+    }),
+  );
+  return { changes, proposal };
+}
+
+/** Times are compared on the pump's clock alone. */
+function valuesOf(
+  { ratio, temperatureC, timeS, clock, doseG }: Recipe,
+  grindSteps: number | null,
+): Record<Pushed, number | null> {
+  return {
+    ratio,
+    temperatureC,
+    timeS: clock === 'pump' ? (timeS[0] + timeS[1]) / 2 : null,
+    grindSteps,
+    doseG,
+  };
+}
