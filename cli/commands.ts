@@ -7,13 +7,14 @@ import { extraction } from '@/core/extraction/extraction';
 import { REST_STATES, restOn } from '@/core/rest/rest';
 import { day, oneOf, quantity } from '@/core/schema/fields';
 import { recipeSchema } from '@/core/schema/recipe';
+import { ownRulesSchema } from '@/core/schema/ownRule';
 import { releaseFactsSchema } from '@/core/schema/release';
 import { basketSchema, grinderSchema, machineSchema, setupSchema } from '@/core/schema/setup';
 import { shotSchema } from '@/core/schema/shot';
 import { targetSchema } from '@/core/schema/target';
 import { comingFrom } from '@/core/start/comingFrom';
 import { learn } from '@/core/start/fit';
-import { EDITABLE_FACTORS, OUTPUTS } from '@/core/start/priors';
+import { OUTPUTS } from '@/core/start/priors';
 import { propose, PUSHED } from '@/core/start/propose';
 import { CLOCKS, REST_SCHOOLS, STYLES, TEMPERATURE_SCHOOLS } from '@/core/vocabulary';
 import { command, type Command } from './command';
@@ -57,13 +58,6 @@ const pastRelease = z.strictObject({
   ratedG: quantity('ratedG').optional(),
   grindSteps: z.number().min(-60).max(60).optional(),
   weight: z.number().min(0).max(1).optional(),
-});
-
-const ownRule = z.strictObject({
-  factor: oneOf('Factor', EDITABLE_FACTORS),
-  output: oneOf('Output', OUTPUTS),
-  mean: z.number().min(-100).max(100),
-  sd: z.number().positive().max(100),
 });
 
 const change = z.object({
@@ -115,7 +109,7 @@ const proposeCommand = command({
     clock: oneOf('Clock', CLOCKS).optional(),
     history: z.array(pastRelease).max(5000).default([]),
     setup: setupSchema.optional(),
-    rules: z.array(ownRule).max(500).optional(),
+    rules: ownRulesSchema.optional(),
     comingFrom: pastRelease.optional(),
   }),
   output: proposal,

@@ -1,14 +1,15 @@
 /**
- * The demo house: an invented roastery, its people, two setups and thirteen coffees of four months,
- * dated from today and at every stage. Everything goes in through the same commands a person's entries
- * do, following the advice shot by shot.
+ * The demo house: an invented roastery, its people, two setups, thirteen coffees of four months, dated
+ * from today and at every stage, and sixty sold out before. Everything goes in through the same commands
+ * a person's entries do, following the advice shot by shot.
  */
 import { openDatabase } from '@/data/database';
 import { findLead, listPeople } from '@/data/people';
 import { DEMO_PEOPLE } from '@/features/people/demoPeople';
 import { COFFEES, type DemoRelease } from './demo/coffees';
 import { chanceFrom } from './demo/random';
-import { DemoWorker, type DialIn } from './demo/worker';
+import { pastCoffees } from './demo/pastCoffees';
+import { DemoWorker, type DemoChanges, type DialIn } from './demo/worker';
 
 const file = process.argv[2];
 if (!file) throw new Error('Name the database file to make.');
@@ -16,6 +17,8 @@ if (!file) throw new Error('Name the database file to make.');
 const WINDOW = 'Window bench';
 const BACK = 'Back room';
 const SEED = 20_260_520;
+/** The house began three years ago. */
+const OPENED_DAYS_AGO = 1100;
 
 const db = openDatabase(file);
 const worker = new DemoWorker(db, chanceFrom(SEED), {
@@ -23,7 +26,10 @@ const worker = new DemoWorker(db, chanceFrom(SEED), {
   [BACK]: { lnTimePerDial: 0.075, retentionG: 0.5 },
 });
 
-worker.goTo(124);
+// Made anew at every start, so a power cut may take it: seeding then need not wait for the disk.
+db.pragma('synchronous = OFF');
+
+worker.goTo(OPENED_DAYS_AGO);
 const [leadEntry, ...others] = DEMO_PEOPLE;
 const { role: _role, ...newLead } = leadEntry;
 worker.run('setUpHouse', { houseName: 'Lanternfell Coffee', ...newLead }, null);
@@ -76,6 +82,9 @@ worker.run(
         pressureControl: false,
         flowControl: false,
         preinfusion: true,
+        boiler: 'heatExchanger',
+        flushS: 4,
+        overrunG: 1.5,
       },
       grinder: {
         name: 'Flat-burr grinder, left',
@@ -84,9 +93,18 @@ worker.run(
         min: 0,
         max: 30,
         retentionG: 1.8,
-        secondsPerStep: 2,
+        secondsPerStep: 2.1,
+        secondsPerStepHalf80: 0.3,
+        referenceDial: 13.5,
+        chokesAt: 4,
       },
-      basket: { name: 'Straight-walled double', diameterMm: 58, ratedG: 18, pressurised: false },
+      basket: {
+        name: 'Straight-walled double',
+        diameterMm: 58,
+        depthMm: 26,
+        ratedG: 18,
+        pressurised: false,
+      },
     },
   },
   lead,
@@ -102,6 +120,8 @@ worker.run(
         pressureControl: true,
         flowControl: true,
         preinfusion: true,
+        boiler: 'dual',
+        overrunG: 2,
       },
       grinder: {
         name: 'Single-dose grinder',
@@ -148,11 +168,11 @@ function dialIn(
   { id, batchIds }: Arrived,
   options: {
     daysAgo: number;
-    startDial: number;
+    startDial?: number;
     setupName?: string;
     style?: 'classic' | 'soakFirst';
     tasters?: readonly string[];
-    changes?: { yieldG: number; why: string };
+    changes?: DemoChanges;
   },
 ): DialIn {
   const { daysAgo, startDial, setupName = WINDOW, tasters = both } = options;
@@ -163,7 +183,7 @@ function dialIn(
     batchId: batchIds.at(-1)!,
     setupName,
     style,
-    startDial,
+    ...(startDial !== undefined && { startDial }),
     coffee: coffee.truth,
     daysAgo,
     ...(changes && { changes }),
@@ -188,6 +208,25 @@ const PASSED = {
 function publish(id: string, daysAgo: number, words: Record<string, string>): void {
   worker.goTo(daysAgo, 120);
   worker.publish(lead, id, { ...words, passed: PASSED });
+}
+
+// Three years of coffees that are sold out: each dialled in, tasted, published, withdrawn.
+for (const coffee of pastCoffees(chanceFrom(SEED + 1))) {
+  const { daysAgo, best } = coffee;
+  worker.goTo(daysAgo + 14);
+  const arrived = arrive(coffee);
+  dialIn(coffee, arrived, {
+    daysAgo,
+    tasters: [lead],
+    changes: { ...best, why: 'Taste says so' },
+  });
+  publish(arrived.id, daysAgo - 1, {
+    right: `${coffee.release.promisedNotes.join(' and ')}, round.`,
+    short: 'Sharp: let it run longer.',
+    long: 'Thin: stop earlier.',
+  });
+  worker.goTo(daysAgo - 40);
+  worker.run('withdraw', { releaseId: arrived.id, why: 'Sold out.' }, lead);
 }
 
 // A past release of four months ago: published, drunk, and faded.
@@ -309,6 +348,7 @@ worker.run(
   {
     releaseId: niebla.id,
     why: 'The lot turned out uneven: cups dried out at this recipe. Use your last recipe for a natural until we write again.',
+    wasWrong: true,
   },
   lead,
 );

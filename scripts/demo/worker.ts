@@ -1,13 +1,15 @@
 /** Working in the demo house as its people do: the same commands, with the clock set back. */
 import { randomBytes } from 'node:crypto';
-import { propose } from '@/core/start/propose';
+import { proposeFrom } from '@/core/start/propose';
 import type { BrewStyle, Seen } from '@/core/vocabulary';
 import { commands } from '@/app/commands';
 import { clock } from '@/data/clock';
 import { submit } from '@/data/command';
 import type { Db } from '@/data/database';
 import { findHouse } from '@/data/house';
-import { factsOf, readRelease, type ReleaseView } from '@/data/releaseView';
+import { middleSetting } from '@/core/grinder/dial';
+import { readHouseModel } from '@/data/houseModel';
+import { factsToday, readRelease, type ReleaseView } from '@/data/releaseView';
 import { listSetups, type StoredSetup } from '@/data/setups';
 import { today } from '@/data/today';
 import { aimOf } from '@/features/pull/shotEntry';
@@ -37,6 +39,13 @@ export interface DialIn {
   readonly coffee: DemoCoffee;
   readonly temperatureC: number;
   readonly firstDaysAgo: number;
+}
+
+export interface DemoChanges {
+  readonly yieldG?: number;
+  readonly ratio?: number;
+  readonly temperatureC?: number;
+  readonly why: string;
 }
 
 export class DemoWorker {
@@ -80,7 +89,7 @@ export class DemoWorker {
     return listSetups(this.db).find((setup) => setup.name === name)!;
   }
 
-  /** Accepts the rules' own proposal for a batch, as the Start stage would. */
+  /** Accepts the model's proposal for a batch, as the Start stage would. */
   accept(
     lead: string,
     options: {
@@ -88,25 +97,34 @@ export class DemoWorker {
       batchId: string;
       setupName: string;
       style?: BrewStyle;
-      startDial: number;
+      /** Where the model puts the dial when absent. */
+      startDial?: number;
       coffee: DemoCoffee;
       daysAgo: number;
-      changes?: Partial<{ yieldG: number; why: string }>;
+      /** What the lead sets otherwise than proposed. */
+      changes?: DemoChanges;
     },
   ): DialIn {
     const { releaseId, batchId, setupName, style = 'classic', coffee, daysAgo, changes } = options;
     const view = this.view(releaseId);
     const batch = view.batches.find(({ id }) => id === batchId)!;
     const setup = this.setup(setupName);
-    const { recipe, mean } = propose({
-      release: factsOf(view.release, batch, today()),
+    const knowledge = readHouseModel(this.db, findHouse(this.db)!);
+    const { recipe, mean, startDial } = proposeFrom(knowledge.modelOf('both'), {
+      release: factsToday(view.release, batch, today()),
       style,
-      temperatureSchool: 'both',
-      history: [],
-      setup,
+      setup: { ...setup, grinder: knowledge.withReference(setup.grinder) },
     });
-    const { doseG, temperatureC, timeS, clock: counted, programme, restDays } = recipe;
-    const yieldG = changes?.yieldG ?? recipe.yieldG;
+    const { doseG, timeS, clock: counted, programme, restDays } = recipe;
+    const yieldG =
+      changes?.ratio === undefined
+        ? (changes?.yieldG ?? recipe.yieldG)
+        : Math.round(2 * doseG * changes.ratio) / 2;
+    const temperatureC = changes?.temperatureC ?? recipe.temperatureC;
+    const overruled = [
+      ...(yieldG === recipe.yieldG ? [] : ['yield']),
+      ...(temperatureC === recipe.temperatureC ? [] : ['temperature']),
+    ];
     this.run(
       'acceptRecipe',
       {
@@ -122,9 +140,9 @@ export class DemoWorker {
         clock: counted,
         programme,
         restDays,
-        startDial: options.startDial,
-        why: changes?.why ?? '',
-        ...(changes?.yieldG !== undefined && { overruled: ['yield'] }),
+        startDial: options.startDial ?? startDial?.dial ?? middleSetting(setup.grinder),
+        why: overruled.length > 0 ? (changes?.why ?? '') : '',
+        ...(overruled.length > 0 && { overruled }),
         proposed: mean,
       },
       lead,

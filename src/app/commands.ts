@@ -1,7 +1,7 @@
 /** Every command the program takes. */
 import type { Command } from '@/data/command';
 import { savePart, saveSetup } from '@/features/equipment/actions';
-import { saveHouse, setUpHouse } from '@/features/house/actions';
+import { saveHouse, saveRules, setUpHouse } from '@/features/house/actions';
 import { importDocument } from '@/features/import/actions';
 import { importReleases } from '@/features/import/releases';
 import { acceptInvitation, changeRole, invite, saveUnits } from '@/features/people/actions';
@@ -16,6 +16,7 @@ export const commands: ReadonlyMap<string, Command> = new Map(
   [
     setUpHouse,
     saveHouse,
+    saveRules,
     invite,
     acceptInvitation,
     changeRole,

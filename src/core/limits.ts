@@ -45,6 +45,7 @@ export const LIMITS = {
   yieldToleranceG: { label: 'Yield tolerance', unit: 'g', min: 0.1, max: 10 },
   pricePerKg: { label: 'Coffee price per kg', unit: '', min: 0, max: 10000 },
   umPerStep: { label: 'Burr travel per step', unit: 'µm', min: 0.5, max: 200 },
+  halfLife: { label: 'Half-life', unit: 'releases', min: 5, max: 1000 },
   cup: { label: 'Score', unit: '', min: 0, max: 10 },
   strength: { label: 'Strength', unit: '', min: -2, max: 2 },
 } as const satisfies Record<string, Limit>;

@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import { CLOCKS, STYLES, TEMPERATURE_SCHOOLS } from '@/core/vocabulary';
 import { prepared, type Db } from './database';
-import { json, now, optional } from './rows';
+import { json, now, optional, type Unknowable } from './rows';
 
 const draftRow = z.object({
   id: z.string(),
@@ -25,6 +25,8 @@ const draftRow = z.object({
   why: z.string(),
   proposed: optional(json(z.record(z.string(), z.number()))),
   createdAt: z.string(),
+  /** Day since which a recipe of the house's own records was in force. */
+  decidedOn: optional(z.string()),
 });
 export type StoredDraft = z.output<typeof draftRow>;
 
@@ -34,7 +36,7 @@ const SELECT_DRAFT = `
          r.yield_g AS yieldG, r.temperature_c AS temperatureC, r.time_low_s AS timeLowS,
          r.time_high_s AS timeHighS, r.clock, r.programme, r.rest_from AS restFrom,
          r.rest_to AS restTo, r.start_dial AS startDial, r.why, r.proposed,
-         r.created_at AS createdAt
+         r.created_at AS createdAt, r.decided_on AS decidedOn
   FROM recipe_draft r JOIN dial_in d ON d.id = r.dial_in_id`;
 
 /** The recipe on the bench: the newest revision of any dial-in of the release. */
@@ -48,6 +50,20 @@ export function findDraft(db: Db, id: string): (StoredDraft & { releaseId: strin
   const row = prepared(db, `${SELECT_DRAFT.replace('SELECT ', 'SELECT d.release_id AS releaseId, ')} WHERE r.id = ?`)
     .get(id);
   return row === undefined ? null : draftRow.extend({ releaseId: z.string() }).parse(row);
+}
+
+const nameRow = z.object({ id: z.string(), name: z.string() });
+
+/** Releases with a recipe on the bench, the latest touched first. */
+export function listBenchNames(db: Db): z.output<typeof nameRow>[] {
+  return prepared(
+    db,
+    `SELECT l.id, l.name FROM release l
+     JOIN dial_in d ON d.release_id = l.id JOIN recipe_draft r ON r.dial_in_id = d.id
+     WHERE l.removed_at IS NULL GROUP BY l.id ORDER BY max(r.created_at) DESC`,
+  )
+    .all()
+    .map((row) => nameRow.parse(row));
 }
 
 export interface DialInKey {
@@ -70,9 +86,11 @@ export function ensureDialIn(db: Db, newId: string, key: DialInKey): string {
   return newId;
 }
 
-export type DraftFields = Omit<
-  StoredDraft,
-  'id' | 'dialInId' | 'batchId' | 'setupId' | 'style' | 'revision' | 'createdAt'
+export type DraftFields = Unknowable<
+  Omit<
+    StoredDraft,
+    'id' | 'dialInId' | 'batchId' | 'setupId' | 'style' | 'revision' | 'createdAt'
+  >
 >;
 
 export function insertDraft(
@@ -84,14 +102,15 @@ export function insertDraft(
 ): void {
   prepared(db, `INSERT INTO recipe_draft (id, dial_in_id, revision, temperature_school, dose_g, yield_g,
        temperature_c, time_low_s, time_high_s, clock, programme, rest_from, rest_to, start_dial,
-       why, proposed, created_at, created_by)
+       why, proposed, decided_on, created_at, created_by)
      VALUES (@id, @dialInId,
        (SELECT coalesce(max(revision), 0) + 1 FROM recipe_draft WHERE dial_in_id = @dialInId),
        @temperatureSchool, @doseG, @yieldG, @temperatureC, @timeLowS, @timeHighS, @clock,
-       @programme, @restFrom, @restTo, @startDial, @why, @proposed, @at, @personId)`,
+       @programme, @restFrom, @restTo, @startDial, @why, @proposed, @decidedOn, @at, @personId)`,
   ).run({
     ...fields,
     proposed: fields.proposed === undefined ? null : JSON.stringify(fields.proposed),
+    decidedOn: fields.decidedOn ?? null,
     id,
     dialInId,
     at: now(),

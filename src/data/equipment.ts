@@ -1,5 +1,6 @@
 /** Machines, grinders and baskets. Each is described once and may stand in several setups. */
 import { z } from 'zod';
+import { BOILERS } from '@/core/schema/setup';
 import { prepared, type Db } from './database';
 import { bool, optional, type Unknowable } from './rows';
 
@@ -13,6 +14,9 @@ const machineRow = z.object({
   pressureControl: bool,
   flowControl: bool,
   preinfusion: bool,
+  boiler: optional(z.enum(BOILERS)),
+  flushS: optional(z.number()),
+  overrunG: optional(z.number()),
 });
 export type StoredMachine = z.output<typeof machineRow>;
 export type MachineFields = Unknowable<Omit<StoredMachine, 'id' | 'rowVersion'>>;
@@ -28,6 +32,10 @@ const grinderRow = z.object({
   retentionG: z.number(),
   umPerStep: optional(z.number()),
   secondsPerStep: optional(z.number()),
+  secondsPerStepHalf80: optional(z.number()),
+  referenceDial: optional(z.number()),
+  stepless: bool,
+  chokesAt: optional(z.number()),
 });
 export type StoredGrinder = z.output<typeof grinderRow>;
 export type GrinderFields = Unknowable<Omit<StoredGrinder, 'id' | 'rowVersion'>>;
@@ -37,11 +45,12 @@ const basketRow = z.object({
   rowVersion: z.number(),
   name: z.string(),
   diameterMm: z.number(),
+  depthMm: optional(z.number()),
   ratedG: z.number(),
   pressurised: bool,
 });
 export type StoredBasket = z.output<typeof basketRow>;
-export type BasketFields = Omit<StoredBasket, 'id' | 'rowVersion'>;
+export type BasketFields = Unknowable<Omit<StoredBasket, 'id' | 'rowVersion'>>;
 
 export interface PartFields {
   readonly machine: MachineFields;
@@ -66,6 +75,9 @@ const COLUMNS: Record<Part, Readonly<Record<string, string>>> = {
     pressureControl: 'pressure_control',
     flowControl: 'flow_control',
     preinfusion: 'preinfusion',
+    boiler: 'boiler',
+    flushS: 'flush_s',
+    overrunG: 'overrun_g',
   },
   grinder: {
     name: 'name',
@@ -76,10 +88,15 @@ const COLUMNS: Record<Part, Readonly<Record<string, string>>> = {
     retentionG: 'retention_g',
     umPerStep: 'um_per_step',
     secondsPerStep: 'seconds_per_step',
+    secondsPerStepHalf80: 'seconds_per_step_half80',
+    referenceDial: 'reference_dial',
+    stepless: 'stepless',
+    chokesAt: 'chokes_at',
   },
   basket: {
     name: 'name',
     diameterMm: 'diameter_mm',
+    depthMm: 'depth_mm',
     ratedG: 'rated_g',
     pressurised: 'pressurised',
   },

@@ -78,7 +78,8 @@ describe('a blend and its batches', () => {
 
   it('takes its roast from the colour by the house’s own map', () => {
     const { db, releaseId } = openHouse();
-    const { rowVersion, coffeePricePerKg: _price, ...house } = findHouse(db)!;
+    const { rowVersion, coffeePricePerKg: _price, rules: _rules, halfLife: _half, ...house } =
+      findHouse(db)!;
     const roastMap = [
       { roastLevel: -1, colourGround: 100 },
       { roastLevel: 1, colourGround: 60 },

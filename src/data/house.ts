@@ -1,6 +1,7 @@
 /** The house and how it works: schools, clock, tolerances, money, days off, roast words. */
 import { z } from 'zod';
 import { CLOCKS, REST_SCHOOLS, STYLES, TEMPERATURE_SCHOOLS } from '@/core/vocabulary';
+import { ownRuleSchema } from '@/core/schema/ownRule';
 import { prepared, type Db } from './database';
 import { bool, json, now, optional, type Unknowable } from './rows';
 
@@ -26,10 +27,13 @@ const houseRow = z.object({
   closedDates: json(z.array(z.string())),
   roastMap: json(z.array(roastReading)),
   publicAddress: z.string(),
+  rules: json(z.array(ownRuleSchema)),
+  /** Releases after which a past recipe counts half; undefined when it never fades. */
+  halfLife: optional(z.number()),
 });
 export type House = z.output<typeof houseRow>;
 
-export type HouseFields = Unknowable<Omit<House, 'rowVersion'>>;
+export type HouseFields = Unknowable<Omit<House, 'rowVersion' | 'rules' | 'halfLife'>>;
 
 /** The house, or null before the first-run set-up. */
 export function findHouse(db: Db): House | null {
@@ -38,7 +42,8 @@ export function findHouse(db: Db): House | null {
               yield_tolerance_g AS yieldToleranceG, taste_first AS tasteFirst,
               row_version AS rowVersion, currency, coffee_price_per_kg AS coffeePricePerKg,
               closed_weekdays AS closedWeekdays, closed_dates AS closedDates,
-              roast_map AS roastMap, public_address AS publicAddress
+              roast_map AS roastMap, public_address AS publicAddress,
+              rules, half_life AS halfLife
        FROM house WHERE id = 1`,
     )
     .get();
@@ -68,5 +73,19 @@ export function updateHouse(db: Db, rowVersion: number, house: HouseFields): boo
       closedDates: JSON.stringify(house.closedDates),
       roastMap: JSON.stringify(house.roastMap),
     });
+  return changes === 1;
+}
+
+/** The rules in place of the trade's, and how fast past recipes fade; false as for `updateHouse`. */
+export function updateRules(
+  db: Db,
+  rowVersion: number,
+  { rules, halfLife }: Pick<House, 'rules' | 'halfLife'>,
+): boolean {
+  const { changes } = prepared(
+    db,
+    `UPDATE house SET rules = ?, half_life = ?, row_version = row_version + 1
+     WHERE id = 1 AND row_version = ?`,
+  ).run(JSON.stringify(rules), halfLife ?? null, rowVersion);
   return changes === 1;
 }

@@ -66,10 +66,25 @@ export function findAddress(db: Db, releaseId: string): PublicAddress | null {
   return row === undefined ? null : addressRow.parse(row);
 }
 
-/** Withdraws what is public, with the words its page shows, or (null) shows it again. */
-export function setWithdrawn(db: Db, releaseId: string, why: string | null): void {
-  prepared(db, 'UPDATE publication SET withdrawn_at = ?, withdrawn_why = ? WHERE release_id = ?',
-  ).run(why === null ? null : now(), why, releaseId);
+/** Withdraws what is public, with the words its page shows; as wrong, it no longer teaches the model. */
+export function withdrawPublic(
+  db: Db,
+  releaseId: string,
+  { why, wasWrong }: { why: string; wasWrong: boolean },
+): void {
+  prepared(
+    db,
+    `UPDATE publication SET withdrawn_at = ?, withdrawn_why = ?, teaches = ? WHERE release_id = ?`,
+  ).run(now(), why, Number(!wasWrong), releaseId);
+}
+
+/** Shows a withdrawn recipe again. */
+export function showPublicAgain(db: Db, releaseId: string): void {
+  prepared(
+    db,
+    `UPDATE publication SET withdrawn_at = NULL, withdrawn_why = NULL, teaches = 1
+     WHERE release_id = ?`,
+  ).run(releaseId);
 }
 
 export const GATES = ['confirmed', 'tasted', 'rested'] as const;
@@ -103,15 +118,19 @@ const TOKEN_BYTES = 18;
  */
 export function insertVersion(
   db: Db,
-  version: Omit<StoredVersion, 'publishedAt' | 'publishedBy'>,
+  version: Omit<StoredVersion, 'publishedAt' | 'publishedBy'> & {
+    /** The recipe on the bench it was made from. */
+    readonly draftId: string;
+  },
   personId: string,
 ): void {
-  prepared(db, `INSERT INTO recipe_version (id, release_id, number, document, sha256, published_at, published_by)
-     VALUES (@id, @releaseId, @number, @document, @sha256, @publishedAt, @personId)`,
+  prepared(db, `INSERT INTO recipe_version (id, release_id, number, document, sha256, published_at,
+       published_by, draft_id)
+     VALUES (@id, @releaseId, @number, @document, @sha256, @publishedAt, @personId, @draftId)`,
   ).run({ ...version, publishedAt: now(), personId });
   prepared(db, `INSERT INTO publication (release_id, token, version_id) VALUES (@releaseId, @token, @id)
      ON CONFLICT (release_id) DO UPDATE SET version_id = excluded.version_id,
-       withdrawn_at = NULL, withdrawn_why = NULL`,
+       withdrawn_at = NULL, withdrawn_why = NULL, teaches = 1`,
   ).run({
     releaseId: version.releaseId,
     id: version.id,

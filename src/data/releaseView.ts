@@ -65,13 +65,13 @@ export function restDaysOf({ roastDate }: Pick<StoredBatch, 'roastDate'>, on: st
 /** The facts of a release as the models take them, for one of its batches. */
 export function factsOf(
   release: StoredRelease,
-  batch: BatchView,
-  today: string,
+  batch: { readonly roast: RoastReading; readonly restDays: number | undefined },
 ): ReleaseFacts {
   return {
     id: release.id,
     roastLevel: batch.roast.level ?? undefined,
-    restDays: restDaysOf(batch, today),
+    roastSd: batch.roast.sd || undefined,
+    restDays: batch.restDays,
     components: release.components.map(
       ({ sharePct, process, varietyClass, densityGPerL, altitudeM }) => ({
         sharePct,
@@ -82,6 +82,11 @@ export function factsOf(
       }),
     ),
   };
+}
+
+/** The same as the batch stands on a day. */
+export function factsToday(release: StoredRelease, batch: BatchView, today: string): ReleaseFacts {
+  return factsOf(release, { roast: batch.roast, restDays: restDaysOf(batch, today) });
 }
 
 /** A batch with its roast by the house's words and its rest by the house's school. */
@@ -138,7 +143,7 @@ export function readRelease(
     release,
     batches,
     batch,
-    facts: factsOf(release, batch, today),
+    facts: factsToday(release, batch, today),
     bench: draft && setup ? readBench(db, house, { draft, setup, batch, units }) : null,
     versions: listVersions(db, id).map(({ id: versionId, number, publishedAt, publishedBy }) => ({
       id: versionId,
@@ -160,19 +165,7 @@ function readBench(
     units,
   }: { draft: StoredDraft; setup: StoredSetup; batch: BatchView; units: Units },
 ): Bench {
-  const target = targetSchema.parse({
-    doseG: draft.doseG,
-    yieldG: draft.yieldG,
-    timeS: [draft.timeLowS, draft.timeHighS],
-    clock: draft.clock,
-    temperatureC: draft.temperatureC,
-    doseToleranceG: house.doseToleranceG,
-    yieldToleranceG: house.yieldToleranceG,
-    startDial: draft.startDial,
-    tasteFirst: house.tasteFirst,
-    openDay: Math.round(batch.span.opens),
-    roastLevel: batch.roast.level ?? 0,
-  });
+  const target = targetOf(house, draft, { roast: batch.roast, opensOn: batch.span.opens });
   const stored = listShots(db, draft.dialInId);
   const tastings = listTastings(db, draft.dialInId);
   const advice = nextMove({
@@ -180,7 +173,7 @@ function readBench(
     grinder: setup.grinder,
     basket: setup.basket,
     machine: setup.machine,
-    shots: stored.map((shot) => evidenceOf(shot, tastings)),
+    shots: stored.map((shot) => advisedShot(shot, tastings)),
     targetFrom: stored.findLastIndex((shot) => shot.draftId !== draft.id) + 1,
     units,
   });
@@ -196,8 +189,29 @@ function readBench(
   return { draft, setup, target, shots, advice, spentG };
 }
 
+/** What a shot of a recipe is judged against. */
+export function targetOf(
+  house: House,
+  draft: StoredDraft,
+  { roast, opensOn }: { readonly roast: RoastReading; readonly opensOn: number },
+): Target {
+  return targetSchema.parse({
+    doseG: draft.doseG,
+    yieldG: draft.yieldG,
+    timeS: [draft.timeLowS, draft.timeHighS],
+    clock: draft.clock,
+    temperatureC: draft.temperatureC,
+    doseToleranceG: house.doseToleranceG,
+    yieldToleranceG: house.yieldToleranceG,
+    startDial: draft.startDial,
+    tasteFirst: house.tasteFirst,
+    openDay: Math.round(opensOn),
+    roastLevel: roast.level ?? 0,
+  });
+}
+
 /** A stored shot as the advisor takes it, with its latest straight tasting. */
-function evidenceOf(shot: StoredShot, tastings: readonly StoredTasting[]): Shot {
+export function advisedShot(shot: StoredShot, tastings: readonly StoredTasting[]): Shot {
   const taste = tastings.findLast(
     (tasting) => tasting.shotId === shot.id && tasting.serving === 'straight',
   )?.scales;

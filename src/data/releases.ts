@@ -1,5 +1,6 @@
 /** Releases with their components and batches. */
 import { z } from 'zod';
+import { CRUSHES } from '@/core/coffee/roast';
 import { PROCESSES, SERVED, VARIETY_CLASSES } from '@/core/vocabulary';
 import { prepared, type Db } from './database';
 import { json, now, optional, type Unknowable } from './rows';
@@ -35,6 +36,7 @@ const batchRow = z.object({
   roastLevel: optional(z.number()),
   colourBean: optional(z.number()),
   colourGround: optional(z.number()),
+  crush: optional(z.enum(CRUSHES)),
   weightLossPct: optional(z.number()),
   sampleG: optional(z.number()),
 });
@@ -59,7 +61,7 @@ const SELECT_COMPONENTS = `
 const SELECT_BATCHES = `
   SELECT id, row_version AS rowVersion, label, roast_date AS roastDate, roast_level AS roastLevel,
          colour_bean AS colourBean, colour_ground AS colourGround,
-         weight_loss_pct AS weightLossPct, sample_g AS sampleG
+         crush, weight_loss_pct AS weightLossPct, sample_g AS sampleG
   FROM batch WHERE release_id = ? AND removed_at IS NULL ORDER BY roast_date DESC, id DESC`;
 
 function complete(db: Db, raw: unknown): StoredRelease {
@@ -161,6 +163,7 @@ function batchParameters(fields: BatchFields) {
     roastLevel: fields.roastLevel ?? null,
     colourBean: fields.colourBean ?? null,
     colourGround: fields.colourGround ?? null,
+    crush: fields.crush ?? null,
     weightLossPct: fields.weightLossPct ?? null,
     sampleG: fields.sampleG ?? null,
   };
@@ -168,9 +171,9 @@ function batchParameters(fields: BatchFields) {
 
 export function insertBatch(db: Db, id: string, releaseId: string, fields: BatchFields): void {
   prepared(db, `INSERT INTO batch (id, release_id, label, roast_date, roast_level, colour_bean,
-       colour_ground, weight_loss_pct, sample_g)
+       colour_ground, crush, weight_loss_pct, sample_g)
      VALUES (@id, @releaseId, @label, @roastDate, @roastLevel, @colourBean, @colourGround,
-       @weightLossPct, @sampleG)`,
+       @crush, @weightLossPct, @sampleG)`,
   ).run({ ...batchParameters(fields), id, releaseId });
 }
 
@@ -182,7 +185,7 @@ export function updateBatch(
 ): boolean {
   const { changes } = prepared(db, `UPDATE batch SET label = @label, roast_date = @roastDate, roast_level = @roastLevel,
          colour_bean = @colourBean, colour_ground = @colourGround,
-         weight_loss_pct = @weightLossPct, sample_g = @sampleG, row_version = row_version + 1
+         crush = @crush, weight_loss_pct = @weightLossPct, sample_g = @sampleG, row_version = row_version + 1
        WHERE id = @id AND row_version = @rowVersion AND removed_at IS NULL`,
     )
     .run({ ...batchParameters(fields), id, rowVersion });

@@ -12,6 +12,10 @@ export interface PlateRecipe {
   readonly temperatureC: number;
   /** What the machine's display is set to, where it differs from the group. */
   readonly displayC?: number | null;
+  /** Mass at which the pump stops, where the cup gains more after it. */
+  readonly stopAtG?: number | undefined;
+  /** Seconds of water through the group before the portafilter goes in. */
+  readonly flushS?: number | undefined;
   readonly timeS: readonly [number, number];
   readonly clockWords: string;
   readonly programme: string;
@@ -90,7 +94,7 @@ export function Plate({
 }) {
   const ratio = recipe.yieldG / recipe.doseG;
   const { units, massFigure, temperature } = useUnits();
-  const { displayC = null, tolerance } = recipe;
+  const { displayC = null, tolerance, stopAtG, flushS } = recipe;
   return (
     <Sheet aria-label="Recipe in force">
       <Inner>
@@ -115,6 +119,18 @@ export function Plate({
           </dd>
           <dt>Water</dt>
           <dd>{recipe.programme}</dd>
+          {stopAtG !== undefined && (
+            <>
+              <dt>Stop the pump</dt>
+              <dd>at {massWords(stopAtG, units)}, the rest runs on</dd>
+            </>
+          )}
+          {flushS !== undefined && flushS > 0 && (
+            <>
+              <dt>Flush before</dt>
+              <dd>{flushS} s, hands clear of the water</dd>
+            </>
+          )}
           <dt>Tolerance</dt>
           <dd>
             dose ± {toleranceWords(tolerance.doseG, units)}, yield ±{' '}

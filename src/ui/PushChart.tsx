@@ -1,5 +1,6 @@
 'use client';
 
+import type { CSSProperties } from 'react';
 import styled from 'styled-components';
 import { labelText } from './type';
 
@@ -11,6 +12,8 @@ import { labelText } from './type';
 export interface PushRow {
   readonly label: string;
   readonly amount: number;
+  /** The part of the amount that the house's own releases have taught; the rest is the rule. */
+  readonly learned?: number;
 }
 
 export interface PushChartProps {
@@ -28,9 +31,13 @@ export interface PushChartProps {
   readonly ticks?: readonly { readonly value: number; readonly label: string }[];
 }
 
-const Grid = styled.div`
+const Grid = styled.div<{ $isSplit: boolean }>`
   display: grid;
-  grid-template-columns: minmax(120px, max-content) 1fr minmax(64px, max-content);
+  grid-template-columns: minmax(120px, max-content) 1fr ${({ $isSplit }) =>
+      $isSplit ? 'minmax(48px, max-content) minmax(58px, max-content)' : ''} minmax(
+      64px,
+      max-content
+    );
   gap: 0 12px;
   align-items: center;
   font-size: 14px;
@@ -38,6 +45,21 @@ const Grid = styled.div`
   .amount {
     text-align: right;
     font-weight: 560;
+  }
+
+  .head {
+    ${labelText}
+    text-align: right;
+    font-size: 13px;
+  }
+
+  .head::before {
+    content: '';
+    display: inline-block;
+    width: 9px;
+    height: 9px;
+    margin-right: 5px;
+    background: var(--swatch, none);
   }
 
   .total {
@@ -69,31 +91,76 @@ const Track = styled.svg`
 
 const WIDTH = 400;
 
+/** A row with the places it leads from, over the rule alone, and to. */
+interface Bar extends PushRow {
+  readonly start: number;
+  readonly ruled: number;
+  readonly end: number;
+}
+
+function barsOf(rows: readonly PushRow[], from: number): Bar[] {
+  let at = from;
+  return rows.map((row) => {
+    const start = at;
+    at += row.amount;
+    return { ...row, start, ruled: at - (row.learned ?? 0), end: at };
+  });
+}
+
 export function PushChart(props: PushChartProps) {
   const { rows, from, total, interval80, format, formatChange, ticks, totalLabel } = props;
-  const bars = rows.reduce<{ label: string; start: number; end: number; amount: number }[]>(
-    (done, { label, amount }) => {
-      const start = done.at(-1)?.end ?? from;
-      return [...done, { label, start, end: start + amount, amount }];
-    },
-    [],
-  );
-  const values = [...props.span, ...interval80, from, ...bars.map((bar) => bar.end)];
+  const bars = barsOf(rows, from);
+  const isSplit = rows.some(({ learned }) => learned !== undefined);
+  const values = [
+    ...props.span,
+    ...interval80,
+    from,
+    ...bars.flatMap((bar) => [bar.ruled, bar.end]),
+  ];
   const low = Math.min(...values);
   const high = Math.max(...values);
   const x = (value: number) => (WIDTH * (value - low)) / (high - low || 1);
   return (
-    <Grid>
-      {bars.map(({ label, start, end, amount }) => (
-        <Row key={label} label={label} amount={formatChange(amount)}>
+    <Grid $isSplit={isSplit}>
+      {isSplit && (
+        <>
+          <span />
+          <span />
+          <span className="head" style={{ '--swatch': 'var(--ink)' } as CSSProperties}>
+            Rule
+          </span>
+          <span className="head" style={{ '--swatch': 'var(--copper)' } as CSSProperties}>
+            Learned
+          </span>
+          <span className="head">Together</span>
+        </>
+      )}
+      {bars.map(({ label, start, ruled, end, amount, learned }) => (
+        <Row
+          key={label}
+          label={label}
+          split={
+            isSplit ? [formatChange(amount - (learned ?? 0)), formatChange(learned ?? 0)] : null
+          }
+          amount={formatChange(amount)}
+        >
           <line x1={x(from)} x2={x(from)} y1={0} y2={24} stroke="var(--rule)" />
           <rect
-            x={Math.min(x(start), x(end))}
-            y={6}
-            width={Math.max(1.5, Math.abs(x(end) - x(start)))}
-            height={12}
-            fill={amount < 0 ? 'var(--rule-strong)' : 'var(--ink)'}
+            x={Math.min(x(start), x(ruled))}
+            y={isSplit ? 4 : 6}
+            width={Math.max(1.5, Math.abs(x(ruled) - x(start)))}
+            height={isSplit ? 8 : 12}
+            fill={ruled < start ? 'var(--rule-strong)' : 'var(--ink)'}
           />
+          {learned !== undefined && learned !== 0 && (
+            <rect
+              x={Math.min(x(ruled), x(end))}
+              y={12}
+              width={Math.max(1.5, Math.abs(x(end) - x(ruled)))}
+              height={8}
+              fill="var(--copper)"
+            />
+          )}
           <line x1={x(end)} x2={x(end)} y1={18} y2={24} stroke="var(--rule-strong)" />
         </Row>
       ))}
@@ -120,6 +187,12 @@ export function PushChart(props: PushChartProps) {
           strokeWidth={4}
         />
       </Track>
+      {isSplit && (
+        <>
+          <span />
+          <span />
+        </>
+      )}
       <span className="amount total">{format(total)}</span>
       {ticks && (
         <>
@@ -132,6 +205,12 @@ export function PushChart(props: PushChartProps) {
             ))}
           </span>
           <span />
+          {isSplit && (
+            <>
+              <span />
+              <span />
+            </>
+          )}
         </>
       )}
     </Grid>
@@ -140,10 +219,13 @@ export function PushChart(props: PushChartProps) {
 
 function Row({
   label,
+  split,
   amount,
   children,
 }: {
   label: string;
+  /** Rule and learned, where they are told apart. */
+  split: readonly [string, string] | null;
   amount: string;
   children: React.ReactNode;
 }) {
@@ -153,6 +235,12 @@ function Row({
       <Track viewBox={`0 0 ${WIDTH} 24`} preserveAspectRatio="none" aria-hidden="true">
         {children}
       </Track>
+      {split && (
+        <>
+          <span className="amount">{split[0]}</span>
+          <span className="amount">{split[1]}</span>
+        </>
+      )}
       <span className="amount">{amount}</span>
     </>
   );

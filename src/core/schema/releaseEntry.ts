@@ -1,5 +1,6 @@
 /** What a person enters of a release and of a batch of it. */
 import { z } from 'zod';
+import { CRUSHES } from '../coffee/roast';
 import { SERVED } from '../vocabulary';
 import { day, oneOf, optionalText, quantity, text } from './fields';
 import { componentFields } from './release';
@@ -44,6 +45,7 @@ export const batchEntry = z.strictObject({
   roastLevel: quantity('roastLevel').optional(),
   colourBean: quantity('colourBean').optional(),
   colourGround: quantity('colourGround').optional(),
+  crush: oneOf('Under the thumb', CRUSHES).optional(),
   weightLossPct: quantity('weightLossPct').optional(),
   sampleG: quantity('sampleG').optional(),
 });

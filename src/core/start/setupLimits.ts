@@ -70,6 +70,15 @@ export function displayTemperatureC(
   return Math.abs(offsetC) < OFFSET_COUNTS_FROM_C ? null : temperatureC + offsetC;
 }
 
+/** Mass in the cup at which the pump is to stop, so that what runs on makes the yield. */
+export function stopAtG(
+  yieldG: number,
+  machine: Pick<Machine, 'overrunG'> | undefined,
+): number | undefined {
+  const overrunG = machine?.overrunG ?? 0;
+  return overrunG > 0 && overrunG < yieldG ? yieldG - overrunG : undefined;
+}
+
 /** Where the grind the model wants is not on the dial. */
 export function dialWarnings(startDial: StartDial | null): Warning[] {
   switch (startDial?.heldBy) {

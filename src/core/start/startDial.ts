@@ -3,8 +3,12 @@
  * coffee, one step being .10 in ln time (model.md §2); the grinder's calibration says at which dial
  * that coffee runs and what one dial number does. House heuristic where the calibration is a guess.
  */
+import type { ReleaseFacts } from '../coffee/features';
 import { roundDial, settingLimits, slopePrior } from '../grinder/dial';
+import { dot } from '../linear';
 import type { Grinder } from '../schema/setup';
+import type { BrewStyle } from '../vocabulary';
+import { averageMean, questionRow, type HouseModel } from './fit';
 
 /** One reference step finer lengthens the shot by this much in ln time (model.md §2). */
 export const LN_TIME_PER_STEP = 0.1;
@@ -47,4 +51,23 @@ export function startDialOf(
 export function grindStepsOf(grinder: Grinder, dial: number): number | null {
   if (grinder.referenceDial === undefined) return null;
   return (slopePrior(grinder).mean * (dial - grinder.referenceDial)) / LN_TIME_PER_STEP;
+}
+
+/**
+ * The reference dial past recipes point to: the mean of where each would have the reference coffee run,
+ * were the rules right. House heuristic, for a grinder nobody calibrated; null without past recipes.
+ */
+export function inferredReference(
+  grinder: Grinder,
+  past: readonly { facts: ReleaseFacts; style: BrewStyle; dial: number }[],
+  rules: HouseModel,
+): number | null {
+  if (past.length === 0) return null;
+  const perDial = slopePrior(grinder).mean;
+  const mean = averageMean(rules.fits.grindSteps);
+  const implied = past.map(({ facts, style, dial }) => {
+    const [, row] = questionRow(facts, style);
+    return dial - (LN_TIME_PER_STEP * dot(row, mean)) / perDial;
+  });
+  return implied.reduce((sum, dial) => sum + dial, 0) / implied.length;
 }

@@ -2,9 +2,11 @@
 
 import type { Part } from '@/data/equipment';
 import { Choice } from '@/ui/choices';
-import { FieldGrid, QuantityInput, TextInput } from '@/ui/fields';
+import { BOILER_LABELS, BOILERS } from '@/core/schema/setup';
+import { FieldGrid, QuantityInput, SelectInput, TextInput } from '@/ui/fields';
 import { Notice } from '@/ui/type';
 import { bindTo } from '@/ui/useTextForm';
+import { Calibrate } from './Calibrate';
 import {
   PART_LABELS,
   type BasketText,
@@ -17,6 +19,14 @@ const YES_NO = [
   { value: 'yes', label: 'yes' },
   { value: 'no', label: 'no' },
 ] as const;
+const STEPS = [
+  { value: 'steps', label: 'clicks' },
+  { value: 'stepless', label: 'turns freely' },
+] as const;
+const BOILER_OPTIONS = [
+  { value: '', label: 'not known' },
+  ...BOILERS.map((value) => ({ value, label: BOILER_LABELS[value].toLowerCase() })),
+];
 const FINER = [
   { value: 'lower', label: 'lower numbers' },
   { value: 'higher', label: 'higher numbers' },
@@ -90,6 +100,25 @@ function MachineFields({ text, change, faultOf }: FieldsProps<MachineText>) {
           {...bind('fixedTemperatureC')}
         />
       )}
+      <SelectInput label={label.boiler} options={BOILER_OPTIONS} {...bind('boiler')} />
+      <QuantityInput
+        label={label.flushS}
+        quantity="flushS"
+        step={1}
+        hint={
+          text.boiler === 'heatExchanger'
+            ? 'Until it stops spitting; keep hands clear of the water'
+            : 'Empty if none is needed'
+        }
+        {...bind('flushS')}
+      />
+      <QuantityInput
+        label={label.overrunG}
+        quantity="overrunG"
+        step={0.5}
+        hint="Into the cup, after the pump stops"
+        {...bind('overrunG')}
+      />
       <YesNo
         label={label.pressureControl}
         value={text.pressureControl}
@@ -131,19 +160,44 @@ function GrinderFields({ text, change, faultOf }: FieldsProps<GrinderText>) {
         />
         <QuantityInput label={label.min} quantity="dial" step={1} {...bind('min')} />
         <QuantityInput label={label.max} quantity="dial" step={1} {...bind('max')} />
+        <Choice
+          label={label.stepless}
+          value={text.stepless ? 'stepless' : 'steps'}
+          onChange={(word) => change({ stepless: word === 'stepless' })}
+          options={STEPS}
+        />
         <QuantityInput
-          label={label.stepSize}
+          label={text.stepless ? 'The least a hand can repeat' : label.stepSize}
           quantity="stepSize"
           step={0.1}
-          hint="The smallest move it makes; stepless: what you can repeat"
+          hint="The smallest move that is proposed"
           {...bind('stepSize')}
+        />
+        <QuantityInput
+          label={label.chokesAt}
+          quantity="dial"
+          step={1}
+          hint="If known: finer is never proposed"
+          {...bind('chokesAt')}
         />
         <QuantityInput
           label={label.secondsPerStep}
           quantity="secondsPerStep"
           step={0.5}
-          hint="In a shot of 28 s, if you know it"
+          hint={
+            text.secondsPerStepHalf80 === ''
+              ? 'In a shot of 28 s, if you know it'
+              : `± ${text.secondsPerStepHalf80} s, as calibrated`
+          }
           {...bind('secondsPerStep')}
+          onChange={(secondsPerStep) => change({ secondsPerStep, secondsPerStepHalf80: '' })}
+        />
+        <QuantityInput
+          label={label.referenceDial}
+          quantity="dial"
+          step={0.5}
+          hint="The dial it runs 28 s at"
+          {...bind('referenceDial')}
         />
         <QuantityInput
           label={label.umPerStep}
@@ -153,6 +207,7 @@ function GrinderFields({ text, change, faultOf }: FieldsProps<GrinderText>) {
           {...bind('umPerStep')}
         />
       </FieldGrid>
+      <Calibrate text={text} onTake={change} />
       <Notice style={{ marginTop: 10 }}>
         Unplug a grinder before you open it; burrs that touch are damaged.
       </Notice>
@@ -172,6 +227,13 @@ function BasketFields({ text, change, faultOf }: FieldsProps<BasketText>) {
           quantity="diameterMm"
           step={1}
           {...bind('diameterMm')}
+        />
+        <QuantityInput
+          label={label.depthMm}
+          quantity="depthMm"
+          step={1}
+          hint="Inside, from rim to floor"
+          {...bind('depthMm')}
         />
         <QuantityInput label={label.ratedG} quantity="ratedG" step={0.5} {...bind('ratedG')} />
         <YesNo

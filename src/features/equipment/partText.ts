@@ -10,6 +10,10 @@ export interface MachineText {
   readonly pressureControl: boolean;
   readonly flowControl: boolean;
   readonly preinfusion: boolean;
+  /** Empty when not known. */
+  readonly boiler: string;
+  readonly flushS: string;
+  readonly overrunG: string;
 }
 
 export interface GrinderText {
@@ -21,11 +25,16 @@ export interface GrinderText {
   readonly retentionG: string;
   readonly umPerStep: string;
   readonly secondsPerStep: string;
+  readonly secondsPerStepHalf80: string;
+  readonly referenceDial: string;
+  readonly stepless: boolean;
+  readonly chokesAt: string;
 }
 
 export interface BasketText {
   readonly name: string;
   readonly diameterMm: string;
+  readonly depthMm: string;
   readonly ratedG: string;
   readonly pressurised: boolean;
 }
@@ -46,6 +55,9 @@ export const NEW_PARTS: PartTexts = {
     pressureControl: false,
     flowControl: false,
     preinfusion: false,
+    boiler: '',
+    flushS: '',
+    overrunG: '',
   },
   grinder: {
     name: '',
@@ -56,31 +68,47 @@ export const NEW_PARTS: PartTexts = {
     retentionG: '2',
     umPerStep: '',
     secondsPerStep: '',
+    secondsPerStepHalf80: '',
+    referenceDial: '',
+    stepless: false,
+    chokesAt: '',
   },
-  basket: { name: '', diameterMm: '58', ratedG: '18', pressurised: false },
+  basket: { name: '', diameterMm: '58', depthMm: '', ratedG: '18', pressurised: false },
 };
 
 const shown = (value: number | undefined) => (value === undefined ? '' : String(value));
 
 const TEXT_OF: { [P in Part]: (part: StoredParts[P]) => PartTexts[P] } = {
-  machine: ({ id: _id, rowVersion: _rowVersion, fixedTemperatureC, displayOffsetC, ...rest }) => ({
-    ...rest,
-    fixedTemperatureC: shown(fixedTemperatureC),
-    displayOffsetC: shown(displayOffsetC),
+  machine: ({ name, settableTemperature, pressureControl, flowControl, preinfusion, ...rest }) => ({
+    name,
+    settableTemperature,
+    pressureControl,
+    flowControl,
+    preinfusion,
+    fixedTemperatureC: shown(rest.fixedTemperatureC),
+    displayOffsetC: shown(rest.displayOffsetC),
+    boiler: rest.boiler ?? '',
+    flushS: shown(rest.flushS),
+    overrunG: shown(rest.overrunG),
   }),
-  grinder: ({ name, finerIs, stepSize, min, max, retentionG, umPerStep, secondsPerStep }) => ({
+  grinder: ({ name, finerIs, stepless, ...figures }) => ({
     name,
     finerIs,
-    stepSize: shown(stepSize),
-    min: shown(min),
-    max: shown(max),
-    retentionG: shown(retentionG),
-    umPerStep: shown(umPerStep),
-    secondsPerStep: shown(secondsPerStep),
+    stepless,
+    stepSize: shown(figures.stepSize),
+    min: shown(figures.min),
+    max: shown(figures.max),
+    retentionG: shown(figures.retentionG),
+    umPerStep: shown(figures.umPerStep),
+    secondsPerStep: shown(figures.secondsPerStep),
+    secondsPerStepHalf80: shown(figures.secondsPerStepHalf80),
+    referenceDial: shown(figures.referenceDial),
+    chokesAt: shown(figures.chokesAt),
   }),
-  basket: ({ name, diameterMm, ratedG, pressurised }) => ({
+  basket: ({ name, diameterMm, depthMm, ratedG, pressurised }) => ({
     name,
     diameterMm: shown(diameterMm),
+    depthMm: shown(depthMm),
     ratedG: shown(ratedG),
     pressurised,
   }),
@@ -92,16 +120,19 @@ export function partTextOf<P extends Part>(part: P, stored: StoredParts[P]): Par
 
 /** What is sent: figures as numbers, unknown ones left out. */
 export function partInputOf<P extends Part>(part: P, text: PartTexts[P]): Record<string, unknown> {
-  const words = new Set(['name', 'finerIs']);
+  const words = new Set(['name', 'finerIs', 'boiler']);
   const entries = Object.entries(text).map(([name, value]) => [
     name,
     typeof value === 'string' && !words.has(name) ? readNumber(value) : (value as unknown),
   ]);
   const input = Object.fromEntries(entries) as Record<string, unknown>;
-  // A settable machine stands at no temperature of its own.
-  return part === 'machine' && input.settableTemperature
-    ? { ...input, fixedTemperatureC: undefined }
-    : input;
+  if (part !== 'machine') return input;
+  return {
+    ...input,
+    // A settable machine stands at no temperature of its own.
+    ...(input.settableTemperature === true && { fixedTemperatureC: undefined }),
+    boiler: input.boiler === '' ? undefined : input.boiler,
+  };
 }
 
 export const PART_LABELS: { [P in Part]: Readonly<Record<keyof PartTexts[P], string>> } = {
@@ -113,6 +144,9 @@ export const PART_LABELS: { [P in Part]: Readonly<Record<keyof PartTexts[P], str
     pressureControl: 'Pressure can be programmed',
     flowControl: 'Flow can be programmed',
     preinfusion: 'Pre-infusion',
+    boiler: 'Brewing water comes from',
+    flushS: 'Flush before a shot',
+    overrunG: 'Runs on after the stop',
   },
   grinder: {
     name: 'Grinder',
@@ -123,10 +157,15 @@ export const PART_LABELS: { [P in Part]: Readonly<Record<keyof PartTexts[P], str
     retentionG: 'Retention',
     umPerStep: 'Burr travel of one step',
     secondsPerStep: 'What one step changes',
+    secondsPerStepHalf80: 'What one step changes, ±',
+    referenceDial: 'Reference coffee at 28 s',
+    stepless: 'Steps',
+    chokesAt: 'Finest before it chokes',
   },
   basket: {
     name: 'Basket',
     diameterMm: 'Diameter',
+    depthMm: 'Depth',
     ratedG: 'Rated for',
     pressurised: 'Pressurised',
   },

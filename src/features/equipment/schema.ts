@@ -1,6 +1,7 @@
 /** What a person enters of machine, grinder, basket and of a setup of the three. */
 import { z } from 'zod';
 import { oneOf, quantity, text } from '@/core/schema/fields';
+import { BOILERS } from '@/core/schema/setup';
 
 const yesNo = (label: string) => z.boolean({ error: `${label}: say yes or no.` });
 
@@ -13,6 +14,9 @@ export const machineInput = z
     pressureControl: yesNo('Pressure can be programmed'),
     flowControl: yesNo('Flow can be programmed'),
     preinfusion: yesNo('Pre-infusion'),
+    boiler: oneOf('Boiler', BOILERS).optional(),
+    flushS: quantity('flushS').optional(),
+    overrunG: quantity('overrunG').optional(),
   })
   .refine(
     ({ settableTemperature, fixedTemperatureC }) =>
@@ -34,15 +38,31 @@ export const grinderInput = z
     retentionG: quantity('retentionG'),
     umPerStep: quantity('umPerStep').optional(),
     secondsPerStep: quantity('secondsPerStep').optional(),
+    secondsPerStepHalf80: quantity('secondsPerStepHalf80').optional(),
+    referenceDial: quantity('dial').optional(),
+    stepless: yesNo('Stepless').default(false),
+    chokesAt: quantity('dial').optional(),
   })
   .refine(({ min, max }) => min < max, {
     path: ['max'],
     error: 'The dial ends before it begins. Make the highest setting larger than the lowest.',
+  })
+  .superRefine(({ min, max, ...dials }, context) => {
+    for (const name of ['referenceDial', 'chokesAt'] as const) {
+      const dial = dials[name];
+      if (dial !== undefined && (dial < min || dial > max))
+        context.addIssue({
+          code: 'custom',
+          path: [name],
+          message: `Dial ${dial} is outside ${min}-${max} of this grinder. Enter a setting it has.`,
+        });
+    }
   });
 
 export const basketInput = z.strictObject({
   name: text('Basket', 'name'),
   diameterMm: quantity('diameterMm'),
+  depthMm: quantity('depthMm').optional(),
   ratedG: quantity('ratedG'),
   pressurised: yesNo('Pressurised'),
 });

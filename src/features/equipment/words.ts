@@ -1,5 +1,6 @@
 /** A part in one line. */
 import type { StoredBasket, StoredGrinder, StoredMachine } from '@/data/equipment';
+import { BOILER_LABELS } from '@/core/schema/setup';
 import { massWords, temperatureStepWords, temperatureWords, type Units } from '@/core/units';
 
 export function machineWords(machine: StoredMachine, units: Units): string {
@@ -17,24 +18,39 @@ export function machineWords(machine: StoredMachine, units: Units): string {
     Boolean,
   );
   const water = control.length > 0 ? `programmes ${control.join(' and ')}` : 'pump pressure only';
-  const words = [temperature, ...offset, water, ...(machine.preinfusion ? ['pre-infusion'] : [])];
+  const words = [
+    ...(machine.boiler ? [BOILER_LABELS[machine.boiler].toLowerCase()] : []),
+    temperature,
+    ...offset,
+    water,
+    ...(machine.preinfusion ? ['pre-infusion'] : []),
+    ...(machine.flushS === undefined ? [] : [`flush ${machine.flushS} s`]),
+    ...(machine.overrunG === undefined ? [] : [`runs on ${massWords(machine.overrunG, units)}`]),
+  ];
   return capital(words.join(', '));
 }
 
 export function grinderWords(grinder: StoredGrinder, units: Units): string {
   const { min, max, stepSize, finerIs, retentionG, secondsPerStep, umPerStep } = grinder;
+  const { secondsPerStepHalf80, referenceDial, chokesAt, stepless } = grinder;
+  const half = secondsPerStepHalf80 === undefined ? '' : ` (± ${secondsPerStepHalf80})`;
   return [
-    `Dial ${min} to ${max} in steps of ${stepSize}`,
+    stepless
+      ? `Dial ${min} to ${max} without steps, repeated to ${stepSize}`
+      : `Dial ${min} to ${max} in steps of ${stepSize}`,
     `${finerIs} is finer`,
     `keeps ${massWords(retentionG, units)}`,
-    ...(secondsPerStep === undefined ? [] : [`${secondsPerStep} s a step`]),
+    ...(secondsPerStep === undefined ? [] : [`${secondsPerStep} s${half} a step`]),
     ...(umPerStep === undefined ? [] : [`${umPerStep} µm a step`]),
+    referenceDial === undefined ? 'not calibrated' : `reference coffee at ${referenceDial}`,
+    ...(chokesAt === undefined ? [] : [`chokes beyond ${chokesAt}`]),
   ].join(', ');
 }
 
 export function basketWords(basket: StoredBasket, units: Units): string {
-  const { diameterMm, ratedG, pressurised } = basket;
-  const rated = `${diameterMm} mm, rated ${massWords(ratedG, units)}`;
+  const { diameterMm, depthMm, ratedG, pressurised } = basket;
+  const size = depthMm === undefined ? `${diameterMm} mm` : `${diameterMm} mm, ${depthMm} mm deep`;
+  const rated = `${size}, rated ${massWords(ratedG, units)}`;
   return pressurised ? `${rated}, pressurised: no grind can be dialled in on it` : rated;
 }
 

@@ -4,7 +4,7 @@ import Link from 'next/link';
 import { useRouter, useSelectedLayoutSegment } from 'next/navigation';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
-import { displayTemperatureC } from '@/core/start/setupLimits';
+import { displayTemperatureC, stopAtG } from '@/core/start/setupLimits';
 import { CLOCK_LABELS, roastWord, SERVED_LABELS } from '@/core/vocabulary';
 import type { ReleaseView } from '@/data/releaseView';
 import { dayWords } from '@/core/dayWords';
@@ -261,6 +261,8 @@ function BenchSide({ view }: { view: ReleaseView }) {
             clockWords,
             programme: draft.programme,
             displayC: displayTemperatureC(draft.temperatureC, setup.machine),
+            stopAtG: stopAtG(draft.yieldG, setup.machine),
+            flushS: setup.machine.flushS,
             restDays: [draft.restFrom, draft.restTo],
             tolerance: { doseG: target.doseToleranceG, yieldG: target.yieldToleranceG },
           }}

@@ -194,6 +194,9 @@ export function TopBar({ houseName, releases, due }: TopBarProps) {
             {due} due
           </Link>
         )}
+        <Link className="wide" href="/patterns">
+          Patterns
+        </Link>
         <Link className="wide" href="/equipment">
           Equipment
         </Link>

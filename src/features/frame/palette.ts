@@ -20,6 +20,7 @@ const PLACES = [
   { href: '/', words: 'Today', duty: 'self' },
   { href: '/releases/new', words: 'New release', duty: 'lead' },
   { href: '/import', words: 'Import a spreadsheet', duty: 'lead' },
+  { href: '/patterns', words: 'Patterns', duty: 'self' },
   { href: '/equipment', words: 'Equipment', duty: 'self' },
   { href: '/people', words: 'People', duty: 'self' },
   { href: '/house', words: 'House', duty: 'self' },

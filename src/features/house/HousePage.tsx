@@ -1,5 +1,6 @@
 'use client';
 
+import Link from 'next/link';
 import { useState, type FormEvent } from 'react';
 import styled from 'styled-components';
 import {
@@ -105,6 +106,9 @@ export function HousePage({ house }: { house: House }) {
     <Page>
       <StageTitle as="h1">House</StageTitle>
       {!isLead && <Notice>You can read this; the lead changes it.</Notice>}
+      <p>
+        <Link href="/house/rules">Rules of the house model</Link>: what every proposal starts from.
+      </p>
       <Clashes
         clashes={form.clashes}
         takenOver={form.takenOver}

@@ -1,10 +1,11 @@
 /** First-run set-up of the house and its lead, and how the house works. */
 import { z } from 'zod';
 import { userFault } from '@/core/errors';
-import { text } from '@/core/schema/fields';
+import { quantity, text } from '@/core/schema/fields';
 import { newPersonFields } from '@/core/schema/person';
 import { changedMeanwhile, defineCommand } from '@/data/command';
-import { findHouse, insertHouse, updateHouse } from '@/data/house';
+import { ownRulesSchema } from '@/core/schema/ownRule';
+import { findHouse, insertHouse, updateHouse, updateRules } from '@/data/house';
 import { findLead, hasSignIns, insertPerson, setSignIn } from '@/data/people';
 import { hashPassword } from '@/data/signIn';
 import { houseInput } from './schema';
@@ -38,5 +39,25 @@ export const saveHouse = defineCommand({
   run: ({ rowVersion, house }, { db }) => {
     if (!updateHouse(db, rowVersion, house)) throw changedMeanwhile('house');
     return { releaseId: null, words: 'changed how the house works', result: {} };
+  },
+});
+
+export const saveRules = defineCommand({
+  kind: 'saveRules',
+  duty: 'lead',
+  input: z.strictObject({
+    rowVersion: z.number().int(),
+    rules: ownRulesSchema,
+    halfLife: quantity('halfLife').int({ error: 'Half-life is whole releases.' }).optional(),
+  }),
+  run: ({ rowVersion, rules, halfLife }, { db }) => {
+    if (!updateRules(db, rowVersion, { rules, halfLife })) throw changedMeanwhile('rules');
+    const own = rules.length === 1 ? 'one rule of its own' : `${rules.length} rules of its own`;
+    const fading = halfLife === undefined ? 'never fade' : `count half after ${halfLife} more`;
+    return {
+      releaseId: null,
+      words: `set the house model: ${rules.length === 0 ? 'the trade’s rules' : own}, past recipes ${fading}`,
+      result: {},
+    };
   },
 });

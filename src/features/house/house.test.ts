@@ -1,7 +1,13 @@
+import { OUTPUTS, type OwnRule } from '@/core/start/priors';
+import { proposeFrom } from '@/core/start/propose';
+import type { Db } from '@/data/database';
 import { findHouse } from '@/data/house';
+import { readHouseModel } from '@/data/houseModel';
+import { readRelease } from '@/data/releaseView';
 import { faultOf } from '../../../tests/support/fault';
-import { openHouse, send } from '../../../tests/support/house';
+import { openHouse, send, TODAY } from '../../../tests/support/house';
 import { houseInputOf, houseTextOf } from './houseText';
+import { ownRulesOf, ruleTextsOf } from './ruleText';
 
 function openSettings() {
   const { db } = openHouse();
@@ -73,5 +79,63 @@ describe('how the house works', () => {
     save({ currency: 'GBP' });
     expect(faultOf(() => save({ currency: 'CHF' })).code).toBe('conflict');
     expect(findHouse(db)!.currency).toBe('GBP');
+  });
+});
+
+describe('rules of the house’s own', () => {
+  const saveRules = (db: Db, rules: unknown, halfLife?: unknown, rowVersion = 1) =>
+    send(db, 'saveRules', { rowVersion, rules, halfLife });
+
+  it('go through their form: as people write them, and back to the same figures', () => {
+    for (const output of OUTPUTS) {
+      const texts = ruleTextsOf([], output, 'both');
+      expect(ownRulesOf(texts, output, 'both')).toEqual([]);
+      const changed = { ...texts, light: { mean: '25', sd: '6' } };
+      const [own, ...others] = ownRulesOf(changed, output, 'both');
+      expect(others).toEqual([]);
+      expect(own).toMatchObject({ factor: 'light', output });
+      expect(ruleTextsOf([own as OwnRule], output, 'both').light).toEqual(changed.light);
+    }
+    const { lnRatio } = { lnRatio: ruleTextsOf([], 'lnRatio', 'both') };
+    expect(lnRatio.base).toEqual({ mean: '2', sd: '10' });
+    expect(lnRatio.light).toEqual({ mean: '22.14', sd: '6' });
+  });
+
+  it('reach the proposal, and are reset by saving none', () => {
+    const { db, releaseId } = openHouse();
+    const ask = () => {
+      const house = findHouse(db)!;
+      const view = readRelease(db, house, releaseId, { today: TODAY })!;
+      const question = { release: view.facts, style: 'classic' } as const;
+      return proposeFrom(readHouseModel(db, house).modelOf('both'), question).mean.temperatureC;
+    };
+    const before = ask();
+    saveRules(db, [{ factor: 'base', output: 'temperatureC', mean: 90, sd: 1 }], 20);
+    expect(ask()).toBeCloseTo(before - 2, 9);
+    expect(findHouse(db)).toMatchObject({ halfLife: 20 });
+    saveRules(db, [], undefined, 2);
+    expect(ask()).toBeCloseTo(before, 9);
+    expect(findHouse(db)!.halfLife).toBeUndefined();
+  });
+
+  it.each([
+    ['a ± of nothing', [{ factor: 'base', output: 'lnRatio', mean: 0.7, sd: 0 }], /0 or less/],
+    ['a figure that is none', [{ factor: 'base', output: 'lnRatio', mean: 'x', sd: 1 }], /number/],
+    ['an unknown factor', [{ factor: 'moon', output: 'lnRatio', mean: 1, sd: 1 }], /not one of/],
+    [
+      'the same rule twice',
+      [1, 2].map((mean) => ({ factor: 'base', output: 'lnRatio', mean, sd: 1 })),
+      /given twice/,
+    ],
+  ])('refuse %s', (_what, rules, words) => {
+    const { db } = openHouse();
+    expect(faultOf(() => saveRules(db, rules)).message).toMatch(words);
+    expect(findHouse(db)!.rules).toEqual([]);
+  });
+
+  it('show a second lead that the first was quicker', () => {
+    const { db } = openHouse();
+    saveRules(db, []);
+    expect(faultOf(() => saveRules(db, [], 10)).message).toMatch(/Someone else/);
   });
 });

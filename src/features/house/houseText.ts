@@ -24,7 +24,8 @@ export interface HouseText {
 const shown = (value: number | undefined) => (value === undefined ? '' : String(value));
 
 export function houseTextOf(house: House): HouseText {
-  const { rowVersion: _rowVersion, coffeePricePerKg, closedDates, roastMap, ...rest } = house;
+  const { rowVersion: _rowVersion, rules: _rules, halfLife: _halfLife, ...own } = house;
+  const { coffeePricePerKg, closedDates, roastMap, ...rest } = own;
   return {
     ...rest,
     doseToleranceG: shown(house.doseToleranceG),

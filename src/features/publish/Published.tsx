@@ -5,6 +5,7 @@ import styled from 'styled-components';
 import type { PublicAddress } from '@/data/publications';
 import { Button, buttonLook, QuietButton } from '@/ui/Button';
 import { dayWords } from '@/core/dayWords';
+import { Choice } from '@/ui/choices';
 import { DialogSheet } from '@/ui/DialogSheet';
 import { Faults } from '@/ui/Faults';
 import { TextAreaInput } from '@/ui/fields';
@@ -72,9 +73,10 @@ function Withdraw({ releaseId }: { releaseId: string }) {
   const { submit, faults, faultOf, isBusy } = useCommand();
   const [isAsking, setAsking] = useState(false);
   const [why, setWhy] = useState('');
+  const [was, setWas] = useState<'right' | 'wrong'>('right');
   const onSubmit = async (event: FormEvent) => {
     event.preventDefault();
-    const answer = await submit('withdraw', { releaseId, why });
+    const answer = await submit('withdraw', { releaseId, why, wasWrong: was === 'wrong' });
     if (answer.ok) setAsking(false);
   };
   return (
@@ -92,6 +94,15 @@ function Withdraw({ releaseId }: { releaseId: string }) {
               value={why}
               onChange={setWhy}
               fault={faultOf('why')}
+            />
+            <Choice
+              label="The recipe itself"
+              value={was}
+              onChange={setWas}
+              options={[
+                { value: 'right', label: 'was right: the coffee is over' },
+                { value: 'wrong', label: 'was wrong: learn nothing from it' },
+              ]}
             />
             <Faults faults={faults} shown={['why']} />
             <p style={{ marginTop: 12 }}>

@@ -9,7 +9,8 @@ import {
   GATES,
   insertGatePass,
   insertVersion,
-  setWithdrawn,
+  showPublicAgain,
+  withdrawPublic,
 } from '@/data/publications';
 import { readRelease, type ReleaseView } from '@/data/releaseView';
 import { makeDocument, recipeBodySchema, writeDocument } from '@/formats/recipeDocument';
@@ -60,6 +61,7 @@ export const publish = defineCommand({
       {
         id,
         releaseId,
+        draftId,
         number: body.version,
         document: writeDocument(document),
         sha256: document.sha256,
@@ -100,13 +102,16 @@ export const withdraw = defineCommand({
   input: z.strictObject({
     releaseId: z.string().max(64),
     why: text('What the page says about it', 'words'),
+    /** The recipe was not right: the house model forgets it. */
+    wasWrong: z.boolean().default(false),
   }),
-  run: ({ releaseId, why }, { db }) => {
+  run: ({ releaseId, why, wasWrong }, { db }) => {
     const address = findAddress(db, releaseId);
     if (!address || address.withdrawnAt !== null)
       throw userFault('refused', '', 'Nothing of this release is public. Reload the page.');
-    setWithdrawn(db, releaseId, why);
-    return { releaseId, words: `withdrew the public recipe: ${why}`, result: {} };
+    withdrawPublic(db, releaseId, { why, wasWrong });
+    const forgotten = wasWrong ? ', as wrong' : '';
+    return { releaseId, words: `withdrew the public recipe${forgotten}: ${why}`, result: {} };
   },
 });
 
@@ -118,7 +123,7 @@ export const showAgain = defineCommand({
     const address = findAddress(db, releaseId);
     if (!address || address.withdrawnAt === null)
       throw userFault('refused', '', 'Nothing of this release is withdrawn. Reload the page.');
-    setWithdrawn(db, releaseId, null);
+    showPublicAgain(db, releaseId);
     return { releaseId, words: 'showed the withdrawn recipe again', result: {} };
   },
 });

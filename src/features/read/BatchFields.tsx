@@ -1,5 +1,6 @@
 'use client';
 
+import { CRUSH_LABELS, CRUSHES } from '@/core/coffee/roast';
 import { ROAST_WORDS } from '@/core/vocabulary';
 import { FieldGrid, QuantityInput, SelectInput, TextInput } from '@/ui/fields';
 import { bindTo } from '@/ui/useTextForm';
@@ -8,6 +9,11 @@ import type { BatchText } from './releaseText';
 const roastOptions = [
   { value: '', label: 'Not known' },
   ...ROAST_WORDS.map(({ level, label }) => ({ value: String(level), label })),
+];
+
+const crushOptions = [
+  { value: '', label: 'Not tried' },
+  ...CRUSHES.map((value) => ({ value, label: CRUSH_LABELS[value] })),
 ];
 
 /** What is known of one roast batch. */
@@ -43,6 +49,12 @@ export function BatchFields({
         step={1}
         hint="Counts by the house’s own map"
         {...bind('colourBean')}
+      />
+      <SelectInput
+        label="A bean under the thumb"
+        hint="Cool bean, hard surface; a weak reading"
+        options={crushOptions}
+        {...bind('crush')}
       />
       <QuantityInput
         label="Roast weight loss"

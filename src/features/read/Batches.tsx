@@ -30,6 +30,7 @@ const LABELS = {
   roastLevel: 'Roast',
   colourBean: 'Colour of the bean',
   colourGround: 'Colour of the ground coffee',
+  crush: 'A bean under the thumb',
   weightLossPct: 'Roast weight loss',
   sampleG: 'Sample set aside',
 };

@@ -19,7 +19,15 @@ jest.mock('next/navigation', () => ({ useRouter: () => router }));
 
 function openRead(house = houseWith()) {
   const view = house.view();
-  renderAs(<ReadStage view={view} ease={easeOf(view.facts)} hasBeanMap={false} today={TODAY} />);
+  renderAs(
+    <ReadStage
+      view={view}
+      ease={easeOf(view.facts)}
+      hasBeanMap={false}
+      today={TODAY}
+      nearest={[]}
+    />,
+  );
   return { user: userEvent.setup(), house, view };
 }
 

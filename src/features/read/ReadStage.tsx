@@ -5,9 +5,11 @@ import { useState } from 'react';
 import styled from 'styled-components';
 import type { Ease } from '@/core/ease/ease';
 import { roastWord } from '@/core/vocabulary';
+import type { NearRow } from '@/data/pastWords';
 import type { BatchView, ReleaseView } from '@/data/releaseView';
 import { Button, mainLook } from '@/ui/Button';
 import { useMay } from '@/ui/person';
+import { NearestTable } from '@/ui/PastTable';
 import { PushChart } from '@/ui/PushChart';
 import { signed } from '@/ui/signed';
 import { Notice, SectionTitle, StageTitle } from '@/ui/type';
@@ -57,9 +59,11 @@ export interface ReadStageProps {
   /** Can a bean colour be read here? It takes two readings of the house's own. */
   readonly hasBeanMap: boolean;
   readonly today: string;
+  /** Past releases most like this one. */
+  readonly nearest: readonly NearRow[];
 }
 
-export function ReadStage({ view, ease, hasBeanMap, today }: ReadStageProps) {
+export function ReadStage({ view, ease, hasBeanMap, today, nearest }: ReadStageProps) {
   const [isEditing, setEditing] = useState(false);
   const isLead = useMay('lead');
   const { release, batch, batches } = view;
@@ -69,9 +73,6 @@ export function ReadStage({ view, ease, hasBeanMap, today }: ReadStageProps) {
         <EditRelease release={release} onDone={() => setEditing(false)} />
       </Stack>
     );
-  const isDisputed = release.components.some(
-    ({ varietyClass }) => varietyClass !== undefined && varietyClass !== 'ordinary',
-  );
   return (
     <Stack>
       <Head>
@@ -96,12 +97,9 @@ export function ReadStage({ view, ease, hasBeanMap, today }: ReadStageProps) {
         rules are.
       </p>
       <RoastNote batch={batch} hasBeanMap={hasBeanMap} />
-      {isDisputed && (
-        <Notice>
-          Practitioners disagree about variety: equally dense coffees can behave as opposites. So it
-          counts for little here, and its band is wide.
-        </Notice>
-      )}
+      {disputesOf(view).map((words) => (
+        <Notice key={words}>{words}</Notice>
+      ))}
       <section>
         <SectionTitle>Facts still missing, by what they would narrow</SectionTitle>
         {ease.missing.length === 0 ? (
@@ -116,6 +114,12 @@ export function ReadStage({ view, ease, hasBeanMap, today }: ReadStageProps) {
           </Missing>
         )}
       </section>
+      {nearest.length > 0 && (
+        <section>
+          <SectionTitle>Past releases most like it, and what they ended on</SectionTitle>
+          <NearestTable rows={nearest} />
+        </section>
+      )}
       <Batches
         releaseId={release.id}
         batches={batches}
@@ -129,6 +133,39 @@ export function ReadStage({ view, ease, hasBeanMap, today }: ReadStageProps) {
       )}
     </Stack>
   );
+}
+
+/** From here a density is far enough from the middle to matter, g/L. House heuristic: half a sd. */
+const DENSITY_MATTERS_FROM = 15;
+/** From here the temperature schools part, on the roast scale. */
+const DARK_FROM = 0.5;
+
+/** Where practitioners disagree, said only where it touches this coffee. */
+function disputesOf({ release, batch, facts }: ReleaseView): string[] {
+  const { components } = release;
+  const disputes: string[] = [];
+  if (components.some(({ varietyClass }) => varietyClass && varietyClass !== 'ordinary'))
+    disputes.push(
+      'Practitioners disagree about variety: equally dense coffees can behave as opposites. So it counts for little here, and its band is wide, until your own recipes say otherwise.',
+    );
+  if (
+    components.some(
+      ({ densityGPerL }) =>
+        densityGPerL !== undefined && Math.abs(densityGPerL - 700) >= DENSITY_MATTERS_FROM,
+    )
+  )
+    disputes.push(
+      'Practitioners disagree about density too: most find dense coffee stubborn, some see no difference between origins of one density. It moves the scale a little.',
+    );
+  if (batch.roast.source === 'word')
+    disputes.push(
+      'A roast word means another thing in every house. A reading of the ground coffee would settle it.',
+    );
+  if ((facts.roastLevel ?? 0) >= DARK_FROM)
+    disputes.push(
+      'For dark coffee the schools part: some brew at 80-85 °C, some hardly below 90. Choose yours in Start; “between the two” keeps the band wide.',
+    );
+  return disputes;
 }
 
 /** What the scale means at the bench. House heuristic. */
@@ -155,6 +192,10 @@ function RoastNote({ batch, hasBeanMap }: { batch: BatchView; hasBeanMap: boolea
   if (batch.colourBean !== undefined && source !== 'bean' && source !== 'ground' && !hasBeanMap)
     notes.push(
       'The bean colour is kept but not counted yet: give two roast words their bean colours in House.',
+    );
+  if (batch.roast.source === 'thumb')
+    notes.push(
+      'Only the thumb speaks for the roast: a weak reading, drawn to the middle. A word or a ground colour would say more.',
     );
   if (notes.length === 0) return null;
   return (

@@ -28,6 +28,7 @@ export interface BatchText {
   readonly roastLevel: string;
   readonly colourBean: string;
   readonly colourGround: string;
+  readonly crush: string;
   readonly weightLossPct: string;
   readonly sampleG: string;
 }
@@ -59,6 +60,7 @@ export function emptyBatch(today: string): BatchText {
     roastLevel: '',
     colourBean: '',
     colourGround: '',
+    crush: '',
     weightLossPct: '',
     sampleG: '',
   };
@@ -98,6 +100,7 @@ export function batchTextOf(batch: StoredBatch): BatchText {
     roastLevel: shown(batch.roastLevel),
     colourBean: shown(batch.colourBean),
     colourGround: shown(batch.colourGround),
+    crush: batch.crush ?? '',
     weightLossPct: shown(batch.weightLossPct),
     sampleG: shown(batch.sampleG),
   };
@@ -131,6 +134,7 @@ export function batchInputOf({ label, roastDate, ...figures }: BatchText) {
     roastLevel: readNumber(figures.roastLevel),
     colourBean: readNumber(figures.colourBean),
     colourGround: readNumber(figures.colourGround),
+    crush: figures.crush || undefined,
     weightLossPct: readNumber(figures.weightLossPct),
     sampleG: readNumber(figures.sampleG),
   };

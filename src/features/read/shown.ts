@@ -20,6 +20,7 @@ export const SHOWN_BATCH = [
   'roastLevel',
   'colourBean',
   'colourGround',
+  'crush',
   'weightLossPct',
   'sampleG',
 ];

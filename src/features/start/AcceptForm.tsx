@@ -72,7 +72,7 @@ export function AcceptForm(props: AcceptFormProps) {
   const isLead = useMay('lead');
   const router = useRouter();
   const { submit, faults, faultOf, isBusy } = useCommand();
-  const proposed = textOf(proposal, startDialOf(view, setup));
+  const proposed = textOf(proposal, startDialOf(view, setup, proposal));
   const { text, bind, change, reset } = useTextForm(proposed, faultOf);
   const changed = overruled(text, proposed);
   const onSubmit = async (event: FormEvent) => {
@@ -130,7 +130,7 @@ export function AcceptForm(props: AcceptFormProps) {
           label="Dial to start at"
           quantity="dial"
           step={setup?.grinder.stepSize ?? 1}
-          hint={grindHint(proposal.grindSteps)}
+          hint={grindHint(proposal)}
           large
           {...bind('startDial')}
         />
@@ -198,15 +198,25 @@ function ratioWords({ doseG, yieldG }: RecipeText): string {
     : 'Ratio unknown';
 }
 
-function grindHint(steps: number): string {
-  if (Math.abs(steps) < 0.5) return 'About your reference coffee’s setting';
-  const size = Math.abs(steps) === 1 ? '1 step' : `${Math.abs(steps)} steps`;
-  return `About ${size} ${steps > 0 ? 'finer' : 'coarser'} than your reference coffee`;
+function grindHint({ grindSteps, startDial }: Proposal): string {
+  const size = Math.abs(grindSteps) === 1 ? '1 step' : `${Math.abs(grindSteps)} steps`;
+  const words =
+    Math.abs(grindSteps) < 0.5
+      ? 'About your reference coffee’s setting'
+      : `About ${size} ${grindSteps > 0 ? 'finer' : 'coarser'} than your reference coffee`;
+  if (startDial === null) return `${words}; calibrate the grinder to have it on its dial`;
+  const [low, high] = startDial.interval80;
+  return `${words}: ${startDial.dial} on this dial, 80 %: ${low.toFixed(1)}-${high.toFixed(1)}`;
 }
 
-/** Where the dial stands on this setup for this release, else the middle of its range. */
-function startDialOf({ bench }: ReleaseView, setup: StoredSetup | undefined): string {
+/** Where the dial stands on this setup for this release, else where the model puts it, else the middle. */
+function startDialOf(
+  { bench }: ReleaseView,
+  setup: StoredSetup | undefined,
+  { startDial }: Proposal,
+): string {
   if (bench && bench.setup.id === setup?.id)
     return String(bench.shots.at(-1)?.dial ?? bench.draft.startDial);
-  return setup ? String(middleSetting(setup.grinder)) : '';
+  if (!setup) return '';
+  return String(startDial?.dial ?? middleSetting(setup.grinder));
 }

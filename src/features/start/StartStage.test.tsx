@@ -1,11 +1,21 @@
-import { screen, waitFor } from '@testing-library/react';
+import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
-import { propose } from '@/core/start/propose';
-import { listSetups } from '@/data/setups';
+import { METRIC } from '@/core/units';
+import { findHouse } from '@/data/house';
 import { DONE, fakeServer, router } from '../../../tests/support/browser';
+import {
+  BATCH,
+  COMPONENT,
+  RECIPE,
+  RELEASE,
+  send,
+  TODAY,
+  WORDS,
+} from '../../../tests/support/house';
 import { renderAs } from '../../../tests/support/render';
-import { houseWith } from '../../../tests/support/view';
+import { houseWith, type ViewedHouse } from '../../../tests/support/view';
 import { StartStage } from './StartStage';
+import { readStart } from './startView';
 
 jest.mock('next/navigation', () => ({
   useRouter: () => router,
@@ -13,28 +23,29 @@ jest.mock('next/navigation', () => ({
   useSearchParams: () => new URLSearchParams(),
 }));
 
-function openStart() {
-  const { db, view } = houseWith();
-  const setups = listSetups(db);
-  const proposal = propose({
-    release: view().facts,
-    style: 'classic',
-    temperatureSchool: 'both',
-    history: [],
-    setup: setups[0],
+function openStart(search: Record<string, string> = {}, prepare?: (house: ViewedHouse) => void) {
+  const house = houseWith();
+  prepare?.(house);
+  const { db, view } = house;
+  const reader = { today: TODAY, units: METRIC };
+  const start = readStart(db, findHouse(db)!, view(), search, reader);
+  renderAs(<StartStage view={view()} start={start} />);
+  return { user: userEvent.setup(), proposal: start.proposal, start, house };
+}
+
+/** Another release, decided in the house's own records. */
+function addPast(house: ViewedHouse, name: string, changes: Record<string, unknown> = {}): string {
+  const release = { ...RELEASE, name, components: [{ ...COMPONENT, process: 'natural' }] };
+  const { releaseId } = send(house.db, 'createRelease', { release, batch: BATCH });
+  const { draftId } = send(house.db, 'acceptRecipe', {
+    ...RECIPE,
+    releaseId,
+    batchId: `${String(releaseId)}-1`,
+    setupId: house.setupId,
+    ...changes,
   });
-  renderAs(
-    <StartStage
-      view={view()}
-      batch={view().batch}
-      proposal={proposal}
-      style="classic"
-      temperatureSchool="both"
-      setups={setups}
-      setupId={setups[0]!.id}
-    />,
-  );
-  return { user: userEvent.setup(), proposal };
+  send(house.db, 'publish', { releaseId, draftId, ...WORDS });
+  return String(releaseId);
 }
 
 describe('Start', () => {
@@ -89,5 +100,70 @@ describe('Start', () => {
     expect(router.replace).toHaveBeenCalledWith('/releases/r/start?style=soakFirst', {
       scroll: false,
     });
+  });
+
+  it('sets a second style beside the first, with what differs', () => {
+    const { start } = openStart({ beside: 'soakFirst' });
+    const table = screen.getByRole('region', { name: 'Two styles side by side' });
+    const time = within(table).getByText('Time').closest('tr')!.textContent;
+    expect(time).toContain(
+      `${Math.round(start.beside!.recipe.timeS[0] + start.beside!.recipe.timeS[1]) / 2} s`,
+    );
+    expect(within(table).getByText(/fill fast, pause/)).toBeTruthy();
+    expect(screen.getByText(/cannot make soak first/)).toBeTruthy();
+  });
+
+  it('moves with what is supposed, and leads back', async () => {
+    const { user, start } = openStart({ ifRoast: '1' });
+    expect(start.whatIf!.recipe.ratio).toBeLessThan(start.proposal.recipe.ratio);
+    const table = screen.getByRole('region', { name: 'What if' });
+    expect(within(table).getByText('Temperature').closest('tr')!.textContent).toMatch(/−2\.0$/);
+    await user.click(screen.getByRole('button', { name: 'Back to what is known' }));
+    expect(router.replace).toHaveBeenCalledWith('/releases/r/start?', { scroll: false });
+  });
+
+  it('ignores what cannot be asked', () => {
+    const { start } = openStart({
+      ifRoast: 'dark',
+      ifRest: '-3',
+      beside: 'nosuch',
+      from: 'nobody',
+    });
+    expect(start).toMatchObject({ whatIf: null, beside: null, comingFrom: null });
+    expect(screen.queryByRole('region', { name: 'What if' })).toBeNull();
+  });
+
+  it('splits each push into rule and learned once the house has published, and names its evidence', () => {
+    const { start } = openStart({}, (house) => {
+      for (let i = 0; i < 5; i++) addPast(house, `Past ${i}`, { temperatureC: 90, yieldG: 45 });
+    });
+    expect(start.proposal).toMatchObject({ rulesOnly: false, releases: 5 });
+    expect(screen.getByText('Learned')).toBeTruthy();
+    expect(screen.getByText(/moved by 5 releases of your own, older ones less/)).toBeTruthy();
+    const influential = screen.getByRole('region', { name: 'Most influential past releases' });
+    const link = within(influential).getByRole('link', { name: 'Past 4' });
+    expect(link.getAttribute('href')).toBe(
+      `/releases/${start.evidence.ratio.find(({ name }) => name === 'Past 4')!.releaseId}`,
+    );
+    expect(screen.getByRole('region', { name: 'Nearest past releases' })).toBeTruthy();
+  });
+
+  it('gives the changes from the coffee on the bench now, its dial on the same grinder included', () => {
+    const house = houseWith();
+    const otherId = addPast(house, 'Cerro', { startDial: 15 });
+    const reader = { today: TODAY, units: METRIC };
+    const found = readStart(
+      house.db,
+      findHouse(house.db)!,
+      house.view(),
+      { from: otherId },
+      reader,
+    );
+    const { dial, changes } = found.comingFrom!;
+    expect(dial!.from).toBe(15);
+    // Finer on this grinder is a lower number, about two numbers and a half a reference step.
+    expect(Math.sign(dial!.to - dial!.from)).toBe(-Math.sign(changes.grindSteps!.change));
+    renderAs(<StartStage view={house.view()} start={found} />);
+    expect(screen.getByRole('region', { name: 'Changes from Cerro' })).toBeTruthy();
   });
 });

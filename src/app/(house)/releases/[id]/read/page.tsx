@@ -1,4 +1,7 @@
 import { easeOf } from '@/core/ease/ease';
+import { database } from '@/data/database';
+import { readHouseModel } from '@/data/houseModel';
+import { nearestTo } from '@/data/pastWords';
 import { today } from '@/data/today';
 import { loadHouse, loadRelease } from '@/features/frame/load';
 import { ReadStage } from '@/features/read/ReadStage';
@@ -7,7 +10,14 @@ export default async function ReadPage({ params }: { params: Promise<{ id: strin
   const view = await loadRelease((await params).id);
   const { house } = await loadHouse();
   const hasBeanMap = house.roastMap.filter((level) => level.colourBean !== undefined).length >= 2;
+  const style = view.bench?.draft.style ?? house.brewStyle;
   return (
-    <ReadStage view={view} ease={easeOf(view.facts)} hasBeanMap={hasBeanMap} today={today()} />
+    <ReadStage
+      view={view}
+      ease={easeOf(view.facts)}
+      hasBeanMap={hasBeanMap}
+      today={today()}
+      nearest={nearestTo(readHouseModel(database(), house), view.facts, style)}
+    />
   );
 }

@@ -1,0 +1,22 @@
+import { database } from '@/data/database';
+import { listSetups } from '@/data/setups';
+import { loadHouse } from '@/features/frame/load';
+import { PatternsPage } from '@/features/patterns/PatternsPage';
+import { readPatterns } from '@/features/patterns/patternsView';
+
+export const metadata = { title: 'Patterns' };
+
+interface Props {
+  readonly searchParams: Promise<Record<string, string | string[] | undefined>>;
+}
+
+export default async function Patterns({ searchParams }: Props) {
+  const { house } = await loadHouse();
+  const db = database();
+  return (
+    <PatternsPage
+      view={readPatterns(db, house, await searchParams)}
+      setups={listSetups(db).map(({ id, name }) => ({ id, name }))}
+    />
+  );
+}

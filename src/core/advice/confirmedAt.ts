@@ -1,0 +1,30 @@
+/**
+ * When a dial-in was first confirmed: the same judgement as the advice, asked shot by shot afterwards.
+ */
+import type { Shot } from '../schema/shot';
+import { nextMove } from './next';
+import type { NextInput } from './types';
+
+/**
+ * Number of shots pulled until the recipe was first confirmed, or null when it never was.
+ * `targetOf` gives the target a shot was pulled for; shots of another target confirm nothing.
+ */
+export function shotsToConfirmed<T>(
+  input: Omit<NextInput, 'target' | 'shots' | 'targetFrom'>,
+  shots: readonly { readonly shot: Shot; readonly recipe: T }[],
+  targetOf: (recipe: T) => NextInput['target'],
+): number | null {
+  for (let count = 2; count <= shots.length; count++) {
+    const [before, last] = [shots[count - 2]!, shots[count - 1]!];
+    // Two shots at one setting are the least that can confirm: others need not be asked.
+    if (before.recipe !== last.recipe || before.shot.dial !== last.shot.dial) continue;
+    const { status } = nextMove({
+      ...input,
+      target: targetOf(last.recipe),
+      targetFrom: shots.findIndex(({ recipe }) => recipe === last.recipe),
+      shots: shots.slice(0, count).map(({ shot }) => shot),
+    });
+    if (status === 'confirmed') return count;
+  }
+  return null;
+}

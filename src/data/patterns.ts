@@ -1,0 +1,139 @@
+/**
+ * What years of notes say, read once and kept until anything is written: every dial-in with what it
+ * cost, every tasting with the coffee it was of. The decided recipes come from the house model.
+ */
+import { z } from 'zod';
+import { purgeOf } from '@/core/advice/bench';
+import { shotsToConfirmed } from '@/core/advice/confirmedAt';
+import { readRoast } from '@/core/coffee/roast';
+import { restSpan } from '@/core/rest/rest';
+import { STYLES, type BrewStyle, type Process } from '@/core/vocabulary';
+import { prepared, type Db } from './database';
+import { findDraft } from './dialIns';
+import { countEvents } from './events';
+import type { House } from './house';
+import { advisedShot, targetOf } from './releaseView';
+import { findRelease, type StoredBatch, type StoredRelease } from './releases';
+import { findSetup } from './setups';
+import { listShots, listTastings } from './shots';
+import { dayOf } from './today';
+
+/** What every point carries to be filtered by, and to open its release. */
+export interface About {
+  readonly releaseId: string;
+  readonly name: string;
+  /** yyyy-mm-dd. */
+  readonly day: string;
+  readonly style: BrewStyle;
+  readonly setupId: string;
+  /** The processes of its components. */
+  readonly processes: readonly Process[];
+  readonly roastLevel: number | null;
+}
+
+export interface DialInCost extends About {
+  /** Shots and grams until first confirmed, or all of them when it never was. */
+  readonly shots: number;
+  readonly spentG: number;
+  readonly isConfirmed: boolean;
+}
+
+export interface Cup extends About {
+  readonly liking: number | undefined;
+  readonly promised: readonly string[];
+  readonly found: readonly string[];
+}
+
+export interface Records {
+  readonly dialIns: readonly DialInCost[];
+  readonly cups: readonly Cup[];
+}
+
+const dialInRow = z.object({
+  id: z.string(),
+  releaseId: z.string(),
+  batchId: z.string(),
+  setupId: z.string(),
+  style: z.enum(STYLES),
+});
+
+const kept = new WeakMap<Db, { version: string; records: Records }>();
+
+/** Every dial-in and every cup, oldest first. */
+export function readRecords(db: Db, house: House): Records {
+  const version = `${countEvents(db)} ${house.rowVersion}`;
+  const known = kept.get(db);
+  if (known?.version === version) return known.records;
+  const dialIns: DialInCost[] = [];
+  const cups: Cup[] = [];
+  for (const raw of prepared(
+    db,
+    `SELECT id, release_id AS releaseId, batch_id AS batchId, setup_id AS setupId, style
+     FROM dial_in ORDER BY started_at, rowid`,
+  ).all()) {
+    const found = readDialIn(db, house, dialInRow.parse(raw));
+    if (found.cost) dialIns.push(found.cost);
+    cups.push(...found.cups);
+  }
+  const byDay = (a: About, b: About) => a.day.localeCompare(b.day);
+  const records = { dialIns: dialIns.sort(byDay), cups: cups.sort(byDay) };
+  kept.set(db, { version, records });
+  return records;
+}
+
+function readDialIn(
+  db: Db,
+  house: House,
+  { id, releaseId, batchId, setupId, style }: z.output<typeof dialInRow>,
+): { cost: DialInCost | null; cups: Cup[] } {
+  const release = findRelease(db, releaseId);
+  const batch = release?.batches.find((candidate) => candidate.id === batchId);
+  const setup = findSetup(db, setupId);
+  const stored = listShots(db, id);
+  if (!release || !batch || !setup || stored.length === 0) return { cost: null, cups: [] };
+  const tastings = listTastings(db, id);
+  const roast = readRoast(batch, house.roastMap);
+  const about = aboutOf(release, { batch, style, setupId, roastLevel: roast.level });
+  const opensOn = restSpan(roast.level ?? 0, house.restSchool).opens;
+  const count = shotsToConfirmed(
+    setup,
+    stored.map((shot) => ({ shot: advisedShot(shot, tastings), recipe: shot.draftId })),
+    (draftId) => targetOf(house, findDraft(db, draftId)!, { roast, opensOn }),
+  );
+  const spent = stored.slice(0, count ?? stored.length);
+  return {
+    cost: {
+      ...about,
+      day: dayOf(stored[0]!.pulledAt),
+      shots: spent.length,
+      spentG: spent.reduce(
+        (sum, shot) => sum + shot.doseG + purgeOf(shot, setup.grinder.retentionG),
+        0,
+      ),
+      isConfirmed: count !== null,
+    },
+    cups: tastings.map(({ tastedAt, scales, notesFound }) => ({
+      ...about,
+      day: dayOf(tastedAt),
+      liking: scales.liking,
+      promised: release.promisedNotes,
+      found: notesFound,
+    })),
+  };
+}
+
+function aboutOf(
+  release: StoredRelease,
+  {
+    batch,
+    ...rest
+  }: { batch: StoredBatch; style: BrewStyle; setupId: string; roastLevel: number | null },
+): About {
+  return {
+    ...rest,
+    releaseId: release.id,
+    name: release.name,
+    day: batch.roastDate,
+    processes: release.components.flatMap(({ process }) => (process ? [process] : [])),
+  };
+}

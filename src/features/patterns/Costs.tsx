@@ -1,0 +1,94 @@
+'use client';
+
+import dynamic from 'next/dynamic';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { dayWords } from '@/core/dayWords';
+import { halves, medianOf } from '@/core/patterns/summary';
+import type { DialInCost } from '@/data/patterns';
+import { Choice } from '@/ui/choices';
+import { useUnits } from '@/ui/person';
+import { SectionTitle, Small, Table, TableHead, TableScroll } from '@/ui/type';
+
+const TimeChart = dynamic(() => import('@/ui/charts/TimeChart').then((all) => all.TimeChart), {
+  ssr: false,
+});
+
+const SHOWN = [
+  { value: 'shots', label: 'Shots' },
+  { value: 'spentG', label: 'Coffee' },
+] as const;
+
+/** What it took to reach a confirmed recipe, dial-in by dial-in. */
+export function Costs({
+  dialIns,
+  exportHref,
+}: {
+  dialIns: readonly DialInCost[];
+  exportHref: string;
+}) {
+  const router = useRouter();
+  const { mass } = useUnits();
+  const [open, setOpen] = useState<'shots' | 'spentG'>('shots');
+  const confirmed = dialIns.filter(({ isConfirmed }) => isConfirmed);
+  const format = (value: number) => (open === 'spentG' ? mass(value, 0) : value.toFixed(0));
+  const [older, newer] = halves(confirmed).map((half) => medianOf(half.map((one) => one[open])));
+  return (
+    <section>
+      <SectionTitle as="h2">Shots and coffee to a confirmed recipe</SectionTitle>
+      {dialIns.length === 0 ? (
+        <p>Here stands what each dial-in took, once shots are logged.</p>
+      ) : (
+        <>
+          <Choice label="Count" value={open} onChange={setOpen} options={SHOWN} />
+          {confirmed.length >= 4 && (
+            <p style={{ margin: '8px 0' }}>
+              In the middle {format(older!)}
+              {open === 'shots' ? ' shots' : ''} over the older half and {format(newer!)} over the
+              newer half of {confirmed.length} confirmed dial-ins;{' '}
+              {dialIns.length - confirmed.length} more ended without two landings in a row.
+            </p>
+          )}
+          <TimeChart
+            label="Spent until confirmed, over time; the table below says the same"
+            points={dialIns.map((one) => ({
+              id: one.releaseId,
+              name: one.name,
+              day: one.day,
+              value: one[open],
+              isHollow: !one.isConfirmed,
+            }))}
+            fromZero
+            format={format}
+            onOpen={(id) => router.push(`/releases/${id}/pull`)}
+          />
+          <details>
+            <summary>As a table, each with its release</summary>
+            <TableScroll aria-label="Shots and coffee to a confirmed recipe">
+              <Table>
+                <TableHead columns={['Release', 'Begun', 'Shots', 'Coffee', { words: 'Ended' }]} />
+                <tbody>
+                  {dialIns.map((one) => (
+                    <tr key={`${one.releaseId} ${one.setupId} ${one.style} ${one.day}`}>
+                      <td>
+                        <Link href={`/releases/${one.releaseId}/pull`}>{one.name}</Link>
+                      </td>
+                      <td>{dayWords(one.day)}</td>
+                      <td>{one.shots}</td>
+                      <td>{mass(one.spentG, 0)}</td>
+                      <td className="words">{one.isConfirmed ? 'confirmed' : 'not confirmed'}</td>
+                    </tr>
+                  ))}
+                </tbody>
+              </Table>
+            </TableScroll>
+          </details>
+          <Small>
+            A hollow point was never confirmed. <a href={exportHref}>Export CSV</a>
+          </Small>
+        </>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,60 @@
+'use client';
+
+import { PROCESS_LABELS } from '@/core/vocabulary';
+import { SectionTitle, Small, Table, TableHead, TableScroll } from '@/ui/type';
+import type { CupGroup } from './patternsView';
+
+const ROASTS = { light: 'light', medium: 'medium', dark: 'dark', unknown: 'roast not known' };
+
+/** Which likings and notes go with which process and roast. */
+export function Cups({ groups, exportHref }: { groups: readonly CupGroup[]; exportHref: string }) {
+  return (
+    <section>
+      <SectionTitle as="h2">What the cups said, by process and roast</SectionTitle>
+      {groups.length === 0 ? (
+        <p>Here stand likings and found notes, once cups are tasted.</p>
+      ) : (
+        <>
+          <TableScroll aria-label="Likings and notes by process and roast">
+            <Table>
+              <TableHead
+                columns={[
+                  { words: 'Coffee' },
+                  'Releases',
+                  'Cups',
+                  'Liking',
+                  '80 %',
+                  { words: 'Promised notes that were found' },
+                ]}
+              />
+              <tbody>
+                {groups.map(({ process, roast, releases, cups, liking, notes }) => (
+                  <tr key={`${process} ${roast}`}>
+                    <td>
+                      {PROCESS_LABELS[process]}, {ROASTS[roast]}
+                    </td>
+                    <td>{releases}</td>
+                    <td>{cups}</td>
+                    <td>{liking ? liking.mean.toFixed(1) : ''}</td>
+                    <td>{liking?.half80 ? `± ${liking.half80.toFixed(1)}` : 'one release'}</td>
+                    <td className="words">
+                      {notes
+                        .map(({ note, found, asked }) => `${note} ${found} of ${asked}`)
+                        .join(', ')}
+                    </td>
+                  </tr>
+                ))}
+              </tbody>
+            </Table>
+          </TableScroll>
+          <Small>
+            Liking is the mean of the releases’ own means, with its 80 % interval: cups of one
+            coffee are not counted as many coffees. Few releases say little; who tasted matters as
+            much as the process. A blend counts with its first component.{' '}
+            <a href={exportHref}>Export CSV</a>
+          </Small>
+        </>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,75 @@
+'use client';
+
+import { PROCESS_LABELS, PROCESSES, STYLE_LABELS, STYLES } from '@/core/vocabulary';
+import { QuietButton } from '@/ui/Button';
+import { FieldGrid, SelectInput, TextInput } from '@/ui/fields';
+import { ROAST_BANDS, type Filters } from './filters';
+
+const ALL = { value: '', label: 'all' };
+const ROAST_LABELS = { light: 'lighter than medium', medium: 'about medium', dark: 'darker' };
+
+/** What the page is narrowed to; everything on it follows. */
+export function FiltersBar({
+  filters,
+  setups,
+  onChange,
+}: {
+  filters: Filters;
+  setups: readonly { readonly id: string; readonly name: string }[];
+  onChange: (changes: Readonly<Record<string, string>>) => void;
+}) {
+  const isNarrowed = Object.values(filters).some((value) => value !== null);
+  return (
+    <section aria-label="Narrow to">
+      <FieldGrid>
+        <SelectInput
+          label="Style"
+          value={filters.style ?? ''}
+          onChange={(style) => onChange({ style })}
+          options={[ALL, ...STYLES.map((value) => ({ value, label: STYLE_LABELS[value] }))]}
+        />
+        <SelectInput
+          label="Process"
+          value={filters.process ?? ''}
+          onChange={(process) => onChange({ process })}
+          options={[ALL, ...PROCESSES.map((value) => ({ value, label: PROCESS_LABELS[value] }))]}
+        />
+        <SelectInput
+          label="Roast"
+          value={filters.roast ?? ''}
+          onChange={(roast) => onChange({ roast })}
+          options={[ALL, ...ROAST_BANDS.map((value) => ({ value, label: ROAST_LABELS[value] }))]}
+        />
+        <SelectInput
+          label="Setup"
+          value={filters.setupId ?? ''}
+          onChange={(setup) => onChange({ setup })}
+          options={[ALL, ...setups.map(({ id, name }) => ({ value: id, label: name }))]}
+        />
+        <TextInput
+          type="date"
+          label="From"
+          value={filters.from ?? ''}
+          onChange={(from) => onChange({ from })}
+        />
+        <TextInput
+          type="date"
+          label="To"
+          value={filters.to ?? ''}
+          onChange={(to) => onChange({ to })}
+        />
+      </FieldGrid>
+      {isNarrowed && (
+        <p style={{ marginTop: 6 }}>
+          <QuietButton
+            onPress={() =>
+              onChange({ style: '', process: '', roast: '', setup: '', from: '', to: '' })
+            }
+          >
+            Show everything
+          </QuietButton>
+        </p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,117 @@
+'use client';
+
+import dynamic from 'next/dynamic';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import { dayWords } from '@/core/dayWords';
+import { halves, medianOf } from '@/core/patterns/summary';
+import { Choice } from '@/ui/choices';
+import { usePerson } from '@/ui/person';
+import { signed } from '@/ui/signed';
+import { SectionTitle, Small, Table, TableHead, TableScroll } from '@/ui/type';
+import type { ProposalPoint } from './patternsView';
+
+const TimeChart = dynamic(() => import('@/ui/charts/TimeChart').then((all) => all.TimeChart), {
+  ssr: false,
+});
+
+const SHOWN = ['lnRatio', 'temperatureC', 'grindSteps'] as const;
+type Shown = (typeof SHOWN)[number];
+
+const F_PER_C = 1.8;
+
+/** Proposed against published, release by release: does the model get nearer? */
+export function Proposals({
+  points,
+  exportHref,
+}: {
+  points: readonly ProposalPoint[];
+  exportHref: string;
+}) {
+  const router = useRouter();
+  const { units } = usePerson();
+  const [open, setOpen] = useState<Shown>('lnRatio');
+  const isF = units.temperature === 'F';
+  const labels: Record<Shown, string> = {
+    lnRatio: 'Ratio',
+    temperatureC: `Temperature, °${units.temperature}`,
+    grindSteps: 'Grind, steps',
+  };
+  const figureOf = (value: number) => {
+    if (open === 'lnRatio') return Math.exp(value);
+    return open === 'temperatureC' && isF ? F_PER_C * value + 32 : value;
+  };
+  const digits = open === 'lnRatio' ? 2 : 1;
+  const rows = points.flatMap((point) => {
+    const value = point.values[open];
+    if (!value) return [];
+    const [proposed, decided] = [figureOf(value.proposed), figureOf(value.decided)];
+    return [{ point, proposed, decided, off: decided - proposed }];
+  });
+  const [older, newer] = halves(rows).map((half) => medianOf(half.map(({ off }) => Math.abs(off))));
+  return (
+    <section>
+      <SectionTitle as="h2">Proposed and published, over time</SectionTitle>
+      {points.length === 0 ? (
+        <p>
+          Here stands how far each published recipe ended from what the model had proposed, once a
+          proposal was put on the bench and published.
+        </p>
+      ) : (
+        <>
+          <Choice
+            label="Compare"
+            value={open}
+            onChange={setOpen}
+            options={SHOWN.map((value) => ({ value, label: labels[value].split(',')[0]! }))}
+          />
+          {rows.length >= 4 && (
+            <p style={{ margin: '8px 0' }}>
+              The middle distance between the two was {older!.toFixed(digits)} over the older half
+              and {newer!.toFixed(digits)} over the newer half of {rows.length} releases.
+            </p>
+          )}
+          {rows.length > 0 && (
+            <TimeChart
+              label={`${labels[open]}: published less proposed, over time; the table below says the same`}
+              points={rows.map(({ point, off }) => ({
+                id: point.releaseId,
+                name: point.name,
+                day: point.day,
+                value: off,
+              }))}
+              level={0}
+              format={(value) => signed(value, digits)}
+              onOpen={(id) => router.push(`/releases/${id}`)}
+            />
+          )}
+          <details>
+            <summary>As a table, each with its release</summary>
+            <TableScroll aria-label="Proposed and published">
+              <Table>
+                <TableHead columns={['Release', 'Decided', 'Proposed', 'Published', 'Off by']} />
+                <tbody>
+                  {rows.map(({ point, proposed, decided, off }) => (
+                    <tr key={point.releaseId}>
+                      <td>
+                        <Link href={`/releases/${point.releaseId}`}>{point.name}</Link>
+                      </td>
+                      <td>{dayWords(point.day)}</td>
+                      <td>{proposed.toFixed(digits)}</td>
+                      <td>{decided.toFixed(digits)}</td>
+                      <td>{signed(off, digits)}</td>
+                    </tr>
+                  ))}
+                </tbody>
+              </Table>
+            </TableScroll>
+          </details>
+          <Small>
+            A point is a release; pressing it opens it. <a href={exportHref}>Export CSV</a>
+          </Small>
+        </>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,49 @@
+'use client';
+
+import styled from 'styled-components';
+import type { Proposal, Pushed } from '@/core/start/propose';
+import { useUnits } from '@/ui/person';
+import { PushChart } from '@/ui/PushChart';
+import { SectionTitle } from '@/ui/type';
+import { formatsOf, VARIABLES } from './variables';
+
+const Variable = styled.section`
+  display: grid;
+  gap: 6px;
+  align-content: start;
+`;
+
+/** One variable as a sum: what the trade's rules push, and what the house's releases have taught. */
+export function Pushes({ name, proposal }: { name: Pushed; proposal: Proposal }) {
+  const { title, span } = VARIABLES[name];
+  const { format, formatChange } = formatsOf(name, useUnits());
+  const [base, ...rest] = proposal.pushes[name];
+  const total = proposal.pushes[name].reduce((sum, { rule, learned }) => sum + rule + learned, 0);
+  const isLearned = proposal.releases > 0;
+  const rows = [
+    ...(isLearned ? [{ label: 'Your own reference coffee', rule: 0, learned: base!.learned }] : []),
+    ...rest,
+  ].map(({ label, rule, learned }) => ({
+    label,
+    amount: rule + learned,
+    ...(isLearned && { learned }),
+  }));
+  const [low, high] = proposal.interval80[name];
+  return (
+    <Variable>
+      <SectionTitle>
+        {title}: {format(total)}, 80 % between {format(low)} and {format(high)}
+      </SectionTitle>
+      <PushChart
+        rows={rows}
+        from={base!.rule}
+        total={total}
+        totalLabel={`From ${format(base!.rule)} to`}
+        interval80={[low, high]}
+        span={span}
+        format={format}
+        formatChange={formatChange}
+      />
+    </Variable>
+  );
+}

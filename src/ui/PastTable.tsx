@@ -1,0 +1,60 @@
+'use client';
+
+import Link from 'next/link';
+import { dayWords } from '@/core/dayWords';
+import type { NearRow, PastWords } from '@/data/pastWords';
+import { useUnits } from './person';
+import { Small, Table, TableHead, TableScroll } from './type';
+
+/** Heads of the cells every list of past releases begins with. */
+export const PAST_COLUMNS = [
+  'Release',
+  { words: 'Coffee' },
+  'Decided',
+  'Ratio',
+  'Temperature',
+] as const;
+
+/** A past release, which opens, and the recipe it ended on. */
+export function PastCells({ row }: { row: PastWords }) {
+  const { temperature } = useUnits();
+  return (
+    <>
+      <td>
+        <Link href={`/releases/${row.releaseId}`}>{row.name}</Link>
+      </td>
+      <td className="words">
+        {row.kind}
+        {row.isRecord && ', from your records'}
+      </td>
+      <td>{dayWords(row.day)}</td>
+      <td>1:{row.ratio.toFixed(2)}</td>
+      <td>{temperature(row.temperatureC)}</td>
+    </>
+  );
+}
+
+/** Past releases by likeness, nearest first. */
+export function NearestTable({ rows }: { rows: readonly NearRow[] }) {
+  return (
+    <>
+      <TableScroll aria-label="Nearest past releases">
+        <Table>
+          <TableHead columns={[...PAST_COLUMNS, 'Apart']} />
+          <tbody>
+            {rows.map((row) => (
+              <tr key={row.releaseId}>
+                <PastCells row={row} />
+                <td>{row.distance.toFixed(1)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </Table>
+      </TableScroll>
+      <Small>
+        “Apart”: how differently the rules might treat the two, 1 being what two like releases
+        differ by anyway. House heuristic.
+      </Small>
+    </>
+  );
+}

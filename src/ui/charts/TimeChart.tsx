@@ -1,0 +1,166 @@
+'use client';
+
+import {
+  Chart,
+  LinearScale,
+  LineElement,
+  PointElement,
+  ScatterController,
+  Tooltip,
+  type ChartOptions,
+} from 'chart.js';
+import { useEffect, useRef, useState } from 'react';
+import { Scatter } from 'react-chartjs-2';
+import { addDays, daysBetween } from '@/core/rest/day';
+import { dayWords } from '@/core/dayWords';
+
+Chart.register(LinearScale, LineElement, PointElement, ScatterController, Tooltip);
+Chart.defaults.font.family = "'Archivo Variable', sans-serif";
+
+export interface TimePoint {
+  readonly id: string;
+  readonly name: string;
+  /** yyyy-mm-dd. */
+  readonly day: string;
+  readonly value: number;
+  /** Drawn hollow: it says less. */
+  readonly isHollow?: boolean;
+}
+
+export interface TimeChartProps {
+  readonly label: string;
+  readonly points: readonly TimePoint[];
+  readonly format: (value: number) => string;
+  /** A level to compare with, drawn as a line. */
+  readonly level?: number;
+  readonly fromZero?: boolean;
+  readonly onOpen: (id: string) => void;
+}
+
+/** Colours of the theme as the canvas needs them: resolved. */
+interface Ink {
+  readonly ink: string;
+  readonly soft: string;
+  readonly rule: string;
+  readonly point: string;
+}
+
+function readInk(element: HTMLElement): Ink {
+  const colour = (name: string) => {
+    element.style.color = `var(${name})`;
+    const resolved = getComputedStyle(element).color;
+    element.style.color = '';
+    return resolved;
+  };
+  return {
+    ink: colour('--ink'),
+    soft: colour('--ink-soft'),
+    rule: colour('--rule'),
+    point: colour('--copper'),
+  };
+}
+
+/** Values over time, a point each; pressing one opens it. The table beside it is its other form. */
+export function TimeChart(props: TimeChartProps) {
+  const { label, points, format, level, fromZero = false, onOpen } = props;
+  const box = useRef<HTMLDivElement>(null);
+  const ink = useInk(box);
+  const first = points[0]?.day ?? '2000-01-01';
+  const data = points.map((point) => ({ x: daysBetween(first, point.day), y: point.value }));
+  const options: ChartOptions<'scatter'> = {
+    responsive: true,
+    maintainAspectRatio: false,
+    animation: false,
+    onClick: (_event, [hit]) => {
+      if (hit && hit.datasetIndex === 0) onOpen(points[hit.index]!.id);
+    },
+    plugins: {
+      tooltip: {
+        callbacks: {
+          label: ({ dataIndex }) => {
+            const { name, day, value } = points[dataIndex]!;
+            return `${name}, ${dayWords(day)}: ${format(value)}`;
+          },
+        },
+      },
+    },
+    scales: {
+      x: {
+        ticks: {
+          color: ink?.soft ?? '',
+          maxTicksLimit: 7,
+          precision: 0,
+          callback: (value) => dayWords(addDays(first, Number(value))),
+        },
+        grid: { color: ink?.rule ?? '' },
+      },
+      y: {
+        beginAtZero: fromZero,
+        ticks: { color: ink?.soft ?? '', callback: (value) => format(Number(value)) },
+        grid: { color: ink?.rule ?? '' },
+      },
+    },
+  };
+  const last = data.at(-1)?.x ?? 0;
+  return (
+    <div ref={box} style={{ position: 'relative', height: 230 }}>
+      {ink && (
+        <Scatter
+          role="img"
+          aria-label={label}
+          options={options}
+          data={{
+            datasets: [
+              {
+                data,
+                pointRadius: 5,
+                pointHoverRadius: 7,
+                pointBorderWidth: 2,
+                pointBorderColor: ink.point,
+                pointBackgroundColor: points.map(({ isHollow }) =>
+                  isHollow ? 'transparent' : ink.point,
+                ),
+              },
+              ...(level === undefined
+                ? []
+                : [
+                    {
+                      data: [
+                        { x: 0, y: level },
+                        { x: last, y: level },
+                      ],
+                      showLine: true,
+                      pointRadius: 0,
+                      borderColor: ink.ink,
+                      borderWidth: 1.5,
+                    },
+                  ]),
+            ],
+          }}
+        />
+      )}
+    </div>
+  );
+}
+
+/** The theme's colours, read anew when the theme changes. */
+function useInk(box: React.RefObject<HTMLElement | null>): Ink | null {
+  const [ink, setInk] = useState<Ink | null>(null);
+  useEffect(() => {
+    const read = () => {
+      if (box.current) setInk(readInk(box.current));
+    };
+    // After the first paint, when the theme's style sheet is in force.
+    const frame = requestAnimationFrame(read);
+    const observer = new MutationObserver(read);
+    observer.observe(document.documentElement, { attributes: true });
+    const scheme = matchMedia('(prefers-color-scheme: dark)');
+    scheme.addEventListener('change', read);
+    return () => {
+      cancelAnimationFrame(frame);
+      observer.disconnect();
+      scheme.removeEventListener('change', read);
+    };
+  }, [box]);
+  return ink;
+}
