@@ -3,7 +3,12 @@ import type { Command } from '@/data/command';
 import { savePart, saveSetup } from '@/features/equipment/actions';
 import { saveHouse, saveRules, setUpHouse } from '@/features/house/actions';
 import { importDocument } from '@/features/import/actions';
-import { importReleases } from '@/features/import/releases';
+import {
+  importRecipes,
+  importReleases,
+  importShots,
+  importTastings,
+} from '@/features/import/kinds';
 import { acceptInvitation, changeRole, invite, saveUnits } from '@/features/people/actions';
 import { publish, showAgain, withdraw } from '@/features/publish/actions';
 import { logShot, removeShot, restoreShot } from '@/features/pull/actions';
@@ -38,5 +43,8 @@ export const commands: ReadonlyMap<string, Command> = new Map(
     showAgain,
     importDocument,
     importReleases,
+    importRecipes,
+    importShots,
+    importTastings,
   ].map((command) => [command.kind, command]),
 );

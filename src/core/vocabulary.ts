@@ -156,3 +156,19 @@ export const SERVED_LABELS: Record<Served, string> = {
   milk: 'In milk',
   both: 'Straight and in milk',
 };
+
+/** When a cup is judged. */
+export const MOMENTS = ['hot', 'warm', 'cool'] as const;
+export type Moment = (typeof MOMENTS)[number];
+
+export const MOMENT_LABELS: Record<Moment, string> = { hot: 'hot', warm: 'warm', cool: 'cool' };
+
+/** What a cup is judged in. */
+export const SERVINGS = ['straight', 'milk', 'plantMilk'] as const;
+export type Serving = (typeof SERVINGS)[number];
+
+export const SERVING_LABELS: Record<Serving, string> = {
+  straight: 'straight',
+  milk: 'in milk',
+  plantMilk: 'in plant milk',
+};

@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import { CLOCKS, STYLES, TEMPERATURE_SCHOOLS } from '@/core/vocabulary';
 import { prepared, type Db } from './database';
-import { json, now, optional, type Unknowable } from './rows';
+import { bool, json, now, optional, type Unknowable } from './rows';
 
 const draftRow = z.object({
   id: z.string(),
@@ -22,6 +22,8 @@ const draftRow = z.object({
   restFrom: z.number(),
   restTo: z.number(),
   startDial: z.number(),
+  /** False where a record of the house did not say it. */
+  isDialKnown: bool,
   why: z.string(),
   proposed: optional(json(z.record(z.string(), z.number()))),
   createdAt: z.string(),
@@ -35,7 +37,7 @@ const SELECT_DRAFT = `
          r.revision, r.temperature_school AS temperatureSchool, r.dose_g AS doseG,
          r.yield_g AS yieldG, r.temperature_c AS temperatureC, r.time_low_s AS timeLowS,
          r.time_high_s AS timeHighS, r.clock, r.programme, r.rest_from AS restFrom,
-         r.rest_to AS restTo, r.start_dial AS startDial, r.why, r.proposed,
+         r.rest_to AS restTo, r.start_dial AS startDial, r.dial_known AS isDialKnown, r.why, r.proposed,
          r.created_at AS createdAt, r.decided_on AS decidedOn
   FROM recipe_draft r JOIN dial_in d ON d.id = r.dial_in_id`;
 
@@ -73,25 +75,66 @@ export interface DialInKey {
   readonly style: string;
 }
 
+const dialInRow = z.object({
+  id: z.string(),
+  releaseId: z.string(),
+  batchId: z.string(),
+  setupId: z.string(),
+  style: z.enum(STYLES),
+});
+export type StoredDialIn = z.output<typeof dialInRow>;
+
+/** Every dial-in of the house, oldest first. */
+export function listDialIns(db: Db): StoredDialIn[] {
+  return prepared(
+    db,
+    `SELECT id, release_id AS releaseId, batch_id AS batchId, setup_id AS setupId, style
+     FROM dial_in ORDER BY started_at, rowid`,
+  )
+    .all()
+    .map((row) => dialInRow.parse(row));
+}
+
+/** Every revision of a dial-in, oldest first. */
+export function listDrafts(db: Db, dialInId: string): StoredDraft[] {
+  return prepared(db, `${SELECT_DRAFT} WHERE d.id = ? ORDER BY r.created_at, r.rowid`)
+    .all(dialInId)
+    .map((row) => draftRow.parse(row));
+}
+
+/** The dial-in of a batch on a setup in a style, or null. */
+export function findDialIn(db: Db, key: DialInKey): string | null {
+  const found = prepared(
+    db,
+    `SELECT id FROM dial_in
+     WHERE release_id = @releaseId AND batch_id = @batchId AND setup_id = @setupId AND style = @style`,
+  ).get(key) as { id: string } | undefined;
+  return found?.id ?? null;
+}
+
 /** The dial-in of a batch on a setup in a style, begun now if there is none. */
-export function ensureDialIn(db: Db, newId: string, key: DialInKey): string {
-  const found = prepared(db, `SELECT id FROM dial_in
-       WHERE release_id = @releaseId AND batch_id = @batchId AND setup_id = @setupId AND style = @style`,
-    )
-    .get(key) as { id: string } | undefined;
-  if (found) return found.id;
+export function ensureDialIn(db: Db, newId: string, key: DialInKey, at: string = now()): string {
+  const found = findDialIn(db, key);
+  if (found !== null) return found;
   prepared(db, `INSERT INTO dial_in (id, release_id, batch_id, setup_id, style, started_at)
      VALUES (@id, @releaseId, @batchId, @setupId, @style, @at)`,
-  ).run({ ...key, id: newId, at: now() });
+  ).run({ ...key, id: newId, at });
   return newId;
 }
 
 export type DraftFields = Unknowable<
   Omit<
     StoredDraft,
-    'id' | 'dialInId' | 'batchId' | 'setupId' | 'style' | 'revision' | 'createdAt'
+    | 'id'
+    | 'dialInId'
+    | 'batchId'
+    | 'setupId'
+    | 'style'
+    | 'revision'
+    | 'createdAt'
+    | 'isDialKnown'
   >
->;
+> & { readonly isDialKnown?: boolean };
 
 export function insertDraft(
   db: Db,
@@ -99,21 +142,23 @@ export function insertDraft(
   dialInId: string,
   fields: DraftFields,
   personId: string,
+  at: string = now(),
 ): void {
   prepared(db, `INSERT INTO recipe_draft (id, dial_in_id, revision, temperature_school, dose_g, yield_g,
        temperature_c, time_low_s, time_high_s, clock, programme, rest_from, rest_to, start_dial,
-       why, proposed, decided_on, created_at, created_by)
+       dial_known, why, proposed, decided_on, created_at, created_by)
      VALUES (@id, @dialInId,
        (SELECT coalesce(max(revision), 0) + 1 FROM recipe_draft WHERE dial_in_id = @dialInId),
        @temperatureSchool, @doseG, @yieldG, @temperatureC, @timeLowS, @timeHighS, @clock,
-       @programme, @restFrom, @restTo, @startDial, @why, @proposed, @decidedOn, @at, @personId)`,
+       @programme, @restFrom, @restTo, @startDial, @dialKnown, @why, @proposed, @decidedOn, @at, @personId)`,
   ).run({
     ...fields,
     proposed: fields.proposed === undefined ? null : JSON.stringify(fields.proposed),
+    dialKnown: Number(fields.isDialKnown ?? true),
     decidedOn: fields.decidedOn ?? null,
     id,
     dialInId,
-    at: now(),
+    at,
     personId,
   });
 }

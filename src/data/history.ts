@@ -12,7 +12,7 @@ import { prepared, type Db } from './database';
 import type { House } from './house';
 import { factsOf } from './releaseView';
 import { findRelease } from './releases';
-import { json, optional } from './rows';
+import { bool, json, optional } from './rows';
 import { findSetup, type StoredSetup } from './setups';
 
 const rowSchema = z.object({
@@ -32,6 +32,7 @@ const rowSchema = z.object({
   restTo: z.number(),
   proposed: optional(json(z.record(z.string(), z.number()))),
   startDial: z.number(),
+  isDialKnown: bool,
   decidedAt: z.string(),
   version: optional(z.number()),
   lastDial: optional(z.number()),
@@ -48,7 +49,8 @@ const RECIPE = `
   d.release_id AS releaseId, r.id AS draftId, r.dial_in_id AS dialInId, d.batch_id AS batchId,
   d.setup_id AS setupId, d.style, r.dose_g AS doseG, r.yield_g AS yieldG,
   r.temperature_c AS temperatureC, r.time_low_s AS timeLowS, r.time_high_s AS timeHighS, r.clock,
-  r.rest_from AS restFrom, r.rest_to AS restTo, r.proposed, r.start_dial AS startDial`;
+  r.rest_from AS restFrom, r.rest_to AS restTo, r.proposed, r.start_dial AS startDial,
+  r.dial_known AS isDialKnown`;
 
 const DECIDED = `
   SELECT ${RECIPE}, v.published_at AS decidedAt, v.number AS version
@@ -76,7 +78,8 @@ export interface DecidedRecipe {
   readonly draftId: string;
   readonly dialInId: string;
   readonly setup: StoredSetup;
-  readonly dial: number;
+  /** Null where a record did not say it. */
+  readonly dial: number | null;
   readonly style: PastRelease['style'];
   readonly facts: PastRelease['release'];
   readonly recipe: Recipe;
@@ -105,7 +108,7 @@ export function listDecided(db: Db, house: House): DecidedRecipe[] {
           draftId: row.draftId,
           dialInId: row.dialInId,
           setup,
-          dial: row.lastDial ?? row.startDial,
+          dial: row.lastDial ?? (row.isDialKnown ? row.startDial : null),
           style: row.style,
           facts: factsOf(release, { roast, restDays: row.lastRestDays }),
           recipe: {

@@ -43,7 +43,8 @@ function knowledgeOf(decided: readonly DecidedRecipe[], house: House): HouseKnow
       style,
       recipe,
       ratedG: setup.basket.ratedG,
-      grindSteps: grindStepsOf(withReference(setup.grinder), dial) ?? undefined,
+      grindSteps:
+        dial === null ? undefined : (grindStepsOf(withReference(setup.grinder), dial) ?? undefined),
       weight: recencyWeight(ago, house.halfLife ?? null),
     };
   });
@@ -70,7 +71,11 @@ function referencesOf(
   return (grinder) => {
     if (grinder.referenceDial !== undefined) return grinder;
     if (!inferred.has(grinder.id)) {
-      const own = decided.filter(({ setup }) => setup.grinder.id === grinder.id);
+      const own = decided.flatMap((item) =>
+        item.dial !== null && item.setup.grinder.id === grinder.id
+          ? [{ ...item, dial: item.dial }]
+          : [],
+      );
       inferred.set(grinder.id, inferredReference(grinder, own, rules));
     }
     const referenceDial = inferred.get(grinder.id) ?? null;

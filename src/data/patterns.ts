@@ -2,14 +2,13 @@
  * What years of notes say, read once and kept until anything is written: every dial-in with what it
  * cost, every tasting with the coffee it was of. The decided recipes come from the house model.
  */
-import { z } from 'zod';
 import { purgeOf } from '@/core/advice/bench';
 import { shotsToConfirmed } from '@/core/advice/confirmedAt';
 import { readRoast } from '@/core/coffee/roast';
 import { restSpan } from '@/core/rest/rest';
-import { STYLES, type BrewStyle, type Process } from '@/core/vocabulary';
-import { prepared, type Db } from './database';
-import { findDraft } from './dialIns';
+import type { BrewStyle, Process } from '@/core/vocabulary';
+import type { Db } from './database';
+import { findDraft, listDialIns, type StoredDialIn } from './dialIns';
 import { countEvents } from './events';
 import type { House } from './house';
 import { advisedShot, targetOf } from './releaseView';
@@ -49,14 +48,6 @@ export interface Records {
   readonly cups: readonly Cup[];
 }
 
-const dialInRow = z.object({
-  id: z.string(),
-  releaseId: z.string(),
-  batchId: z.string(),
-  setupId: z.string(),
-  style: z.enum(STYLES),
-});
-
 const kept = new WeakMap<Db, { version: string; records: Records }>();
 
 /** Every dial-in and every cup, oldest first. */
@@ -66,12 +57,8 @@ export function readRecords(db: Db, house: House): Records {
   if (known?.version === version) return known.records;
   const dialIns: DialInCost[] = [];
   const cups: Cup[] = [];
-  for (const raw of prepared(
-    db,
-    `SELECT id, release_id AS releaseId, batch_id AS batchId, setup_id AS setupId, style
-     FROM dial_in ORDER BY started_at, rowid`,
-  ).all()) {
-    const found = readDialIn(db, house, dialInRow.parse(raw));
+  for (const dialIn of listDialIns(db)) {
+    const found = readDialIn(db, house, dialIn);
     if (found.cost) dialIns.push(found.cost);
     cups.push(...found.cups);
   }
@@ -84,7 +71,7 @@ export function readRecords(db: Db, house: House): Records {
 function readDialIn(
   db: Db,
   house: House,
-  { id, releaseId, batchId, setupId, style }: z.output<typeof dialInRow>,
+  { id, releaseId, batchId, setupId, style }: StoredDialIn,
 ): { cost: DialInCost | null; cups: Cup[] } {
   const release = findRelease(db, releaseId);
   const batch = release?.batches.find((candidate) => candidate.id === batchId);

@@ -1,6 +1,6 @@
 /** Shots and the tastings of them. */
 import { z } from 'zod';
-import { CLOCKS, SEEN } from '@/core/vocabulary';
+import { CLOCKS, MOMENTS, SEEN, SERVINGS } from '@/core/vocabulary';
 import { tasteSchema } from '@/core/schema/shot';
 import { prepared, type Db } from './database';
 import { bool, json, now, optional, type Unknowable } from './rows';
@@ -43,7 +43,10 @@ export function listShots(db: Db, dialInId: string): StoredShot[] {
     .map((row) => shotRow.parse(row));
 }
 
-export type ShotFields = Unknowable<Omit<StoredShot, 'id' | 'pulledAt' | 'pulledBy' | 'tdsPct'>>;
+export type ShotFields = Unknowable<Omit<StoredShot, 'id' | 'pulledAt' | 'pulledBy'>> & {
+  /** Now when absent. */
+  readonly pulledAt?: string;
+};
 
 export function insertShot(
   db: Db,
@@ -52,15 +55,16 @@ export function insertShot(
   personId: string,
 ): void {
   prepared(db, `INSERT INTO shot (id, recipe_draft_id, pulled_at, pulled_by, dial, dose_g, aim_dose_g, yield_g,
-       time_s, first_drip_s, clock, temperature_c, purged, purge_g, rest_days, seen, remark, overruled)
+       time_s, first_drip_s, clock, temperature_c, purged, purge_g, rest_days, seen, remark, tds_pct, overruled)
      VALUES (@id, @draftId, @pulledAt, @personId, @dial, @doseG, @aimDoseG, @yieldG, @timeS,
        @firstDripS, @clock, @temperatureC, @purged, @purgeG, @restDays, @seen, @remark,
-       @overruled)`,
+       @tdsPct, @overruled)`,
   ).run({
     ...fields,
     id,
     personId,
-    pulledAt: now(),
+    pulledAt: fields.pulledAt ?? now(),
+    tdsPct: fields.tdsPct ?? null,
     aimDoseG: fields.aimDoseG ?? null,
     firstDripS: fields.firstDripS ?? null,
     purgeG: fields.purgeG ?? null,
@@ -100,9 +104,6 @@ export function setShotTds(db: Db, id: string, tdsPct: number): void {
   prepared(db, 'UPDATE shot SET tds_pct = ? WHERE id = ?').run(tdsPct, id);
 }
 
-export const MOMENTS = ['hot', 'warm', 'cool'] as const;
-export const SERVINGS = ['straight', 'milk', 'plantMilk'] as const;
-
 const tastingRow = z.object({
   id: z.string(),
   shotId: z.string(),
@@ -130,7 +131,10 @@ export function listTastings(db: Db, dialInId: string): StoredTasting[] {
     .map((row) => tastingRow.parse(row));
 }
 
-export type TastingFields = Omit<StoredTasting, 'id' | 'tastedAt' | 'tastedBy' | 'tastedById'>;
+export type TastingFields = Omit<StoredTasting, 'id' | 'tastedAt' | 'tastedBy' | 'tastedById'> & {
+  /** Now when absent. */
+  readonly tastedAt?: string;
+};
 
 export function insertTasting(
   db: Db,
@@ -144,7 +148,7 @@ export function insertTasting(
     ...fields,
     id,
     personId,
-    tastedAt: now(),
+    tastedAt: fields.tastedAt ?? now(),
     scales: JSON.stringify(fields.scales),
     notesFound: JSON.stringify(fields.notesFound),
   });

@@ -13,21 +13,64 @@ const STATUS: Record<FaultCode, number> = {
   newerDatabase: 503,
 };
 
-/** Answers a request with what `act` makes of it; a fault becomes its status and its words. */
+/** Answers a request with what `act` makes of it, or as it says; a fault becomes its status and its words. */
 export async function answer(request: Request, act: () => Promise<unknown>): Promise<Response> {
   try {
     refuseForeign(request);
-    return Response.json({ result: await act() });
+    const result = await act();
+    return result instanceof Response ? result : Response.json({ result });
   } catch (error) {
-    if (error instanceof UserFault)
-      return Response.json(
-        { code: error.code, faults: error.faults },
-        { status: STATUS[error.code] },
-      );
-    console.error(error);
-    const message = 'Something broke in Kettlebrand. Nothing was stored; your entry is kept here.';
-    return Response.json({ faults: [{ field: '', message }] }, { status: 500 });
+    const { status, body } = faultAnswer(error);
+    return Response.json(body, { status });
   }
+}
+
+function faultAnswer(error: unknown): { status: number; body: object } {
+  if (error instanceof UserFault)
+    return { status: STATUS[error.code], body: { code: error.code, faults: error.faults } };
+  console.error(error);
+  const message = 'Something broke in Kettlebrand. Nothing was stored; your entry is kept here.';
+  return { status: 500, body: { faults: [{ field: '', message }] } };
+}
+
+/**
+ * Long work as a stream: a line of JSON for each step that is done, the last one with what `finish`
+ * makes of the whole, or with its faults. Other requests are answered between two steps; when the
+ * reader goes away the work stops and nothing is finished.
+ */
+export function streamed<R>(
+  work: Generator<number, R>,
+  first: IteratorResult<number, R>,
+  finish: (result: R) => unknown,
+): Response {
+  const encoder = new TextEncoder();
+  let step = first;
+  let isGone = false;
+  const stream = new ReadableStream<Uint8Array>({
+    async pull(controller) {
+      const say = (line: object) => controller.enqueue(encoder.encode(`${JSON.stringify(line)}\n`));
+      // Lets whatever else waits have its turn.
+      await new Promise((resolve) => setImmediate(resolve));
+      if (isGone) return;
+      try {
+        if (!step.done) {
+          say({ done: step.value });
+          step = work.next();
+          return;
+        }
+        say({ result: finish(step.value) });
+      } catch (error) {
+        say(faultAnswer(error).body);
+      }
+      controller.close();
+    },
+    cancel() {
+      isGone = true;
+    },
+  });
+  return new Response(stream, {
+    headers: { 'content-type': 'application/x-ndjson', 'cache-control': 'no-store' },
+  });
 }
 
 /** Another site's page must not make this browser write here. */

@@ -14,7 +14,12 @@ describe('the roast level of a batch', () => {
       source: 'word',
       colourMinusWord: null,
     });
-    expect(readRoast({}, MAP)).toEqual({ level: null, source: null, colourMinusWord: null });
+    expect(readRoast({}, MAP)).toEqual({
+      level: null,
+      sd: 0,
+      source: null,
+      colourMinusWord: null,
+    });
   });
 
   it('is the house’s own reading of the ground colour, and says how far the word is off', () => {

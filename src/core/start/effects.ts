@@ -15,7 +15,7 @@ import {
 } from '../vocabulary';
 import type { HouseModel } from './fit';
 import { estimate } from './posterior';
-import { ALTERED_STYLES, FACTORS, type Factor, type Output } from './priors';
+import { ALTERED_STYLES, FACTORS, NOISE_SD, type Factor, type Output } from './priors';
 
 export type EffectName = Exclude<Factor, `${string}:${string}` | 'intensity'>;
 
@@ -28,9 +28,12 @@ export interface Effect {
   readonly halfWidth80: number;
   /** Releases of the house in which this factor is at work and this output is known. */
   readonly releases: number;
-  /** The rule lies outside the house's interval. */
+  /** The rule lies outside the house's interval, by more than the cup would ever show. */
   readonly isDifferent: boolean;
 }
+
+/** A difference under a quarter of the noise between two like releases is none. House heuristic. */
+const NOTICED_SHARE = 0.25;
 
 type Weights = Partial<Record<Factor, number>>;
 
@@ -79,7 +82,9 @@ export function effectsOf({ fits }: HouseModel, output: Output): Effect[] {
     const { mean, halfWidth80 } = estimate(fit.posteriors, row);
     const at = FACTORS.indexOf(name);
     const releases = fit.rows.filter((past) => past[at] !== 0).length;
-    const isDifferent = releases > 0 && Math.abs(mean - rule) > halfWidth80;
+    const apart = Math.abs(mean - rule);
+    const isDifferent =
+      releases > 0 && apart > halfWidth80 && apart > NOTICED_SHARE * NOISE_SD[output];
     return { name, label, rule, learned: mean, halfWidth80, releases, isDifferent };
   });
 }

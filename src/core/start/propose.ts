@@ -238,20 +238,25 @@ function recipeFrom(
 ): Recipe {
   const doseG = roundTo(values.doseG, 0.1);
   const yieldG = roundTo(doseG * values.ratio, 0.5);
-  const half = Math.max(WINDOW_MIN_S, Math.round(values.timeS * WINDOW_SHARE));
   const dripS = clock === 'firstDrip' ? USUAL_FIRST_DRIP_S : 0;
-  const centre = Math.max(half + 1, Math.round(values.timeS - dripS));
   const span = restSpan(featuresOf(release).roastLevel ?? 0, restSchool);
   return {
     doseG,
     yieldG,
     ratio: yieldG / doseG,
     temperatureC: roundTo(values.temperatureC, 0.5),
-    timeS: [centre - half, centre + half],
+    timeS: timeWindowOf(values.timeS, dripS),
     clock,
     programme: STYLE_PROGRAMMES[style],
     restDays: [Math.round(span.bestFrom), Math.round(span.bestTo)],
   };
+}
+
+/** The usual window around a time on the pump's clock, whole seconds, as counted after `dripS`. House heuristic. */
+export function timeWindowOf(timeS: number, dripS = 0): [number, number] {
+  const half = Math.max(WINDOW_MIN_S, Math.round(timeS * WINDOW_SHARE));
+  const centre = Math.max(half + 1, Math.round(timeS - dripS));
+  return [centre - half, centre + half];
 }
 
 export function roundTo(value: number, step: number): number {

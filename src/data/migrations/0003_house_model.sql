@@ -23,6 +23,9 @@ ALTER TABLE house ADD COLUMN half_life INTEGER DEFAULT 50 CHECK (half_life BETWE
 ALTER TABLE recipe_draft ADD COLUMN decided_on TEXT
   CHECK (decided_on GLOB '[0-9][0-9][0-9][0-9]-[0-9][0-9]-[0-9][0-9]');
 
+-- 0 where a record did not say the dial: it then teaches nothing about grind.
+ALTER TABLE recipe_draft ADD COLUMN dial_known INTEGER NOT NULL DEFAULT 1 CHECK (dial_known IN (0, 1));
+
 -- The recipe a version was made from. Older versions: the newest recipe of the release at that moment.
 ALTER TABLE recipe_version ADD COLUMN draft_id TEXT REFERENCES recipe_draft (id);
 DROP TRIGGER recipe_version_is_final;

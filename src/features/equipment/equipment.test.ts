@@ -108,7 +108,7 @@ describe('a part in one line', () => {
     );
     expect(machineWords(setup.machine, AMERICAN)).toMatch(/199\.4 °F, display 3\.6 °F above/);
     expect(grinderWords(setup.grinder, METRIC)).toBe(
-      'Dial 0 to 30 in steps of 0.5, lower is finer, keeps 2.0 g, 2 s a step',
+      'Dial 0 to 30 in steps of 0.5, lower is finer, keeps 2.0 g, 2 s a step, not calibrated',
     );
     expect(basketWords(setup.basket, METRIC)).toMatch(/rated 18\.0 g, pressurised: no grind/);
   });

@@ -26,6 +26,7 @@ describe('the command palette', () => {
     const bench = paletteItems({ releases: RELEASES, currentId: undefined, role: 'bench' });
     expect(words(bench)).toEqual([
       'Today',
+      'Patterns',
       'Equipment',
       'People',
       'House',

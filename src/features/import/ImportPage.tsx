@@ -3,14 +3,9 @@
 import Link from 'next/link';
 import { useRef } from 'react';
 import styled from 'styled-components';
-import type { DateOrder } from '@/formats/csv';
-import {
-  RELEASE_COLUMN_NAMES,
-  RELEASE_COLUMNS,
-  type Mapping,
-  type ReleaseColumn,
-} from '@/formats/releaseColumns';
-import { Button, MainButton } from '@/ui/Button';
+import type { ColumnDef, ColumnUnit } from '@/formats/sheets/columns';
+import { Button, MainButton, QuietButton } from '@/ui/Button';
+import { Choice } from '@/ui/choices';
 import { Faults } from '@/ui/Faults';
 import { FieldGrid, SelectInput } from '@/ui/fields';
 import { Page } from '@/ui/Page';
@@ -24,8 +19,9 @@ import {
   TableScroll,
   TableHead,
 } from '@/ui/type';
-import type { ImportPlan } from './releases';
-import { useImport, type Looked } from './useImport';
+import type { ImportPlan } from './prepared';
+import { SHEET_NAMES, SHEETS } from './sheets';
+import { useImport, type Busy, type Looked, type Said } from './useImport';
 
 const ORDERS = [
   { value: 'ymd', label: 'year, month, day' },
@@ -44,24 +40,39 @@ const Bar = styled.progress`
   accent-color: var(--copper);
 `;
 
-/** Releases and batches from a spreadsheet: choose, map, check, take. */
+/** What a house brings from its spreadsheets: choose, say what is what, check, take. */
 export function ImportPage() {
   const input = useRef<HTMLInputElement>(null);
-  const { state, faults, busyWith, choose, map, check, take } = useImport();
-  const { file, looked, plan, done } = state;
+  const { state, faults, busy, choose, chooseSheet, say, check, take, cancel } = useImport();
+  const { file, looked, plan, done, sheet } = state;
+  const isBusy = busy !== null;
   return (
     <Page>
-      <StageTitle as="h1">Import releases and batches</StageTitle>
+      <StageTitle as="h1">Import and export</StageTitle>
+      <Choice
+        label="Bring in"
+        value={sheet}
+        onChange={chooseSheet}
+        options={SHEET_NAMES.map((value) => ({ value, label: SHEETS[value].label }))}
+      />
       <p>
-        A CSV file with a header row; a row for each component and batch, rows of one name make one
-        release. Commas or semicolons, decimal points or commas.{' '}
-        <a href="/releases-template.csv" download>
-          A file to begin with
+        A CSV file with a header row. {SHEETS[sheet].words} Commas or semicolons, decimal points or
+        commas, grams or ounces, °C or °F. Bring releases first, then recipes, shots and tastings.{' '}
+        {sheet === 'releases' && (
+          <>
+            <a href="/releases-template.csv" download>
+              A file to begin with
+            </a>
+            .{' '}
+          </>
+        )}
+        <a href={`/api/exports/${sheet}`} download>
+          {SHEETS[sheet].label} of this house as CSV
         </a>
         .
       </p>
       <p>
-        <Button onPress={() => input.current?.click()} isDisabled={busyWith !== null}>
+        <Button onPress={() => input.current?.click()} isDisabled={isBusy}>
           {file ? 'Choose another file, or the mended one' : 'Choose a CSV file'}
         </Button>{' '}
         {file && <Small>{file.name}</Small>}
@@ -80,29 +91,23 @@ export function ImportPage() {
           />
         </Hidden>
       </p>
-      {busyWith !== null && (
-        <p role="status">
-          {busyWith} <Bar aria-label={busyWith} />
-        </p>
-      )}
+      {busy && <Progress busy={busy} rows={looked?.rows} onCancel={cancel} />}
       <Faults faults={faults} shown={[]} />
       {done && (
         <Notice $kind="good" role="status">
-          {done.releases} {done.releases === 1 ? 'release' : 'releases'} and {done.batches}{' '}
-          {done.batches === 1 ? 'batch' : 'batches'} are in the house. <Link href="/">Today</Link>{' '}
-          shows what they ask for.
+          In the house now: {done.news}. <Link href="/">Today</Link> shows what they ask for.
         </Notice>
       )}
       {looked && !done && (
         <>
-          <MappingStep looked={looked} state={state} onMap={map} />
+          <MappingStep looked={looked} columns={SHEETS[sheet].columns} said={state} onSay={say} />
           <p>
             {plan === null || plan.faults.length > 0 ? (
-              <MainButton onPress={() => void check()} isDisabled={busyWith !== null}>
+              <MainButton onPress={() => void check()} isDisabled={isBusy}>
                 Check every row
               </MainButton>
             ) : (
-              <MainButton onPress={() => void take()} isDisabled={busyWith !== null}>
+              <MainButton onPress={() => void take()} isDisabled={isBusy}>
                 Take all of it
               </MainButton>
             )}
@@ -114,14 +119,50 @@ export function ImportPage() {
   );
 }
 
+function Progress({
+  busy: { words, done },
+  rows,
+  onCancel,
+}: {
+  busy: Busy;
+  rows: number | undefined;
+  onCancel: () => void;
+}) {
+  const isKnown = done !== null && rows !== undefined;
+  return (
+    <p role="status">
+      {words} <Bar aria-label={words} {...(isKnown && { value: done, max: rows })} />{' '}
+      {isKnown && (
+        <Small>
+          {done} of {rows} rows
+        </Small>
+      )}{' '}
+      <QuietButton onPress={onCancel}>Stop</QuietButton>
+    </p>
+  );
+}
+
+const UNITS: Readonly<Record<string, readonly { value: ColumnUnit; label: string }[]>> = {
+  mass: [
+    { value: 'g', label: 'in grams' },
+    { value: 'oz', label: 'in ounces' },
+  ],
+  temperature: [
+    { value: 'C', label: 'in °C' },
+    { value: 'F', label: 'in °F' },
+  ],
+};
+
 function MappingStep({
   looked,
-  state,
-  onMap,
+  columns: known,
+  said,
+  onSay,
 }: {
   looked: Looked;
-  state: { mapping: Mapping; dateOrder: DateOrder };
-  onMap: (part: { mapping?: Mapping; dateOrder?: DateOrder }) => void;
+  columns: Readonly<Record<string, ColumnDef>>;
+  said: Said;
+  onSay: (part: Partial<Said>) => void;
 }) {
   const { columns, sample } = looked;
   const example = (column: string | undefined) => {
@@ -137,9 +178,9 @@ function MappingStep({
     { value: '', label: 'not in this file' },
     ...columns.filter((name) => name !== '').map((name) => ({ value: name, label: name })),
   ];
-  const set = (name: ReleaseColumn, column: string) => {
-    const { [name]: _before, ...rest } = state.mapping;
-    onMap({ mapping: column === '' ? rest : { ...rest, [name]: column } });
+  const set = (name: string, column: string) => {
+    const { [name]: _before, ...rest } = said.mapping;
+    onSay({ mapping: column === '' ? rest : { ...rest, [name]: column } });
   };
   return (
     <section aria-label="Mapping">
@@ -148,22 +189,30 @@ function MappingStep({
         {DELIMITERS[looked.delimiter] ?? looked.delimiter}
       </SectionTitle>
       <FieldGrid style={{ marginTop: 12 }}>
-        {RELEASE_COLUMN_NAMES.map((name) => (
+        {Object.entries(known).map(([name, { label, required, measure }]) => (
           <div key={name}>
             <SelectInput
-              label={`${RELEASE_COLUMNS[name].label}${RELEASE_COLUMNS[name].required ? ' (needed)' : ''}`}
-              value={state.mapping[name] ?? ''}
+              label={`${label}${required ? ' (needed)' : ''}`}
+              value={said.mapping[name] ?? ''}
               onChange={(column) => set(name, column)}
               options={options}
             />
-            <Small>{example(state.mapping[name])}</Small>
+            <Small>{example(said.mapping[name])}</Small>
+            {measure && said.mapping[name] !== undefined && (
+              <SelectInput
+                label={`${label} is`}
+                value={said.units[name] ?? UNITS[measure]![0]!.value}
+                onChange={(unit) => onSay({ units: { ...said.units, [name]: unit as ColumnUnit } })}
+                options={UNITS[measure]!}
+              />
+            )}
           </div>
         ))}
         <SelectInput
           label="Days are written"
-          value={state.dateOrder}
+          value={said.dateOrder}
           onChange={(order) =>
-            onMap({ dateOrder: order === 'ymd' || order === 'mdy' ? order : 'dmy' })
+            onSay({ dateOrder: order === 'ymd' || order === 'mdy' ? order : 'dmy' })
           }
           options={ORDERS}
         />
@@ -175,12 +224,11 @@ function MappingStep({
 const MOST_SHOWN = 100;
 
 function PlanStep({ plan }: { plan: ImportPlan }) {
-  const { faults, rows, newReleases, newBatches, known } = plan;
+  const { faults, rows, news, known } = plan;
   if (faults.length === 0)
     return (
       <Notice $kind="good" role="status">
-        All {rows} rows are right: {newReleases} new {newReleases === 1 ? 'release' : 'releases'},{' '}
-        {newBatches} new {newBatches === 1 ? 'batch' : 'batches'}
+        All {rows} rows are right: {news}
         {known > 0 && `; ${known} are here already and stay as they are`}. Nothing is stored yet.
       </Notice>
     );

@@ -50,7 +50,7 @@ describe('Read', () => {
     openRead(house);
     expect(screen.getByText('Too little is known to say how it will extract')).toBeTruthy();
     const missing = screen.getAllByText(/narrower$/).map((item) => item.textContent);
-    expect(missing[0]).toMatch(/^Roast level/);
+    expect(missing[0]).toMatch(/^Ground colour/);
     expect(missing).toHaveLength(4);
   });
 

@@ -58,7 +58,9 @@ function Changes({ compared: { changes, name, dial } }: { compared: Compared }) 
               const { from, to, interval80 } = change;
               return (
                 <tr key={variable}>
-                  <td>{VARIABLES[variable].short}</td>
+                  <td>
+                    {variable === 'grindSteps' ? 'Grind, steps finer' : VARIABLES[variable].short}
+                  </td>
                   <td>{format(from)}</td>
                   <td>{format(to)}</td>
                   <td>

@@ -29,7 +29,7 @@ export function Comparison({
             const [from, to] = [proposedValue(one, name), proposedValue(other, name)];
             return (
               <tr key={name}>
-                <td>{VARIABLES[name].short}</td>
+                <td>{name === 'grindSteps' ? 'Grind, steps finer' : VARIABLES[name].short}</td>
                 <td>{format(from)}</td>
                 <td>{band(one)}</td>
                 <td>

@@ -119,9 +119,11 @@ export function StartStage({ view, start }: { view: ReleaseView; start: StartVie
             one={proposal}
             other={beside}
           />
-          {beside.warnings.map(({ code, text }) => (
-            <Notice key={code}>{text}</Notice>
-          ))}
+          {beside.warnings
+            .filter(({ code }) => !proposal.warnings.some((said) => said.code === code))
+            .map(({ code, text }) => (
+              <Notice key={code}>{text}</Notice>
+            ))}
         </section>
       )}
       <AcceptForm

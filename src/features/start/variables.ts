@@ -25,7 +25,7 @@ export const VARIABLES: Readonly<Record<Pushed, Variable>> = {
   grindSteps: {
     title: 'Grind, in steps finer than your reference',
     short: 'Grind',
-    unit: ' steps',
+    unit: '',
     digits: 1,
     span: [-3, 3],
   },

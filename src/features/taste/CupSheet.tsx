@@ -5,7 +5,7 @@ import styled from 'styled-components';
 import { extraction } from '@/core/extraction/extraction';
 import { tasteDirection } from '@/core/taste/direction';
 import { tasteMove } from '@/core/taste/tasteMove';
-import { TASTE_SIGNS } from '@/core/vocabulary';
+import { MOMENT_LABELS, MOMENTS, SERVING_LABELS, SERVINGS, TASTE_SIGNS } from '@/core/vocabulary';
 import type { Bench, BenchShot, ReleaseView } from '@/data/releaseView';
 import { MainButton } from '@/ui/Button';
 import { Chip, ChipRow, Choice } from '@/ui/choices';
@@ -40,16 +40,8 @@ const Tds = styled.div`
   width: 110px;
 `;
 
-const MOMENTS = [
-  { value: 'hot', label: 'hot' },
-  { value: 'warm', label: 'warm' },
-  { value: 'cool', label: 'cool' },
-] as const;
-const SERVINGS = [
-  { value: 'straight', label: 'straight' },
-  { value: 'milk', label: 'in milk' },
-  { value: 'plantMilk', label: 'in plant milk' },
-] as const;
+const MOMENT_OPTIONS = MOMENTS.map((value) => ({ value, label: MOMENT_LABELS[value] }));
+const SERVING_OPTIONS = SERVINGS.map((value) => ({ value, label: SERVING_LABELS[value] }));
 const SHOWN = ['tdsPct', 'remark', 'otherNotes'];
 
 export function CupSheet({
@@ -80,13 +72,13 @@ export function CupSheet({
           label="Tasted"
           value={text.moment}
           onChange={(moment) => change({ moment })}
-          options={MOMENTS}
+          options={MOMENT_OPTIONS}
         />
         <Choice
           label="Served"
           value={text.serving}
           onChange={(serving) => change({ serving })}
-          options={SERVINGS}
+          options={SERVING_OPTIONS}
         />
         <Tds>
           <QuantityInput label="TDS" quantity="tdsPct" step={0.1} {...bind('tdsPct')} />

@@ -4,15 +4,9 @@ import { userFault } from '@/core/errors';
 import { extraction } from '@/core/extraction/extraction';
 import { oneOf, optionalText, quantity, text } from '@/core/schema/fields';
 import { tasteSchema } from '@/core/schema/shot';
+import { MOMENTS, SERVINGS } from '@/core/vocabulary';
 import { defineCommand, personOf } from '@/data/command';
-import {
-  findShotMasses,
-  findShotWhereabouts,
-  insertTasting,
-  MOMENTS,
-  SERVINGS,
-  setShotTds,
-} from '@/data/shots';
+import { findShotMasses, findShotWhereabouts, insertTasting, setShotTds } from '@/data/shots';
 
 export const recordTasting = defineCommand({
   kind: 'recordTasting',

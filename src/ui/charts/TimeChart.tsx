@@ -86,6 +86,8 @@ export function TimeChart(props: TimeChartProps) {
     },
     scales: {
       x: {
+        min: 0,
+        max: Math.max(1, data.at(-1)?.x ?? 0),
         ticks: {
           color: ink?.soft ?? '',
           maxTicksLimit: 7,

@@ -1,6 +1,7 @@
 /**
  * Importing a spreadsheet in three steps, each with the file itself, so that nothing is kept between
- * them: look at its columns, check every row, take all of it or nothing.
+ * them: look at its columns, check every row, take all of it or nothing. Checking tells how far it is,
+ * a line of JSON at a time, and stops when whoever asked goes away.
  */
 import { cookies } from 'next/headers';
 import { z } from 'zod';
@@ -11,10 +12,12 @@ import { requireDuty, submit } from '@/data/command';
 import { database } from '@/data/database';
 import { findSignedIn } from '@/data/session';
 import { today } from '@/data/today';
-import { importInput, planImport } from '@/features/import/releases';
-import { CSV_LIMITS, decodeCsv, guessDateOrder, parseCsv } from '@/formats/csv';
-import { suggestMapping } from '@/formats/releaseColumns';
-import { answer, bytesOf } from '../edge';
+import { planOf, prepareImport } from '@/features/import/kinds';
+import { importInput } from '@/features/import/prepared';
+import { SHEET_NAMES, SHEETS, type SheetName } from '@/features/import/sheets';
+import { suggestMapping, suggestUnits } from '@/formats/sheets/columns';
+import { CSV_LIMITS, decodeCsv, guessDateOrder, parseCsv } from '@/formats/sheets/csv';
+import { answer, bytesOf, streamed } from '../edge';
 
 export const dynamic = 'force-dynamic';
 
@@ -23,9 +26,11 @@ const ROOM_BYTES = 100_000;
 const SAMPLE_ROWS = 3;
 
 const request = z.strictObject({
+  sheet: oneOf('Sheet', SHEET_NAMES).default('releases'),
   step: oneOf('Step', ['look', 'check', 'take']),
   id: z.string().max(64).optional(),
   mapping: importInput.shape.mapping.optional(),
+  units: importInput.shape.units.optional(),
   dateOrder: importInput.shape.dateOrder.optional(),
 });
 
@@ -35,25 +40,36 @@ export async function POST(received: Request): Promise<Response> {
     const person = await findSignedIn(db, await cookies());
     requireDuty(db, 'lead', person);
     const { csv, asked } = await partsOf(received);
-    const { step, id, mapping, dateOrder } = parse(request, asked);
-    if (step === 'look') return lookAt(csv);
-    const input = { csv, mapping, dateOrder };
-    if (step === 'check') return planImport(db, parse(importInput, input), today());
-    return submit(db, commands, { id, kind: 'importReleases', input }, person.id);
+    const { step, sheet, id, ...question } = parse(request, asked);
+    if (step === 'look') return lookAt(sheet, csv);
+    const input = parse(importInput, { csv, ...question });
+    const kind = SHEETS[sheet].command;
+    // Whatever is wrong with the question as a whole is said at once, with its own status.
+    const reading = prepareImport(db, sheet, input, today());
+    const first = reading.next();
+    return streamed(reading, first, (prepared) => {
+      if (step === 'check') return planOf(prepared);
+      if (prepared.faults.length > 0)
+        throw userFault('badInput', 'file', 'The sheet has faults now. Check every row again.');
+      return submit(db, commands, { id, kind, input }, person.id);
+    });
   });
 }
 
-function lookAt(csv: string) {
-  const { columns, rows, delimiter } = parseCsv(csv);
-  const mapping = suggestMapping(columns);
-  const dayColumn = columns.indexOf(mapping.roastDate ?? '');
+function lookAt(sheet: SheetName, csv: string) {
+  const { columns: known, dayColumn } = SHEETS[sheet];
+  const table = parseCsv(csv);
+  const { columns, rows, delimiter } = table;
+  const mapping = suggestMapping(known, columns);
+  const dayAt = columns.indexOf(mapping[dayColumn] ?? '');
   return {
     columns,
     delimiter,
     rows: rows.length,
     sample: rows.slice(0, SAMPLE_ROWS),
     mapping,
-    dateOrder: guessDateOrder(rows.map((row) => row[dayColumn] ?? '')),
+    units: suggestUnits(known, mapping, table),
+    dateOrder: guessDateOrder(rows.map((row) => row[dayAt] ?? '')),
   };
 }
 

@@ -1,4 +1,4 @@
-import { faultOf } from '../../tests/support/fault';
+import { faultOf } from '../../../tests/support/fault';
 import { csvDay, csvNumber, decodeCsv, guessDateOrder, parseCsv, sheetRow } from './csv';
 
 const bytes = (text: string) => new TextEncoder().encode(text);

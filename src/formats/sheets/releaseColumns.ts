@@ -1,5 +1,7 @@
 /** The columns a spreadsheet of releases and batches can have, and how headers name them. */
 
+import type { Columns } from './columns';
+
 /** What a column can be, with headers it goes by; the first is ours. */
 export const RELEASE_COLUMNS = {
   release: {
@@ -33,7 +35,13 @@ export const RELEASE_COLUMNS = {
     required: false,
     headers: ['weight loss pct', 'weight loss', 'roast loss', 'loss'],
   },
-  sample: { label: 'Sample, g', required: false, headers: ['sample g', 'sample'] },
+  sample: {
+    label: 'Sample',
+    required: false,
+    headers: ['sample g', 'sample'],
+    measure: 'mass',
+  },
+  crush: { label: 'Under the thumb', required: false, headers: ['thumb', 'crush'] },
   share: {
     label: 'Share, %',
     required: false,
@@ -66,29 +74,6 @@ export const RELEASE_COLUMNS = {
     headers: ['notes', 'promised notes', 'tasting notes', 'flavour notes', 'flavor notes'],
   },
   served: { label: 'Served', required: false, headers: ['served', 'serving'] },
-} as const;
+} as const satisfies Columns;
 export type ReleaseColumn = keyof typeof RELEASE_COLUMNS;
 export const RELEASE_COLUMN_NAMES = Object.keys(RELEASE_COLUMNS) as ReleaseColumn[];
-
-/** Our column → the file's column; absent when the file has none. */
-export type Mapping = Readonly<Partial<Record<ReleaseColumn, string>>>;
-
-/** Words without case, signs and spacing: how headers and values are compared. */
-export const plain = (text: string) =>
-  text
-    .toLowerCase()
-    .replace(/[^\p{L}\p{N}]+/gu, ' ')
-    .trim();
-
-/** The mapping a file's headers suggest; each column is taken once. */
-export function suggestMapping(columns: readonly string[]): Mapping {
-  const free = new Set(columns.filter((column) => column !== ''));
-  const entries = RELEASE_COLUMN_NAMES.flatMap((name) => {
-    const headers: readonly string[] = RELEASE_COLUMNS[name].headers;
-    const found = [...free].find((column) => headers.includes(plain(column)));
-    if (found === undefined) return [];
-    free.delete(found);
-    return [[name, found] as const];
-  });
-  return Object.fromEntries(entries) as Mapping;
-}

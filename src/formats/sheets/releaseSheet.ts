@@ -3,6 +3,7 @@
  * release. Pure: reads, checks every row, stores nothing.
  */
 import type { z } from 'zod';
+import { CRUSH_LABELS, CRUSHES } from '@/core/coffee/roast';
 import { daysBetween } from '@/core/rest/day';
 import {
   batchEntry,
@@ -20,38 +21,14 @@ import {
   VARIETY_CLASSES,
   VARIETY_LABELS,
 } from '@/core/vocabulary';
-import {
-  plain,
-  RELEASE_COLUMN_NAMES,
-  RELEASE_COLUMNS,
-  type Mapping,
-  type ReleaseColumn,
-} from './releaseColumns';
-import { csvDay, csvNumber, sheetRow, type CsvTable, type DateOrder } from './csv';
-
-export interface RowFault {
-  /** As a spreadsheet counts rows: the header is 1. */
-  readonly row: number;
-  readonly column: string;
-  readonly message: string;
-}
+import { figureIn, plain } from './columns';
+import { RELEASE_COLUMN_NAMES, RELEASE_COLUMNS, type ReleaseColumn } from './releaseColumns';
+import { csvDay, csvNumber, sheetRow, type CsvTable } from './csv';
+import { PROGRESS_EVERY, wordOf, type ReadOptions, type RowFault } from './rows';
 
 export interface ReadRelease {
   readonly release: ReleaseEntry;
   readonly batches: readonly BatchEntry[];
-}
-
-/** A word by its key or by the label people read, in any case; the text itself when it is neither. */
-function wordOf<T extends string>(
-  text: string,
-  words: readonly T[],
-  labels: Record<T, string>,
-): string | undefined {
-  const sought = plain(text);
-  if (sought === '') return undefined;
-  return (
-    words.find((word) => plain(word) === sought || plain(labels[word]) === sought) ?? text.trim()
-  );
 }
 
 /** ρ by word ("Light") or by figure. */
@@ -84,17 +61,22 @@ interface Group {
   isBroken: boolean;
 }
 
-/** Every release of a table, or every fault of it: all rows are read before anything is said. */
-export function readReleases(
+/**
+ * Every release of a table, or every fault of it: all rows are read before anything is said. Yields the
+ * rows read so far, now and then.
+ */
+export function* readReleases(
   table: CsvTable,
-  { mapping, dateOrder, today }: { mapping: Mapping; dateOrder: DateOrder; today: string },
-): { releases: ReadRelease[]; faults: RowFault[] } {
+  options: ReadOptions,
+): Generator<number, { releases: ReadRelease[]; faults: RowFault[] }> {
+  const { mapping } = options;
   const faults: RowFault[] = [];
   const at = new Map(
     RELEASE_COLUMN_NAMES.map((name) => [name, table.columns.indexOf(mapping[name] ?? '\u0000')]),
   );
   const groups = new Map<string, Group>();
-  table.rows.forEach((cellsOfRow, i) => {
+  for (const [i, cellsOfRow] of table.rows.entries()) {
+    if (i % PROGRESS_EVERY === 0) yield i;
     const row = sheetRow(i);
     const cells = (column: ReleaseColumn) => (cellsOfRow[at.get(column)!] ?? '').trim();
     const name = cells('release');
@@ -107,13 +89,13 @@ export function readReleases(
       isBroken: false,
     };
     groups.set(key, group);
-    const found = readRow(cells, { row, dateOrder, today, mapping });
+    const found = readRow(cells, { ...options, row });
     faults.push(...found.faults);
     group.isBroken ||= found.faults.length > 0;
     group.components.set(JSON.stringify(found.component), found.component);
     if (found.batch)
       group.batches.set(`${found.batch.roastDate} ${plain(found.batch.label)}`, found.batch);
-  });
+  }
   // A fault of a row is not said again of the whole release.
   const whole = [...groups.values()].filter((group) => !group.isBroken);
   const releases = whole.flatMap((group) => {
@@ -128,12 +110,7 @@ export function readReleases(
 
 function readRow(
   cells: (column: ReleaseColumn) => string,
-  {
-    row,
-    dateOrder,
-    today,
-    mapping,
-  }: { row: number; dateOrder: DateOrder; today: string; mapping: Mapping },
+  { row, dateOrder, today, mapping, units }: ReadOptions & { row: number },
 ) {
   const component = {
     sharePct: csvNumber(cells('share')),
@@ -153,8 +130,9 @@ function readRow(
     roastLevel: roastOf(cells('roast')),
     colourBean: csvNumber(cells('colourBean')),
     colourGround: csvNumber(cells('colourGround')),
+    crush: wordOf(cells('crush'), CRUSHES, CRUSH_LABELS),
     weightLossPct: csvNumber(cells('weightLoss')),
-    sampleG: csvNumber(cells('sample')),
+    sampleG: figureIn(cells('sample'), units.sample),
   };
   const readBatch = batchEntry.safeParse(batch);
   // The share is judged with the whole release: a single component needs none.
@@ -185,6 +163,7 @@ const SAID: Readonly<Record<string, { column: ReleaseColumn; words: readonly str
   varietyClass: { column: 'varietyClass', words: Object.values(VARIETY_LABELS) },
   serving: { column: 'served', words: Object.values(SERVED_LABELS) },
   roastLevel: { column: 'roast', words: ROAST_WORDS.map(({ label }) => label) },
+  crush: { column: 'crush', words: Object.values(CRUSH_LABELS) },
 };
 
 /** A fault of a word, said with the words people write; null for other faults. */
@@ -195,7 +174,10 @@ function inWords(field: string, cells: (column: ReleaseColumn) => string): strin
   return `“${text}” is not known here. Write one of: ${said.words.join('; ')}.`;
 }
 
-function completeRelease(group: Group, mapping: Mapping): ReadRelease | { faults: RowFault[] } {
+function completeRelease(
+  group: Group,
+  mapping: ReadOptions['mapping'],
+): ReadRelease | { faults: RowFault[] } {
   const components = [...group.components.values()];
   const [only] = components;
   const read = releaseEntry.safeParse({
@@ -222,7 +204,7 @@ function completeRelease(group: Group, mapping: Mapping): ReadRelease | { faults
 function faultsOf(
   error: z.ZodError | undefined,
   row: number,
-  mapping: Mapping,
+  mapping: ReadOptions['mapping'],
 ): (RowFault & { readonly field: string })[] {
   return (error?.issues ?? []).map(({ path, message }) => {
     const field = String(path.findLast((part) => typeof part === 'string') ?? '');
@@ -233,6 +215,6 @@ function faultsOf(
 }
 
 /** The column as the file calls it, or as we do when it has none. */
-function columnName(column: ReleaseColumn, mapping: Mapping): string {
+function columnName(column: ReleaseColumn, mapping: ReadOptions['mapping']): string {
   return mapping[column] ?? RELEASE_COLUMNS[column].label;
 }

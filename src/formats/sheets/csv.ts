@@ -119,3 +119,14 @@ export function guessDateOrder(days: readonly string[]): DateOrder {
   if (parts.some(([, second = '']) => Number(second) > 12)) return 'mdy';
   return 'dmy';
 }
+
+/** Signs that make a spreadsheet take a cell for a formula. */
+const FORMULA = /^[=+@\t\r]|^-(?!\d)/;
+
+/** Rows as RFC 4180 text with a mark, so that spreadsheets read it as UTF-8; no cell acts as a formula. */
+export function writeCsv(rows: readonly (readonly (string | number)[])[]): string {
+  const safe = rows.map((row) =>
+    row.map((cell) => (typeof cell === 'string' && FORMULA.test(cell) ? `'${cell}` : cell)),
+  );
+  return `\uFEFF${Papa.unparse(safe, { newline: '\r\n' })}\r\n`;
+}

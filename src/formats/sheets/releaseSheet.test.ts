@@ -1,11 +1,16 @@
 import { parseCsv, type DateOrder } from './csv';
-import { suggestMapping } from './releaseColumns';
-import { readReleases } from './releaseCsv';
+import { suggestMapping as suggest } from './columns';
+import { RELEASE_COLUMNS } from './releaseColumns';
+import { readReleases } from './releaseSheet';
+import { runThrough } from './rows';
+
+const suggestMapping = (columns: readonly string[]) => suggest(RELEASE_COLUMNS, columns);
 
 function read(csv: string, dateOrder: DateOrder = 'ymd') {
   const table = parseCsv(csv);
   const mapping = suggestMapping(table.columns);
-  return readReleases(table, { mapping, dateOrder, today: '2026-05-20' });
+  const options = { mapping, dateOrder, units: {}, clock: 'pump', today: '2026-05-20' } as const;
+  return runThrough(readReleases(table, options));
 }
 
 describe('a mapping', () => {

@@ -1,0 +1,42 @@
+/** What the house knows as CSV: its sheets as they can be brought in again, and what Patterns shows. */
+import { cookies } from 'next/headers';
+import { userFault } from '@/core/errors';
+import { requireDuty } from '@/data/command';
+import { database } from '@/data/database';
+import { findHouse } from '@/data/house';
+import { findSignedIn } from '@/data/session';
+import { exportSheet } from '@/features/import/exports';
+import { SHEET_NAMES } from '@/features/import/sheets';
+import { exportPatterns, PATTERN_EXPORTS } from '@/features/patterns/exports';
+import { writeCsv } from '@/formats/sheets/csv';
+import { answer } from '../../edge';
+
+export const dynamic = 'force-dynamic';
+
+interface Props {
+  readonly params: Promise<{ what: string }>;
+}
+
+export async function GET(request: Request, { params }: Props): Promise<Response> {
+  return answer(request, async () => {
+    const db = database();
+    requireDuty(db, 'self', await findSignedIn(db, await cookies()));
+    const { what } = await params;
+    const house = findHouse(db)!;
+    const sheet = SHEET_NAMES.find((name) => name === what);
+    const pattern = PATTERN_EXPORTS.find((name) => name === what);
+    if (!sheet && !pattern)
+      throw userFault('notFound', '', `There is nothing called “${what.slice(0, 40)}” to export.`);
+    const search = Object.fromEntries(new URL(request.url).searchParams);
+    const rows = sheet
+      ? exportSheet(db, house, sheet)
+      : exportPatterns(db, house, pattern!, search);
+    return new Response(writeCsv(rows), {
+      headers: {
+        'content-type': 'text/csv; charset=utf-8',
+        'content-disposition': `attachment; filename="kettlebrand-${what}.csv"`,
+        'cache-control': 'no-store',
+      },
+    });
+  });
+}

@@ -1,0 +1,115 @@
+/** The kinds of spreadsheet a house can bring, each with its columns, its reading and its command. */
+import { UserFault, userFault } from '@/core/errors';
+import { defineCommand, type Command } from '@/data/command';
+import type { Db } from '@/data/database';
+import { findHouse, type House } from '@/data/house';
+import { parseCsv, type CsvTable } from '@/formats/sheets/csv';
+import type { ReadOptions } from '@/formats/sheets/rows';
+import { runThrough } from '@/formats/sheets/rows';
+import { prepareRecipes } from './recipes';
+import { prepareReleases } from './releases';
+import { prepareShots } from './shots';
+import { prepareTastings } from './tastings';
+import { SHEETS, type SheetName } from './sheets';
+import { importInput, type ImportInput, type ImportPlan, type Prepared } from './prepared';
+
+type Prepare = (
+  db: Db,
+  table: CsvTable,
+  options: ReadOptions,
+  house: House,
+) => Generator<number, Prepared>;
+
+const PREPARE: Readonly<Record<SheetName, Prepare>> = {
+  releases: prepareReleases,
+  recipes: prepareRecipes,
+  shots: prepareShots,
+  tastings: prepareTastings,
+};
+
+/** Reads a sheet and finds what is new; yields the rows read so far; stores nothing. */
+export function* prepareImport(
+  db: Db,
+  sheet: SheetName,
+  { csv, mapping, units, dateOrder }: ImportInput,
+  today: string,
+): Generator<number, Prepared & { readonly rows: number }> {
+  const table = parseCsv(csv);
+  refuseUnmapped(sheet, table.columns, mapping);
+  const house = findHouse(db)!;
+  const options = { mapping, units, dateOrder, today, clock: house.clock };
+  const prepared = yield* PREPARE[sheet](db, table, options, house);
+  return { ...prepared, rows: table.rows.length };
+}
+
+/** What an import would do: the dry run, at once. */
+export function planImport(
+  db: Db,
+  sheet: SheetName,
+  input: ImportInput,
+  today: string,
+): ImportPlan {
+  return planOf(runThrough(prepareImport(db, sheet, input, today)));
+}
+
+export function planOf({
+  apply: _apply,
+  ...plan
+}: Prepared & { readonly rows: number }): ImportPlan {
+  return plan;
+}
+
+function refuseUnmapped(
+  sheet: SheetName,
+  columns: readonly string[],
+  mapping: ImportInput['mapping'],
+): void {
+  const known = SHEETS[sheet].columns;
+  for (const name of Object.keys(mapping))
+    if (!Object.hasOwn(known, name))
+      throw userFault('badInput', `mapping.${name}`, `There is no column “${name}” to map to.`);
+  for (const [name, { label, required }] of Object.entries(known)) {
+    const column = mapping[name];
+    if (required && column === undefined)
+      throw userFault(
+        'badInput',
+        `mapping.${name}`,
+        `No column is chosen for ${label.toLowerCase()}. Choose one, or add it to the file: it has ${columns.join(', ').slice(0, 200)}.`,
+      );
+    if (column !== undefined && !columns.includes(column))
+      throw userFault(
+        'badInput',
+        `mapping.${name}`,
+        `The file has no column “${column}”. Choose one it has.`,
+      );
+  }
+}
+
+const MOST_FAULTS = 20;
+
+function importCommand(sheet: SheetName): Command {
+  return defineCommand({
+    kind: SHEETS[sheet].command,
+    duty: 'lead',
+    input: importInput,
+    run: (input, context) => {
+      const prepared = runThrough(prepareImport(context.db, sheet, input, context.today));
+      const { faults, news } = prepared;
+      if (faults.length > 0)
+        throw new UserFault(
+          'badInput',
+          faults.slice(0, MOST_FAULTS).map(({ row, column, message }) => ({
+            field: `row ${row}`,
+            message: `Row ${row}, ${column}: ${message}`,
+          })),
+        );
+      prepared.apply(context);
+      return { releaseId: null, words: `imported ${news}`, result: { news } };
+    },
+  });
+}
+
+export const importReleases = importCommand('releases');
+export const importRecipes = importCommand('recipes');
+export const importShots = importCommand('shots');
+export const importTastings = importCommand('tastings');

@@ -1,0 +1,76 @@
+/** Finds the dial-in a row speaks of in the house, with words for what is missing. */
+import { daysBetween } from '@/core/rest/day';
+import type { Db } from '@/data/database';
+import { findReleaseNamed, type StoredBatch, type StoredRelease } from '@/data/releases';
+import { listSetups, type StoredSetup } from '@/data/setups';
+import { plain } from '@/formats/sheets/columns';
+import type { Where } from '@/formats/sheets/where';
+
+export interface Place {
+  readonly release: StoredRelease;
+  readonly batch: StoredBatch;
+  readonly setup: StoredSetup;
+  /** Dial-ins are told apart by this. */
+  readonly key: { releaseId: string; batchId: string; setupId: string; style: string };
+}
+
+interface Missing {
+  readonly column: 'release' | 'roastDate' | 'setup';
+  readonly message: string;
+}
+
+/** A finder that remembers: sheets name one release a hundred times. */
+export function placeFinder(db: Db): (where: Where, on: string) => Place | Missing {
+  const releases = new Map<string, StoredRelease | null>();
+  const setups = listSetups(db);
+  const releaseNamed = (name: string) => {
+    const key = plain(name);
+    if (!releases.has(key)) releases.set(key, findReleaseNamed(db, name.trim()));
+    return releases.get(key) ?? null;
+  };
+  return (where, on) => {
+    const release = releaseNamed(where.release);
+    if (!release)
+      return {
+        column: 'release',
+        message: `There is no release “${where.release}” in the house. Import releases and batches first, or correct the name.`,
+      };
+    const batch = batchOf(release, where.roastDate, on);
+    if (!batch)
+      return {
+        column: 'roastDate',
+        message: where.roastDate
+          ? `${release.name} has no batch roasted on ${where.roastDate}. Import the batch first, or correct the day.`
+          : `${release.name} has no batch roasted by ${on}. Import the batch first, or say which it was.`,
+      };
+    const setup = setupOf(setups, where.setup);
+    if (!setup)
+      return {
+        column: 'setup',
+        message:
+          where.setup === ''
+            ? 'The house has several setups and this row names none. Name one of: ' +
+              `${setups.map(({ name }) => name).join('; ') || 'none yet, describe one in Equipment'}.`
+            : `There is no setup “${where.setup}”. Describe it in Equipment first, or write one of: ${setups.map(({ name }) => name).join('; ')}.`,
+      };
+    const key = {
+      releaseId: release.id,
+      batchId: batch.id,
+      setupId: setup.id,
+      style: where.style,
+    };
+    return { release, batch, setup, key };
+  };
+}
+
+/** The batch of a roast day, or the newest that was roasted by then. */
+function batchOf({ batches }: StoredRelease, roastDate: string | undefined, on: string) {
+  return batches.find((batch) =>
+    roastDate === undefined ? daysBetween(batch.roastDate, on) >= 0 : batch.roastDate === roastDate,
+  );
+}
+
+function setupOf(setups: readonly StoredSetup[], name: string): StoredSetup | undefined {
+  if (name === '') return setups.length === 1 ? setups[0] : undefined;
+  return setups.find((setup) => plain(setup.name) === plain(name));
+}

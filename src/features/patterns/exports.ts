@@ -1,0 +1,70 @@
+/** What Patterns shows as rows for a spreadsheet, under the same filters. Server only. */
+import { OUTPUTS } from '@/core/start/priors';
+import type { Db } from '@/data/database';
+import type { House } from '@/data/house';
+import { readPatterns } from './patternsView';
+
+export const PATTERN_EXPORTS = ['effects', 'proposals', 'dial-ins', 'cups'] as const;
+export type PatternExport = (typeof PATTERN_EXPORTS)[number];
+
+type Rows = (string | number)[][];
+
+export function exportPatterns(
+  db: Db,
+  house: House,
+  what: PatternExport,
+  search: Readonly<Record<string, string>>,
+): Rows {
+  const view = readPatterns(db, house, search);
+  switch (what) {
+    case 'effects':
+      return [
+        ['output', 'factor', 'rule', 'learned', 'half_width_80', 'releases'],
+        ...OUTPUTS.flatMap((output) =>
+          view.effects[output].map(({ label, rule, learned, halfWidth80, releases }) => [
+            output,
+            label,
+            rule,
+            learned,
+            halfWidth80,
+            releases,
+          ]),
+        ),
+      ];
+    case 'proposals':
+      return [
+        ['release', 'decided_on', 'output', 'proposed', 'decided'],
+        ...view.proposals.flatMap(({ name, day, values }) =>
+          OUTPUTS.flatMap((output) => {
+            const value = values[output];
+            return value ? [[name, day, output, value.proposed, value.decided]] : [];
+          }),
+        ),
+      ];
+    case 'dial-ins':
+      return [
+        ['release', 'begun_on', 'style', 'shots', 'spent_g', 'confirmed'],
+        ...view.dialIns.map(({ name, day, style, shots, spentG, isConfirmed }) => [
+          name,
+          day,
+          style,
+          shots,
+          spentG,
+          isConfirmed ? 'yes' : 'no',
+        ]),
+      ];
+    case 'cups':
+      return [
+        ['process', 'roast', 'releases', 'cups', 'liking', 'half_width_80', 'notes_found'],
+        ...view.cups.map(({ process, roast, releases, cups, liking, notes }) => [
+          process,
+          roast,
+          releases,
+          cups,
+          liking?.mean ?? '',
+          liking?.half80 ?? '',
+          notes.map(({ note, found, asked }) => `${note} ${found} of ${asked}`).join('; '),
+        ]),
+      ];
+  }
+}
