@@ -5,7 +5,7 @@
  */
 import { learn, type PastRelease } from '@/core/start/fit';
 import { proposeFrom } from '@/core/start/propose';
-import { recencyWeight } from '@/core/start/recency';
+import { DEFAULT_HALF_LIFE, recencyWeight } from '@/core/start/recency';
 import type { Measure } from '../measure';
 import { JUDGED, RIVALS, type Judged } from './rivals';
 import { KINDS, simulateHouse, type HouseKind } from './simulatedHouse';
@@ -49,7 +49,10 @@ function judgeHouse(kind: HouseKind, house: number, tallies: readonly Tally[]): 
   for (const n of SIZES) {
     // Newest last, as they were published.
     const history = coffees.slice(0, n);
-    const fading = history.map((past, i) => ({ ...past, weight: recencyWeight(n - 1 - i, 50) }));
+    const fading = history.map((past, i) => ({
+      ...past,
+      weight: recencyWeight(n - 1 - i, DEFAULT_HALF_LIFE),
+    }));
     const models = { model: learn(history, 'both'), 'model, half-life 50': learn(fading, 'both') };
     for (const coffee of asked) {
       for (const output of JUDGED) {

@@ -2,9 +2,19 @@
 
 import Link from 'next/link';
 import { dayWords } from '@/core/dayWords';
-import type { NearRow, PastWords } from '@/data/pastWords';
 import { useUnits } from './person';
 import { Small, Table, TableHead, TableScroll } from './type';
+
+/** A past release in a few words, and the recipe it ended on. */
+export interface PastRow {
+  readonly releaseId: string;
+  readonly name: string;
+  readonly kind: string;
+  readonly ratio: number;
+  readonly temperatureC: number;
+  readonly day: string;
+  readonly isRecord: boolean;
+}
 
 /** Heads of the cells every list of past releases begins with. */
 export const PAST_COLUMNS = [
@@ -16,7 +26,7 @@ export const PAST_COLUMNS = [
 ] as const;
 
 /** A past release, which opens, and the recipe it ended on. */
-export function PastCells({ row }: { row: PastWords }) {
+export function PastCells({ row }: { row: PastRow }) {
   const { temperature } = useUnits();
   return (
     <>
@@ -35,7 +45,11 @@ export function PastCells({ row }: { row: PastWords }) {
 }
 
 /** Past releases by likeness, nearest first. */
-export function NearestTable({ rows }: { rows: readonly NearRow[] }) {
+export function NearestTable({
+  rows,
+}: {
+  rows: readonly (PastRow & { readonly distance: number })[];
+}) {
   return (
     <>
       <TableScroll aria-label="Nearest past releases">

@@ -4,6 +4,7 @@ import Link from 'next/link';
 import { useRef } from 'react';
 import styled from 'styled-components';
 import type { ColumnDef, ColumnUnit } from '@/formats/sheets/columns';
+import { groupBy } from '@/core/patterns/groupBy';
 import { Button, MainButton, QuietButton } from '@/ui/Button';
 import { Choice } from '@/ui/choices';
 import { Faults } from '@/ui/Faults';
@@ -46,6 +47,7 @@ export function ImportPage() {
   const { state, faults, busy, choose, chooseSheet, say, check, take, cancel } = useImport();
   const { file, looked, plan, done, sheet } = state;
   const isBusy = busy !== null;
+  const progress = busy && <Progress busy={busy} rows={looked?.rows} onCancel={cancel} />;
   return (
     <Page>
       <StageTitle as="h1">Import and export</StageTitle>
@@ -91,8 +93,8 @@ export function ImportPage() {
           />
         </Hidden>
       </p>
-      {busy && <Progress busy={busy} rows={looked?.rows} onCancel={cancel} />}
-      <Faults faults={faults} shown={[]} />
+      {!looked && progress}
+      {!looked && <Faults faults={faults} shown={[]} />}
       {done && (
         <Notice $kind="good" role="status">
           In the house now: {done.news}. <Link href="/">Today</Link> shows what they ask for.
@@ -112,6 +114,8 @@ export function ImportPage() {
               </MainButton>
             )}
           </p>
+          {progress}
+          <Faults faults={faults} shown={[]} />
         </>
       )}
       {plan && !done && <PlanStep plan={plan} />}
@@ -221,7 +225,19 @@ function MappingStep({
   );
 }
 
-const MOST_SHOWN = 100;
+const MOST_SHOWN = 50;
+/** Rows named of one fault before the rest is only counted. */
+const MOST_ROWS = 6;
+
+/** One line for a fault that many rows share. */
+function linesOf(faults: ImportPlan['faults']) {
+  const byWords = groupBy(faults, ({ column, message }) => `${column} ${message}`);
+  return [...byWords.values()].map((same) => {
+    const rows = same.slice(0, MOST_ROWS).map(({ row }) => row);
+    const more = same.length > MOST_ROWS ? ` and ${same.length - MOST_ROWS} more` : '';
+    return { ...same[0]!, rows: `${rows.join(', ')}${more}` };
+  });
+}
 
 function PlanStep({ plan }: { plan: ImportPlan }) {
   const { faults, rows, news, known } = plan;
@@ -232,6 +248,7 @@ function PlanStep({ plan }: { plan: ImportPlan }) {
         {known > 0 && `; ${known} are here already and stay as they are`}. Nothing is stored yet.
       </Notice>
     );
+  const lines = linesOf(faults);
   return (
     <section aria-label="Faults">
       <SectionTitle as="h2">
@@ -242,9 +259,9 @@ function PlanStep({ plan }: { plan: ImportPlan }) {
         <Table>
           <TableHead columns={['Row', { words: 'Column' }, { words: 'What is wrong' }]} />
           <tbody>
-            {faults.slice(0, MOST_SHOWN).map(({ row, column, message }) => (
-              <tr key={`${row} ${column} ${message}`}>
-                <td>{row}</td>
+            {lines.slice(0, MOST_SHOWN).map(({ rows: at, column, message }) => (
+              <tr key={`${column} ${message}`}>
+                <td>{at}</td>
                 <td className="words">{column}</td>
                 <td className="words">{message}</td>
               </tr>
@@ -252,7 +269,7 @@ function PlanStep({ plan }: { plan: ImportPlan }) {
           </tbody>
         </Table>
       </TableScroll>
-      {faults.length > MOST_SHOWN && <Small>And {faults.length - MOST_SHOWN} more.</Small>}
+      {lines.length > MOST_SHOWN && <Small>And {lines.length - MOST_SHOWN} more.</Small>}
     </section>
   );
 }

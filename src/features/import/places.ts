@@ -1,6 +1,7 @@
 /** Finds the dial-in a row speaks of in the house, with words for what is missing. */
 import { daysBetween } from '@/core/rest/day';
 import type { Db } from '@/data/database';
+import { findDialIn } from '@/data/dialIns';
 import { findReleaseNamed, type StoredBatch, type StoredRelease } from '@/data/releases';
 import { listSetups, type StoredSetup } from '@/data/setups';
 import { plain } from '@/formats/sheets/columns';
@@ -19,8 +20,14 @@ interface Missing {
   readonly message: string;
 }
 
-/** A finder that remembers: sheets name one release a hundred times. */
-export function placeFinder(db: Db): (where: Where, on: string) => Place | Missing {
+/**
+ * A finder that remembers: sheets name one release a hundred times. Where a row names no batch it is the
+ * newest roasted by then; with `ofDialIn`, the newest of them that was dialled in on that setup and style.
+ */
+export function placeFinder(
+  db: Db,
+  { ofDialIn = false } = {},
+): (where: Where, on: string) => Place | Missing {
   const releases = new Map<string, StoredRelease | null>();
   const setups = listSetups(db);
   const releaseNamed = (name: string) => {
@@ -35,14 +42,6 @@ export function placeFinder(db: Db): (where: Where, on: string) => Place | Missi
         column: 'release',
         message: `There is no release “${where.release}” in the house. Import releases and batches first, or correct the name.`,
       };
-    const batch = batchOf(release, where.roastDate, on);
-    if (!batch)
-      return {
-        column: 'roastDate',
-        message: where.roastDate
-          ? `${release.name} has no batch roasted on ${where.roastDate}. Import the batch first, or correct the day.`
-          : `${release.name} has no batch roasted by ${on}. Import the batch first, or say which it was.`,
-      };
     const setup = setupOf(setups, where.setup);
     if (!setup)
       return {
@@ -53,19 +52,31 @@ export function placeFinder(db: Db): (where: Where, on: string) => Place | Missi
               `${setups.map(({ name }) => name).join('; ') || 'none yet, describe one in Equipment'}.`
             : `There is no setup “${where.setup}”. Describe it in Equipment first, or write one of: ${setups.map(({ name }) => name).join('; ')}.`,
       };
-    const key = {
+    const keyOf = (batch: StoredBatch) => ({
       releaseId: release.id,
       batchId: batch.id,
       setupId: setup.id,
       style: where.style,
-    };
-    return { release, batch, setup, key };
+    });
+    const batches = batchesOf(release, where.roastDate, on);
+    const dialled = ofDialIn
+      ? batches.find((one) => findDialIn(db, keyOf(one)) !== null)
+      : undefined;
+    const batch = dialled ?? batches[0];
+    if (!batch)
+      return {
+        column: 'roastDate',
+        message: where.roastDate
+          ? `${release.name} has no batch roasted on ${where.roastDate}. Import the batch first, or correct the day.`
+          : `${release.name} has no batch roasted by ${on}. Import the batch first, or say which it was.`,
+      };
+    return { release, batch, setup, key: keyOf(batch) };
   };
 }
 
-/** The batch of a roast day, or the newest that was roasted by then. */
-function batchOf({ batches }: StoredRelease, roastDate: string | undefined, on: string) {
-  return batches.find((batch) =>
+/** The batch of a roast day, or all that were roasted by then, newest first. */
+function batchesOf({ batches }: StoredRelease, roastDate: string | undefined, on: string) {
+  return batches.filter((batch) =>
     roastDate === undefined ? daysBetween(batch.roastDate, on) >= 0 : batch.roastDate === roastDate,
   );
 }

@@ -35,7 +35,7 @@ export function* prepareShots(
   const faults: RowFault[] = [...readFaults];
   const planned: Planned[] = [];
   let known = 0;
-  const findPlace = placeFinder(db);
+  const findPlace = placeFinder(db, { ofDialIn: true });
   const dialIns = new Map<string, DialIn>();
   const dialInOf = ({ key }: Place): DialIn => {
     const name = Object.values(key).join(' ');

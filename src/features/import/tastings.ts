@@ -34,7 +34,7 @@ export function* prepareTastings(
   const faults: RowFault[] = [...readFaults];
   const planned: { entry: TastingRow; shot: StoredShot }[] = [];
   let known = 0;
-  const findPlace = placeFinder(db);
+  const findPlace = placeFinder(db, { ofDialIn: true });
   const dialIns = new Map<string, DialIn>();
   const dialInOf = ({ key }: Place): DialIn => {
     const name = Object.values(key).join(' ');

@@ -5,7 +5,7 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { dayWords } from '@/core/dayWords';
-import { halves, medianOf } from '@/core/patterns/summary';
+import { halves, medianOf } from '@/core/patterns/series';
 import { Choice } from '@/ui/choices';
 import { usePerson } from '@/ui/person';
 import { signed } from '@/ui/signed';

@@ -2,7 +2,8 @@
 import { effectsOf, type Effect } from '@/core/start/effects';
 import { learn, outputOf } from '@/core/start/fit';
 import { OUTPUTS, type Output } from '@/core/start/priors';
-import { groupBy, meanOf, type MeanOf } from '@/core/patterns/summary';
+import { groupBy } from '@/core/patterns/groupBy';
+import { meanOf, type MeanOf } from '@/core/patterns/summary';
 import type { Process } from '@/core/vocabulary';
 import type { Db } from '@/data/database';
 import type { DecidedRecipe } from '@/data/history';

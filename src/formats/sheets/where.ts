@@ -1,5 +1,5 @@
 /** What says which dial-in a row belongs to: release, batch, setup and style. */
-import { z } from 'zod';
+import { type z } from 'zod';
 import { day, oneOf, optionalText, text } from '@/core/schema/fields';
 import { STYLE_LABELS, STYLES } from '@/core/vocabulary';
 import { csvDay, type DateOrder } from './csv';
