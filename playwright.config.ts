@@ -10,6 +10,8 @@ export default defineConfig({
   reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
   use: {
     viewport: { width: 1280, height: 800 },
+    // A step that finds nothing to press fails now, not when the whole test runs out.
+    actionTimeout: 30_000,
     launchOptions: {
       executablePath: '/usr/bin/chromium',
       // Chromium as root, and without its own background traffic.

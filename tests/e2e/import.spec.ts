@@ -62,7 +62,9 @@ test('two hundred releases come in once two faults are mended', async ({ page })
   await page.getByRole('button', { name: 'Check every row' }).press('Enter');
   await expect(page.getByText(/All 200 rows are right: 200 new releases/)).toBeVisible();
   await page.getByRole('button', { name: 'Take all of it' }).press('Enter');
-  await expect(page.getByText('200 releases and 200 batches are in the house.')).toBeVisible();
+  await expect(
+    page.getByText('In the house now: 200 new releases, 200 new batches.'),
+  ).toBeVisible();
   await openPage(page, server.url);
   expect(await releasesListed(page)).toBe(before + RELEASES);
   await page.locator('#release-switcher').selectOption({ label: 'Lot 8' });
@@ -102,4 +104,60 @@ test('files that cannot be read are refused with what to do, and nothing is stor
   ).toBeVisible();
   await page.reload();
   expect(await releasesListed(page)).toBe(before);
+});
+
+/** Shots as an American spreadsheet has them: ounces, °F, month first, one a minute. */
+function shotSheet(count: number): string {
+  const row = (i: number) => {
+    const clock = `${9 + Math.floor(i / 60)}:${String(i % 60).padStart(2, '0')}`;
+    return `Monte Calado,Window bench,${clock},17,0.63,1.3,199.4,${(26 + (i % 30) / 10).toFixed(1)}`;
+  };
+  const day = new Date(Date.now() - 19 * DAY_MS);
+  const date = `${day.getMonth() + 1}/${day.getDate()}/${day.getFullYear()}`;
+  const rows = Array.from({ length: count }, (_, i) =>
+    row(i % 540).replace(',17,', `,${date},17,`),
+  );
+  return ['Coffee,Setup,Hour,Date,Grind,Dose oz,Out oz,Temp F,Time', ...rows].join('\n');
+}
+
+test('shots in ounces and °F are recognised, confirmed, and stand on the bench in grams', async ({
+  page,
+}) => {
+  await page.getByLabel('Shots', { exact: true }).check();
+  await choose(page, shotSheet(40), 'shots.csv');
+  await expect(page.getByLabel('Dose is')).toHaveValue('oz');
+  await expect(page.getByLabel('Yield is')).toHaveValue('oz');
+  await expect(page.getByLabel('Temperature is')).toHaveValue('F');
+  await page.getByLabel('Days are written').selectOption('mdy');
+  await page.getByRole('button', { name: 'Check every row' }).press('Enter');
+  await expect(page.getByText(/All 40 rows are right: 40 new shots/)).toBeVisible();
+  await page.getByRole('button', { name: 'Take all of it' }).press('Enter');
+  await expect(page.getByText('In the house now: 40 new shots.')).toBeVisible();
+  const exported = await page.request.get(`${server.url}/api/exports/shots`);
+  const ours = (await exported.text())
+    .split('\r\n')
+    .filter((line) => line.includes('17,17.86,36.85'));
+  expect(ours).toHaveLength(40);
+  expect(ours[0]).toContain('93');
+});
+
+test('five thousand rows say how far they are, and stop when told', async ({ page }) => {
+  await page.getByLabel('Shots', { exact: true }).check();
+  await choose(page, shotSheet(5000), 'years.csv');
+  await page.getByLabel('Days are written').selectOption('mdy');
+  // Each read of the answer waits a little, as a slow line would.
+  await page.evaluate(() => {
+    const { prototype } = ReadableStreamDefaultReader;
+    const read = prototype.read;
+    prototype.read = async function wait(this: ReadableStreamDefaultReader) {
+      await new Promise((resolve) => setTimeout(resolve, 150));
+      return read.call(this);
+    };
+  });
+  await page.getByRole('button', { name: 'Check every row' }).press('Enter');
+  await expect(page.getByText(/\d+ of 5000 rows/)).toBeVisible();
+  await page.getByRole('button', { name: 'Stop' }).press('Enter');
+  await expect(page.getByText('Stopped. Nothing was stored.')).toBeVisible();
+  await page.getByRole('button', { name: 'Check every row' }).press('Enter');
+  await expect(page.getByText(/All 5000 rows are right/)).toBeVisible();
 });
