@@ -22,6 +22,8 @@ const common = {
 
 /** Core, store and formats run in node; components run in jsdom. */
 const config = {
+  // Long enough for a loaded machine of two cores; what hangs still fails.
+  testTimeout: 30_000,
   projects: [
     {
       ...common,

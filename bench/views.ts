@@ -47,6 +47,8 @@ async function viewsOf(ask: Ask): Promise<View[]> {
   return [
     { name: 'today', path: '/' },
     ...stages.map((stage) => ({ name: stage, path: `${published}/${stage}` })),
+    { name: 'patterns', path: '/patterns' },
+    { name: 'import', path: '/import' },
     { name: 'equipment', path: '/equipment' },
     { name: 'house', path: '/house' },
     { name: 'public card', path: card },

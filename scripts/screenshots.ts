@@ -84,6 +84,11 @@ await picture('public-card');
 await paper(card);
 await open('/equipment');
 await picture('equipment');
+await open('/patterns');
+await page.waitForTimeout(600);
+await picture('patterns');
+await open('/import');
+await picture('import', importing);
 await open('/house');
 await picture('house');
 await open('/people');
@@ -94,6 +99,21 @@ await open(`${onBench}/pull`);
 await picture('pull-phone');
 await open(card);
 await picture('public-card-phone');
+
+/** Shots of an American spreadsheet, as far as the mapping. */
+async function importing(view: Page): Promise<void> {
+  const rows = ['27.4', '28.1', '28.8'].map(
+    (time, i) => `Monte Calado,Window bench,${i + 3}/14/2026,17,0.63,1.3,199.4,${time}`,
+  );
+  const csv = ['Coffee,Bench,Date,Grind,Dose oz,Out oz,Temp F,Time', ...rows].join('\n');
+  await view.getByLabel('Shots', { exact: true }).check();
+  await view.setInputFiles('input[type=file]', {
+    name: 'shots-of-march.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(csv),
+  });
+  await view.getByText('separated by commas').waitFor();
+}
 
 /** The first page of the PDF card, drawn by the browser's own canvas. */
 async function paper(address: string): Promise<void> {

@@ -1,6 +1,14 @@
 import { slopePrior } from '../grinder/dial';
+import type { Machine } from '../schema/setup';
+import { METRIC } from '../units';
 import { propose } from './propose';
-import { displayTemperatureC, styleWarnings } from './setupLimits';
+import {
+  dialWarnings,
+  displayTemperatureC,
+  setupWarnings,
+  stopAtG,
+  styleWarnings,
+} from './setupLimits';
 
 const RELEASE = {
   roastLevel: 0,
@@ -65,4 +73,29 @@ it('believes measured seconds of a step before its burr travel', () => {
   const grinder = { stepSize: 0.5, finerIs: 'higher', min: 0, max: 30, retentionG: 2 } as const;
   const { mean } = slopePrior({ ...grinder, secondsPerStep: 2, umPerStep: 20 });
   expect(mean).toBeCloseTo(Math.log(30 / 28) / 0.5, 12);
+});
+
+describe('what a machine does around the shot', () => {
+  it('says where to stop the pump, and nothing where nothing runs on', () => {
+    expect(stopAtG(36, { overrunG: 1.5 })).toBe(34.5);
+    expect(stopAtG(36, {})).toBeUndefined();
+    expect(stopAtG(1, { overrunG: 1.5 })).toBeUndefined();
+  });
+
+  it('warns of a heat exchanger until its flush is known', () => {
+    const codes = (machine: Machine) =>
+      setupWarnings({ machine }, { temperatureC: 93, units: METRIC }).map(({ code }) => code);
+    expect(codes({ boiler: 'heatExchanger' })).toEqual(['flush']);
+    expect(codes({ boiler: 'heatExchanger', flushS: 4 })).toEqual([]);
+    expect(codes({ boiler: 'dual' })).toEqual([]);
+  });
+
+  it('names the dial a grind is held at, and by what', () => {
+    const held = (heldBy: 'range' | 'choke' | null) =>
+      dialWarnings({ dial: 8, interval80: [6, 9], heldBy });
+    expect(held('choke')[0]!.text).toMatch(/8 is the finest/);
+    expect(held('range')[0]!.text).toMatch(/8 is the nearest/);
+    expect(held(null)).toEqual([]);
+    expect(dialWarnings(null)).toEqual([]);
+  });
 });

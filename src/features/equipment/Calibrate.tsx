@@ -103,7 +103,7 @@ export function Calibrate({
           One step changes a shot of 28 s by {found.secondsPerStep.toFixed(1)} s (80 %: ±{' '}
           {found.secondsPerStepHalf80.toFixed(1)}); your reference coffee runs 28 s at{' '}
           {found.referenceDial.toFixed(1)} (± {found.referenceDialHalf80.toFixed(1)}).{' '}
-          <QuietButton
+          <Button
             onPress={() => {
               onTake({
                 secondsPerStep: found.secondsPerStep.toFixed(2),
@@ -114,10 +114,10 @@ export function Calibrate({
             }}
           >
             Take these figures
-          </QuietButton>
+          </Button>
         </Notice>
       )}
-      <p>
+      <p style={{ marginTop: 10 }}>
         <Button onPress={() => void work()}>Work it out</Button>{' '}
         <QuietButton onPress={() => setOpen(false)}>Leave it</QuietButton>
       </p>

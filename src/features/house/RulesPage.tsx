@@ -42,6 +42,10 @@ const Figure = styled.input`
 `;
 
 const Rows = styled(Table)`
+  td {
+    vertical-align: middle;
+  }
+
   tr[data-own='true'] td:first-child {
     font-weight: 640;
   }
