@@ -56,15 +56,18 @@ export function findDraft(db: Db, id: string): (StoredDraft & { releaseId: strin
 
 const nameRow = z.object({ id: z.string(), name: z.string() });
 
-/** Releases with a recipe on the bench, the latest touched first. */
+/** A bench remembers this many coffees: one comes from a recent one. */
+const MOST_BENCHES = 25;
+
+/** Releases whose recipes were last on a bench, the latest first. */
 export function listBenchNames(db: Db): z.output<typeof nameRow>[] {
   return prepared(
     db,
     `SELECT l.id, l.name FROM release l
      JOIN dial_in d ON d.release_id = l.id JOIN recipe_draft r ON r.dial_in_id = d.id
-     WHERE l.removed_at IS NULL GROUP BY l.id ORDER BY max(r.created_at) DESC`,
+     WHERE l.removed_at IS NULL GROUP BY l.id ORDER BY max(r.created_at) DESC LIMIT ?`,
   )
-    .all()
+    .all(MOST_BENCHES)
     .map((row) => nameRow.parse(row));
 }
 

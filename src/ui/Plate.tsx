@@ -122,13 +122,13 @@ export function Plate({
           {stopAtG !== undefined && (
             <>
               <dt>Stop the pump</dt>
-              <dd>at {massWords(stopAtG, units)}, the rest runs on</dd>
+              <dd>at {massWords(stopAtG, units)}</dd>
             </>
           )}
           {flushS !== undefined && flushS > 0 && (
             <>
               <dt>Flush before</dt>
-              <dd>{flushS} s, hands clear of the water</dd>
+              <dd>{flushS} s, hands clear</dd>
             </>
           )}
           <dt>Tolerance</dt>

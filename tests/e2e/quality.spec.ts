@@ -27,12 +27,12 @@ async function addresses(page: Page): Promise<string[]> {
     `${onBench}/pull`,
     `${onBench}/taste`,
     `${arrived}/read`,
-    `${arrived}/start`,
+    `${arrived}/start?beside=soakFirst&ifRoast=1`,
     `${arrived}/publish`,
     `${blend}/read`,
   ];
-  const pages = ['/', '/releases/new', '/equipment', '/house', '/people', '/import'];
-  return [...pages, card, withdrawn, '/p/nothing-here', ...views];
+  const pages = ['/', '/releases/new', '/patterns', '/equipment', '/house', '/people', '/import'];
+  return [...pages, '/house/rules', card, withdrawn, '/p/nothing-here', ...views];
 }
 
 async function cardOf(page: Page, name: string): Promise<string> {
@@ -159,7 +159,9 @@ test('an empty house: axe finds nothing on the set-up, the first steps and the f
     await page.goto(empty.url);
     const id = await page.locator('option', { hasText: 'NNNN' }).getAttribute('value');
     const path = `/releases/${id}/read`;
-    await look(path, 'Roast level or ground colour');
+    await look(path, 'Ground colour, or the house’s roast word');
+    await look('/patterns', 'No published release yet');
+    await look('/house/rules', 'Rules of the house model');
     const stages = ['start', 'pull', 'taste', 'publish', 'log'];
     const words = [
       /No setup/,

@@ -4,7 +4,7 @@ import styled from 'styled-components';
 import type { Effect } from '@/core/start/effects';
 import type { Output } from '@/core/start/priors';
 import { usePerson } from '@/ui/person';
-import { labelText } from '@/ui/type';
+import { labelText, TableScroll } from '@/ui/type';
 import { effectFigure, shownEffect } from './findings';
 
 const Grid = styled.table`
@@ -65,56 +65,58 @@ export function EffectChart({ effects, output }: { effects: readonly Effect[]; o
   const pad = 0.04 * (high - low || 1);
   const x = (value: number) => (WIDTH * (value - low + pad)) / (high - low + 2 * pad || 1);
   return (
-    <Grid>
-      <thead>
-        <tr>
-          <th scope="col">Factor</th>
-          <th scope="col" className="track" aria-label="Drawn" />
-          <th scope="col">◇ Rule</th>
-          <th scope="col">● Yours</th>
-          <th scope="col">80 %</th>
-          <th scope="col">Releases</th>
-        </tr>
-      </thead>
-      <tbody>
-        {effects.map(({ name, label, rule, learned, halfWidth80, releases, isDifferent }) => {
-          const [from, to] = [learned - halfWidth80, learned + halfWidth80];
-          const colour = isDifferent ? 'var(--copper)' : 'var(--verdigris)';
-          return (
-            <tr key={name} data-different={isDifferent}>
-              <td>{label}</td>
-              <td className="track">
-                <Track viewBox={`0 0 ${WIDTH} 22`} aria-hidden="true">
-                  <line x1={x(0)} x2={x(0)} y1={0} y2={22} stroke="var(--rule-strong)" />
-                  <line
-                    x1={x(at(from))}
-                    x2={x(at(to))}
-                    y1={MIDDLE_Y}
-                    y2={MIDDLE_Y}
-                    stroke={colour}
-                    strokeWidth={4}
-                  />
-                  <path
-                    d={`M${x(at(rule))} ${MIDDLE_Y - 7}l6 7-6 7-6-7z`}
-                    fill="var(--enamel)"
-                    stroke="var(--ink)"
-                    strokeWidth={1.5}
-                  />
-                  <circle cx={x(at(learned))} cy={MIDDLE_Y} r={4.5} fill={colour} />
-                </Track>
-              </td>
-              <td>{effectFigure(rule, output, units)}</td>
-              <td>
-                <strong>{effectFigure(learned, output, units)}</strong>
-              </td>
-              <td>
-                {effectFigure(from, output, units)} to {effectFigure(to, output, units)}
-              </td>
-              <td>{releases}</td>
-            </tr>
-          );
-        })}
-      </tbody>
-    </Grid>
+    <TableScroll aria-label="Effects">
+      <Grid>
+        <thead>
+          <tr>
+            <th scope="col">Factor</th>
+            <th scope="col" className="track" aria-label="Drawn" />
+            <th scope="col">◇ Rule</th>
+            <th scope="col">● Yours</th>
+            <th scope="col">80 %</th>
+            <th scope="col">Releases</th>
+          </tr>
+        </thead>
+        <tbody>
+          {effects.map(({ name, label, rule, learned, halfWidth80, releases, isDifferent }) => {
+            const [from, to] = [learned - halfWidth80, learned + halfWidth80];
+            const colour = isDifferent ? 'var(--copper)' : 'var(--verdigris)';
+            return (
+              <tr key={name} data-different={isDifferent}>
+                <td>{label}</td>
+                <td className="track">
+                  <Track viewBox={`0 0 ${WIDTH} 22`} aria-hidden="true">
+                    <line x1={x(0)} x2={x(0)} y1={0} y2={22} stroke="var(--rule-strong)" />
+                    <line
+                      x1={x(at(from))}
+                      x2={x(at(to))}
+                      y1={MIDDLE_Y}
+                      y2={MIDDLE_Y}
+                      stroke={colour}
+                      strokeWidth={4}
+                    />
+                    <path
+                      d={`M${x(at(rule))} ${MIDDLE_Y - 7}l6 7-6 7-6-7z`}
+                      fill="var(--enamel)"
+                      stroke="var(--ink)"
+                      strokeWidth={1.5}
+                    />
+                    <circle cx={x(at(learned))} cy={MIDDLE_Y} r={4.5} fill={colour} />
+                  </Track>
+                </td>
+                <td>{effectFigure(rule, output, units)}</td>
+                <td>
+                  <strong>{effectFigure(learned, output, units)}</strong>
+                </td>
+                <td>
+                  {effectFigure(from, output, units)} to {effectFigure(to, output, units)}
+                </td>
+                <td>{releases}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </Grid>
+    </TableScroll>
   );
 }

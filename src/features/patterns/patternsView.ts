@@ -57,11 +57,14 @@ export function readPatterns(
     const past = knowledge.history[place]!;
     return isLetThrough(about, filters) ? [{ recipe, about, past }] : [];
   });
-  const model = learn(
-    shown.map(({ past }) => past),
-    house.temperatureSchool,
-    house.rules,
-  );
+  const isWhole = shown.length === knowledge.decided.length;
+  const model = isWhole
+    ? knowledge.modelOf(house.temperatureSchool)
+    : learn(
+        shown.map(({ past }) => past),
+        house.temperatureSchool,
+        house.rules,
+      );
   const records = readRecords(db, house);
   return {
     filters,

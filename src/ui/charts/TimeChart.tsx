@@ -67,6 +67,9 @@ export function TimeChart(props: TimeChartProps) {
   const ink = useInk(box);
   const first = points[0]?.day ?? '2000-01-01';
   const data = points.map((point) => ({ x: daysBetween(first, point.day), y: point.value }));
+  const last = data.at(-1)?.x ?? 0;
+  // Room for the first and the last point.
+  const margin = Math.max(1, 0.015 * last);
   const options: ChartOptions<'scatter'> = {
     responsive: true,
     maintainAspectRatio: false,
@@ -86,11 +89,12 @@ export function TimeChart(props: TimeChartProps) {
     },
     scales: {
       x: {
-        min: 0,
-        max: Math.max(1, data.at(-1)?.x ?? 0),
+        min: -margin,
+        max: last + margin,
         ticks: {
           color: ink?.soft ?? '',
           maxTicksLimit: 7,
+          includeBounds: false,
           precision: 0,
           callback: (value) => dayWords(addDays(first, Number(value))),
         },
@@ -103,7 +107,6 @@ export function TimeChart(props: TimeChartProps) {
       },
     },
   };
-  const last = data.at(-1)?.x ?? 0;
   return (
     <div ref={box} style={{ position: 'relative', height: 230 }}>
       {ink && (
