@@ -103,7 +103,7 @@ await picture('public-card-phone');
 /** Shots of an American spreadsheet, as far as the mapping. */
 async function importing(view: Page): Promise<void> {
   const rows = ['27.4', '28.1', '28.8'].map(
-    (time, i) => `Monte Calado,Window bench,${i + 3}/14/2026,17,0.63,1.3,199.4,${time}`,
+    (time, i) => `Monte Calado,Window bench,3/${i + 14}/2026,17,0.63,1.3,199.4,${time}`,
   );
   const csv = ['Coffee,Bench,Date,Grind,Dose oz,Out oz,Temp F,Time', ...rows].join('\n');
   await view.getByLabel('Shots', { exact: true }).check();

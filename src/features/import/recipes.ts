@@ -1,6 +1,5 @@
 /** Taking in recipes of the house's own records: they teach the model, and stand on the bench. */
 import { middleSetting } from '@/core/grinder/dial';
-import { daysBetween } from '@/core/rest/day';
 import { restSpan } from '@/core/rest/rest';
 import { readRoast } from '@/core/coffee/roast';
 import { STYLE_PROGRAMMES } from '@/core/vocabulary';
@@ -17,8 +16,9 @@ import type { House } from '@/data/house';
 import type { CsvTable } from '@/formats/sheets/csv';
 import { readRecipes, type RecipeRow } from '@/formats/sheets/recipeSheet';
 import { RECIPE_COLUMNS } from '@/formats/sheets/recipeColumns';
-import { columnName, type ReadOptions, type RowFault } from '@/formats/sheets/rows';
-import { placeFinder, type Place } from './places';
+import type { ReadOptions } from '@/formats/sheets/rows';
+import type { Place } from './places';
+import { planRows, Refusal } from './planRows';
 import { countWords, type Prepared } from './prepared';
 
 interface Planned {
@@ -32,37 +32,28 @@ export function* prepareRecipes(
   options: ReadOptions,
   house: House,
 ): Generator<number, Prepared> {
-  const { entries, faults: readFaults } = yield* readRecipes(table, options);
-  const faults: RowFault[] = [...readFaults];
-  const planned: Planned[] = [];
-  let known = 0;
-  const findPlace = placeFinder(db);
-  for (const { row, entry } of entries) {
-    const refuse = (column: string, message: string) =>
-      faults.push({ row, column: columnName(RECIPE_COLUMNS, column, options.mapping), message });
-    if (daysBetween(entry.decidedOn, options.today) < 0) {
-      refuse(
-        'decidedOn',
-        `${entry.decidedOn} is in the future. Enter ${options.today} or earlier.`,
-      );
-      continue;
-    }
-    const place = findPlace(entry, entry.decidedOn);
-    if ('message' in place) {
-      refuse(place.column, place.message);
-      continue;
-    }
-    const { grinder } = place.setup;
-    const { dial } = entry;
-    if (dial !== undefined && (dial < grinder.min || dial > grinder.max)) {
-      refuse('dial', `Dial ${dial} is outside ${grinder.min}-${grinder.max} of ${grinder.name}.`);
-      continue;
-    }
-    if (isKnown(db, place, entry)) known++;
-    else planned.push({ place, entry });
-  }
+  const rows = yield* readRecipes(table, options);
+  const { planned, known, faults } = planRows<RecipeRow, Planned>(
+    db,
+    rows,
+    {
+      ...options,
+      columns: RECIPE_COLUMNS,
+      day: { column: 'decidedOn', of: ({ decidedOn }) => decidedOn },
+    },
+    (place, entry) => {
+      const { grinder } = place.setup;
+      const { dial } = entry;
+      if (dial !== undefined && (dial < grinder.min || dial > grinder.max))
+        return new Refusal(
+          'dial',
+          `Dial ${dial} is outside ${grinder.min}-${grinder.max} of ${grinder.name}.`,
+        );
+      return isKnown(db, place, entry) ? 'known' : { place, entry };
+    },
+  );
   return {
-    faults: faults.sort((a, b) => a.row - b.row),
+    faults,
     news: countWords(planned.length, 'new recipe', 'new recipes'),
     known,
     apply: (context) =>

@@ -1,9 +1,6 @@
 /** Taking in tastings: each belongs to a shot that is in the house. */
-import { daysBetween } from '@/core/rest/day';
-import { personOf } from '@/data/command';
 import type { Db } from '@/data/database';
 import { findDialIn } from '@/data/dialIns';
-import { listPeople } from '@/data/people';
 import {
   insertTasting,
   listShots,
@@ -16,9 +13,14 @@ import { plain } from '@/formats/sheets/columns';
 import type { CsvTable } from '@/formats/sheets/csv';
 import { readTastings, type TastingRow } from '@/formats/sheets/tastingSheet';
 import { TASTING_COLUMNS } from '@/formats/sheets/tastingColumns';
-import { columnName, type ReadOptions, type RowFault } from '@/formats/sheets/rows';
-import { placeFinder, type Place } from './places';
+import type { ReadOptions } from '@/formats/sheets/rows';
+import { keptByPlace, planRows, Refusal, signer } from './planRows';
 import { countWords, type Prepared } from './prepared';
+
+interface Planned {
+  readonly entry: TastingRow;
+  readonly shot: StoredShot;
+}
 
 interface DialIn {
   readonly shots: readonly StoredShot[];
@@ -30,60 +32,43 @@ export function* prepareTastings(
   table: CsvTable,
   options: ReadOptions,
 ): Generator<number, Prepared> {
-  const { entries, faults: readFaults } = yield* readTastings(table, options);
-  const faults: RowFault[] = [...readFaults];
-  const planned: { entry: TastingRow; shot: StoredShot }[] = [];
-  let known = 0;
-  const findPlace = placeFinder(db, { ofDialIn: true });
-  const dialIns = new Map<string, DialIn>();
-  const dialInOf = ({ key }: Place): DialIn => {
-    const name = Object.values(key).join(' ');
-    let found = dialIns.get(name);
-    if (!found) {
-      const id = findDialIn(db, key);
-      found =
-        id === null
-          ? { shots: [], tastings: [] }
-          : { shots: listShots(db, id), tastings: listTastings(db, id) };
-      dialIns.set(name, found);
-    }
-    return found;
-  };
-  for (const { row, entry } of entries) {
-    const refuse = (column: string, message: string) =>
-      faults.push({ row, column: columnName(TASTING_COLUMNS, column, options.mapping), message });
-    if (daysBetween(entry.tastedOn, options.today) < 0) {
-      refuse('tastedOn', `${entry.tastedOn} is in the future. Enter ${options.today} or earlier.`);
-      continue;
-    }
-    const place = findPlace(entry, entry.pulledOn ?? entry.tastedOn);
-    if ('message' in place) {
-      refuse(place.column, place.message);
-      continue;
-    }
-    const { shots, tastings } = dialInOf(place);
-    const shot = shotOf(shots, entry);
-    if (!shot) {
-      refuse(
-        entry.pulledOn === undefined ? 'tastedOn' : 'pulledOn',
-        'No shot of this coffee, setup and style was pulled then. Import its shots first, or correct the day.',
-      );
-      continue;
-    }
-    if (tastings.some((tasting) => isSameTasting(tasting, entry, shot))) known++;
-    else planned.push({ entry, shot });
-  }
+  const rows = yield* readTastings(table, options);
+  const dialInOf = keptByPlace(({ key }): DialIn => {
+    const id = findDialIn(db, key);
+    return id === null
+      ? { shots: [], tastings: [] }
+      : { shots: listShots(db, id), tastings: listTastings(db, id) };
+  });
+  const { planned, known, faults } = planRows<TastingRow, Planned>(
+    db,
+    rows,
+    {
+      ...options,
+      columns: TASTING_COLUMNS,
+      day: { column: 'tastedOn', of: ({ tastedOn }) => tastedOn },
+      batchBy: ({ pulledOn, tastedOn }) => pulledOn ?? tastedOn,
+      ofDialIn: true,
+    },
+    (place, entry) => {
+      const { shots, tastings } = dialInOf(place);
+      const shot = shotOf(shots, entry);
+      if (!shot)
+        return new Refusal(
+          entry.pulledOn === undefined ? 'tastedOn' : 'pulledOn',
+          'No shot of this coffee, setup and style was pulled then. Import its shots first, or correct the day.',
+        );
+      const isKnown = tastings.some((tasting) => isSameTasting(tasting, entry, shot));
+      return isKnown ? 'known' : { entry, shot };
+    },
+  );
   return {
-    faults: faults.sort((a, b) => a.row - b.row),
+    faults,
     news: countWords(planned.length, 'new tasting', 'new tastings'),
     known,
     apply: (context) => {
-      const people = new Map(listPeople(db).map(({ id, name }) => [plain(name), id]));
-      const self = personOf(context).id;
+      const sign = signer(context);
       planned.forEach(({ entry, shot }, i) => {
-        const { taster, remark } = entry;
-        const personId = taster === '' ? self : people.get(plain(taster));
-        const by = personId === undefined ? `tasted by ${taster}` : '';
+        const { personId, remark } = sign(entry.taster, 'tasted', entry.remark);
         insertTasting(
           db,
           `${context.id}t${i}`,
@@ -94,9 +79,9 @@ export function* prepareTastings(
             serving: entry.serving,
             scales: entry.scales,
             notesFound: entry.notesFound,
-            remark: [remark, by].filter((part) => part !== '').join('; '),
+            remark,
           },
-          personId ?? self,
+          personId,
         );
       });
     },

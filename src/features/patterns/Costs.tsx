@@ -1,19 +1,15 @@
 'use client';
 
-import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { dayWords } from '@/core/dayWords';
 import { halves, medianOf } from '@/core/patterns/series';
 import type { DialInCost } from '@/data/patterns';
+import { LazyTimeChart } from '@/ui/charts/LazyTimeChart';
 import { Choice } from '@/ui/choices';
 import { useUnits } from '@/ui/person';
 import { SectionTitle, Small, Table, TableHead, TableScroll } from '@/ui/type';
-
-const TimeChart = dynamic(() => import('@/ui/charts/TimeChart').then((all) => all.TimeChart), {
-  ssr: false,
-});
 
 const SHOWN = [
   { value: 'shots', label: 'Shots' },
@@ -50,7 +46,7 @@ export function Costs({
               {dialIns.length - confirmed.length} more ended without two landings in a row.
             </p>
           )}
-          <TimeChart
+          <LazyTimeChart
             label="Spent until confirmed, over time; the table below says the same"
             points={dialIns.map((one) => ({
               id: one.releaseId,

@@ -1,20 +1,16 @@
 'use client';
 
-import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { dayWords } from '@/core/dayWords';
 import { halves, medianOf } from '@/core/patterns/series';
+import { LazyTimeChart } from '@/ui/charts/LazyTimeChart';
 import { Choice } from '@/ui/choices';
 import { usePerson } from '@/ui/person';
 import { signed } from '@/ui/signed';
 import { SectionTitle, Small, Table, TableHead, TableScroll } from '@/ui/type';
 import type { ProposalPoint } from './patternsView';
-
-const TimeChart = dynamic(() => import('@/ui/charts/TimeChart').then((all) => all.TimeChart), {
-  ssr: false,
-});
 
 const SHOWN = ['lnRatio', 'temperatureC', 'grindSteps'] as const;
 type Shown = (typeof SHOWN)[number];
@@ -73,7 +69,7 @@ export function Proposals({
             </p>
           )}
           {rows.length > 0 && (
-            <TimeChart
+            <LazyTimeChart
               label={`${labels[open]}: published less proposed, over time; the table below says the same`}
               points={rows.map(({ point, off }) => ({
                 id: point.releaseId,
