@@ -278,9 +278,10 @@ export function SelectInput({
   onChange,
   options,
   fault,
+  hint,
 }: Common & { options: readonly { value: string; label: string }[] }) {
   return (
-    <Field label={label} fault={fault}>
+    <Field label={label} hint={hint} fault={fault}>
       {(tied) => (
         <NativeSelect {...tied} value={value} onChange={(event) => onChange(event.target.value)}>
           {options.map((option) => (

@@ -88,7 +88,12 @@ function Withdraw({ releaseId }: { releaseId: string }) {
             The page and the printed code stay; they then say that the recipe was withdrawn, and
             your words. Page, file and paper no longer give the recipe.
           </p>
-          <form onSubmit={onSubmit} noValidate aria-label="Withdraw">
+          <form
+            onSubmit={onSubmit}
+            noValidate
+            aria-label="Withdraw"
+            style={{ display: 'grid', gap: 12 }}
+          >
             <TextAreaInput
               label="What the page says about it"
               value={why}
