@@ -51,7 +51,12 @@ export const saveRules = defineCommand({
     halfLife: quantity('halfLife').int({ error: 'Half-life is whole releases.' }).optional(),
   }),
   run: ({ rowVersion, rules, halfLife }, { db }) => {
-    if (!updateRules(db, rowVersion, { rules, halfLife })) throw changedMeanwhile('rules');
+    if (!updateRules(db, rowVersion, { rules, halfLife }))
+      throw userFault(
+        'conflict',
+        'rules',
+        'Someone else changed the house meanwhile. Your figures are kept here: look at theirs in another tab, then save again to put yours in their place.',
+      );
     const own = rules.length === 1 ? 'one rule of its own' : `${rules.length} rules of its own`;
     const fading = halfLife === undefined ? 'never fade' : `count half after ${halfLife} more`;
     return {

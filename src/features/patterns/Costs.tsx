@@ -10,6 +10,7 @@ import { LazyTimeChart } from '@/ui/charts/LazyTimeChart';
 import { Choice } from '@/ui/choices';
 import { useUnits } from '@/ui/person';
 import { SectionTitle, Small, Table, TableHead, TableScroll } from '@/ui/type';
+import { Unfold } from '@/ui/Unfold';
 
 const SHOWN = [
   { value: 'shots', label: 'Shots' },
@@ -59,27 +60,30 @@ export function Costs({
             format={format}
             onOpen={(id) => router.push(`/releases/${id}/pull`)}
           />
-          <details>
-            <summary>As a table, each with its release</summary>
-            <TableScroll aria-label="Shots and coffee to a confirmed recipe">
-              <Table>
-                <TableHead columns={['Release', 'Begun', 'Shots', 'Coffee', { words: 'Ended' }]} />
-                <tbody>
-                  {dialIns.map((one) => (
-                    <tr key={`${one.releaseId} ${one.setupId} ${one.style} ${one.day}`}>
-                      <td>
-                        <Link href={`/releases/${one.releaseId}/pull`}>{one.name}</Link>
-                      </td>
-                      <td>{dayWords(one.day)}</td>
-                      <td>{one.shots}</td>
-                      <td>{mass(one.spentG, 0)}</td>
-                      <td className="words">{one.isConfirmed ? 'confirmed' : 'not confirmed'}</td>
-                    </tr>
-                  ))}
-                </tbody>
-              </Table>
-            </TableScroll>
-          </details>
+          <Unfold label="As a table, each with its release">
+            {() => (
+              <TableScroll aria-label="Shots and coffee to a confirmed recipe">
+                <Table>
+                  <TableHead
+                    columns={['Release', 'Begun', 'Shots', 'Coffee', { words: 'Ended' }]}
+                  />
+                  <tbody>
+                    {dialIns.map((one) => (
+                      <tr key={`${one.releaseId} ${one.setupId} ${one.style} ${one.day}`}>
+                        <td>
+                          <Link href={`/releases/${one.releaseId}/pull`}>{one.name}</Link>
+                        </td>
+                        <td>{dayWords(one.day)}</td>
+                        <td>{one.shots}</td>
+                        <td>{mass(one.spentG, 0)}</td>
+                        <td className="words">{one.isConfirmed ? 'confirmed' : 'not confirmed'}</td>
+                      </tr>
+                    ))}
+                  </tbody>
+                </Table>
+              </TableScroll>
+            )}
+          </Unfold>
           <Small>
             A hollow point was never confirmed. <a href={exportHref}>Export CSV</a>
           </Small>

@@ -10,6 +10,7 @@ import { Choice } from '@/ui/choices';
 import { usePerson } from '@/ui/person';
 import { signed } from '@/ui/signed';
 import { SectionTitle, Small, Table, TableHead, TableScroll } from '@/ui/type';
+import { Unfold } from '@/ui/Unfold';
 import type { ProposalPoint } from './patternsView';
 
 const SHOWN = ['lnRatio', 'temperatureC', 'grindSteps'] as const;
@@ -82,27 +83,28 @@ export function Proposals({
               onOpen={(id) => router.push(`/releases/${id}`)}
             />
           )}
-          <details>
-            <summary>As a table, each with its release</summary>
-            <TableScroll aria-label="Proposed and published">
-              <Table>
-                <TableHead columns={['Release', 'Decided', 'Proposed', 'Published', 'Off by']} />
-                <tbody>
-                  {rows.map(({ point, proposed, decided, off }) => (
-                    <tr key={point.releaseId}>
-                      <td>
-                        <Link href={`/releases/${point.releaseId}`}>{point.name}</Link>
-                      </td>
-                      <td>{dayWords(point.day)}</td>
-                      <td>{proposed.toFixed(digits)}</td>
-                      <td>{decided.toFixed(digits)}</td>
-                      <td>{signed(off, digits)}</td>
-                    </tr>
-                  ))}
-                </tbody>
-              </Table>
-            </TableScroll>
-          </details>
+          <Unfold label="As a table, each with its release">
+            {() => (
+              <TableScroll aria-label="Proposed and published">
+                <Table>
+                  <TableHead columns={['Release', 'Decided', 'Proposed', 'Published', 'Off by']} />
+                  <tbody>
+                    {rows.map(({ point, proposed, decided, off }) => (
+                      <tr key={point.releaseId}>
+                        <td>
+                          <Link href={`/releases/${point.releaseId}`}>{point.name}</Link>
+                        </td>
+                        <td>{dayWords(point.day)}</td>
+                        <td>{proposed.toFixed(digits)}</td>
+                        <td>{decided.toFixed(digits)}</td>
+                        <td>{signed(off, digits)}</td>
+                      </tr>
+                    ))}
+                  </tbody>
+                </Table>
+              </TableScroll>
+            )}
+          </Unfold>
           <Small>
             A point is a release; pressing it opens it. <a href={exportHref}>Export CSV</a>
           </Small>

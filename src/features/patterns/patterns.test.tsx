@@ -104,6 +104,7 @@ describe('Patterns', () => {
     const { house, user } = open();
     const compare = screen.getByRole('radiogroup', { name: 'Compare' });
     await user.click(within(compare).getByLabelText('Temperature'));
+    await user.click(screen.getAllByRole('button', { name: /As a table/ })[0]!);
     const table = screen.getByRole('region', { name: 'Proposed and published' });
     const row = within(table).getByRole('link', { name: 'Natural 1' }).closest('tr')!;
     expect(row.textContent).toMatch(/91\.2.*96\.5.*\+5\.3/);

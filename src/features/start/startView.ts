@@ -104,7 +104,15 @@ export function readStart(
       ? proposeFrom(model, { ...question, release: supposed(question.release, asked) })
       : null,
     others: listBenchNames(db).filter(({ id }) => id !== view.release.id),
-    comingFrom: readComingFrom(db, house, { knowledge, model, question, asked, today, units }),
+    comingFrom: readComingFrom(db, house, {
+      knowledge,
+      model,
+      question,
+      asked,
+      grinderId: setup?.grinder.id,
+      today,
+      units,
+    }),
     halfLife: house.halfLife,
   };
 }
@@ -158,6 +166,7 @@ interface Comparing {
   readonly model: HouseModel;
   readonly question: Question;
   readonly asked: Asked;
+  readonly grinderId: string | undefined;
   readonly today: string;
   readonly units: Units;
 }
@@ -166,7 +175,7 @@ interface Comparing {
 function readComingFrom(
   db: Db,
   house: House,
-  { knowledge, model, question, asked, today, units }: Comparing,
+  { knowledge, model, question, asked, grinderId, today, units }: Comparing,
 ): Compared | null {
   if (asked.from === null) return null;
   const other = readRelease(db, house, asked.from, { today, units });
@@ -191,7 +200,7 @@ function readComingFrom(
     grindSteps: grindStepsOf(grinder, dial) ?? undefined,
   };
   const { changes, proposal } = comingFrom(model, known, question, house.rules);
-  const isSameGrinder = question.setup?.grinder !== undefined && asked.setupId === bench.setup.id;
+  const isSameGrinder = grinderId === bench.setup.grinder.id;
   const steps = known.grindSteps ?? proposeFrom(model, { ...question, ...known }).mean.grindSteps;
   const reference = dial - (LN_TIME_PER_STEP * steps) / slopePrior(grinder).mean;
   const to = isSameGrinder
