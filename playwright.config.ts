@@ -3,7 +3,8 @@ import { defineConfig } from '@playwright/test';
 export default defineConfig({
   testDir: 'tests',
   testMatch: ['e2e/**/*.spec.ts', 'faults/**/*.spec.ts'],
-  timeout: 300_000,
+  // Walking every page with the accessibility checker takes minutes on two cores.
+  timeout: 600_000,
   expect: { timeout: 20_000 },
   workers: 2,
   fullyParallel: false,

@@ -20,7 +20,7 @@ import { QuantityInput } from '@/ui/fields';
 import { Page } from '@/ui/Page';
 import { useMay } from '@/ui/person';
 import { readNumber } from '@/ui/readNumber';
-import { Notice, SectionTitle, Small, StageTitle, Table, TableScroll } from '@/ui/type';
+import { Hidden, Notice, SectionTitle, Small, StageTitle, Table, TableScroll } from '@/ui/type';
 import { useCommand } from '@/ui/useCommand';
 import { isOwn, ownRulesOf, ruleTextOf, ruleTextsOf, sdUnitOf, unitOf } from './ruleText';
 import type { RuleText, RuleTexts } from './ruleText';
@@ -136,7 +136,9 @@ export function RulesPage({ house }: { house: House }) {
                 <th scope="col">The trade’s</th>
                 <th scope="col">Yours</th>
                 <th scope="col">may be off by ±</th>
-                <th scope="col" className="words" />
+                <th scope="col">
+                  <Hidden>Back</Hidden>
+                </th>
               </tr>
             </thead>
             <tbody>

@@ -4,7 +4,7 @@ import styled from 'styled-components';
 import type { Effect } from '@/core/start/effects';
 import type { Output } from '@/core/start/priors';
 import { usePerson } from '@/ui/person';
-import { labelText, TableScroll } from '@/ui/type';
+import { Hidden, labelText, TableScroll } from '@/ui/type';
 import { effectFigure, shownEffect } from './findings';
 
 const Grid = styled.table`
@@ -70,7 +70,9 @@ export function EffectChart({ effects, output }: { effects: readonly Effect[]; o
         <thead>
           <tr>
             <th scope="col">Factor</th>
-            <th scope="col" className="track" aria-label="Drawn" />
+            <th scope="col" className="track">
+              <Hidden>Drawn</Hidden>
+            </th>
             <th scope="col">◇ Rule</th>
             <th scope="col">● Yours</th>
             <th scope="col">80 %</th>

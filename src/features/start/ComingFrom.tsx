@@ -51,7 +51,9 @@ function Changes({ compared: { changes, name, dial } }: { compared: Compared }) 
     <>
       <TableScroll aria-label={`Changes from ${name}`}>
         <Table>
-          <TableHead columns={[{ words: '' }, 'Now', 'Then', 'Change', '80 %', { words: 'So' }]} />
+          <TableHead
+            columns={[{ hidden: 'Figure' }, 'Now', 'Then', 'Change', '80 %', { words: 'So' }]}
+          />
           <tbody>
             {known.map(({ variable, change }) => {
               const { format, formatChange } = formatsOf(variable, units);

@@ -21,7 +21,9 @@ export function Comparison({
   return (
     <TableScroll aria-label={label}>
       <Table>
-        <TableHead columns={[{ words: '' }, heads[0], '80 %', heads[1], '80 %', 'Differs by']} />
+        <TableHead
+          columns={[{ hidden: 'Figure' }, heads[0], '80 %', heads[1], '80 %', 'Differs by']}
+        />
         <tbody>
           {PUSHED.map((name) => {
             const { format, formatChange } = formatsOf(name, units);
