@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import { LEAD, newId, send, TODAY } from '../../tests/support/house';
 import { openDatabase } from './database';
+import { listDecided } from './history';
 import { findHouse } from './house';
 import { hasSignIns, listPeople } from './people';
 import { readRelease } from './releaseView';
@@ -49,6 +50,52 @@ it('keeps everything of the first version, and lets its lead choose a sign-in', 
   expect(findHouse(db)!.name).toBe('Lanternfell Coffee');
   expect(listPeople(db)).toHaveLength(1);
   expect(signIn(db, 'ines', LEAD.password)).toMatchObject({ id: 'p1', name: 'Ines O.' });
+  expect(db.pragma('foreign_key_check')).toEqual([]);
+  db.close();
+  rmSync(folder, { recursive: true });
+});
+
+/** A house as version 2 left it: one recipe public, one withdrawn, both before versions knew their recipe. */
+function secondVersion(file: string): void {
+  firstVersion(file);
+  const db = new Database(file);
+  db.exec(readFileSync('src/data/migrations/0002_house_at_work.sql', 'utf8'));
+  db.pragma('user_version = 2');
+  const hash = (digit: string) => digit.repeat(64);
+  db.exec(`
+    INSERT INTO release (id, name, created_at, created_by) VALUES ('r2', 'Old Quay', '${AT}', 'p1');
+    INSERT INTO component (id, release_id, position, share_pct, process) VALUES ('r2-1', 'r2', 1, 100, 'natural');
+    INSERT INTO batch (id, release_id, roast_date, roast_level) VALUES ('r2-1', 'r2', '2026-05-01', 0);
+    INSERT INTO dial_in VALUES ('d2', 'r2', 'r2-1', 's1', 'classic', '${AT}');
+    INSERT INTO recipe_draft SELECT 'q2', 'd2', 1, 'both', 18, 34, 91, 26, 30, 'pump', '9 bar', 8, 21, 14, '', NULL, '${AT}', 'p1';
+    INSERT INTO recipe_draft SELECT 'q3', 'd1', 2, 'both', 18, 40, 93, 26, 30, 'pump', '9 bar', 8, 21, 12, '', NULL, '2026-05-12T08:00:00.000Z', 'p1';
+    INSERT INTO recipe_version VALUES ('v1', 'r1', 1, '{}', '${hash('a')}', '2026-05-11T08:00:00.000Z', 'p1');
+    INSERT INTO recipe_version VALUES ('v2', 'r2', 1, '{}', '${hash('b')}', '2026-05-11T08:00:00.000Z', 'p1');
+    INSERT INTO publication (release_id, token, version_id) VALUES ('r1', 'token-of-twenty-signs', 'v1');
+    INSERT INTO publication (release_id, token, version_id, withdrawn_at, withdrawn_why)
+      VALUES ('r2', 'token-of-twenty-other', 'v2', '2026-05-13T08:00:00.000Z', 'over');
+  `);
+  db.close();
+}
+
+it('finds the recipe each older version was made from, and learns from what is not withdrawn', () => {
+  const folder = mkdtempSync(join(tmpdir(), 'kettlebrand-'));
+  const file = join(folder, 'kettlebrand.sqlite');
+  secondVersion(file);
+  const db = openDatabase(file);
+  // The revision made after the publication is not what was published.
+  expect(db.prepare('SELECT id, draft_id AS draftId FROM recipe_version ORDER BY id').all()).toEqual([
+    { id: 'v1', draftId: 'q1' },
+    { id: 'v2', draftId: 'q2' },
+  ]);
+  const house = findHouse(db)!;
+  expect(house).toMatchObject({ rules: [], halfLife: 50 });
+  expect(listDecided(db, house)).toMatchObject([
+    { releaseId: 'r1', version: 1, dial: 12, recipe: { yieldG: 36 } },
+  ]);
+  expect(() => db.exec("UPDATE recipe_version SET number = 9 WHERE id = 'v1'")).toThrow(
+    /never changes/,
+  );
   expect(db.pragma('foreign_key_check')).toEqual([]);
   db.close();
   rmSync(folder, { recursive: true });
