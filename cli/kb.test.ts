@@ -55,6 +55,42 @@ describe('kb', () => {
     expect(rulesOnly).toBe(true);
   });
 
+  it('propose: coming from another coffee, rules of the house’s own, a dial on a calibrated grinder', () => {
+    const washed = { roastLevel: -1, process: 'washed', varietyClass: 'ordinary' };
+    const recipe = {
+      doseG: 18,
+      yieldG: 50.4,
+      ratio: 2.8,
+      temperatureC: 95,
+      timeS: [26, 30],
+      clock: 'pump',
+      restDays: [14, 35],
+    };
+    const input = {
+      release: { ...washed, process: 'natural' },
+      comingFrom: { release: washed, style: 'classic', recipe, grindSteps: 2 },
+      rules: [{ factor: 'intensity', output: 'temperatureC', mean: -2, sd: 0.2 }],
+      setup: {
+        grinder: { ...question.grinder, referenceDial: 15, secondsPerStep: 2.5, chokesAt: 5 },
+        basket: { ratedG: 18 },
+      },
+    };
+    const { changes, startDial, releases } = kb(['propose'], input).answer() as {
+      changes: Record<string, { from: number; to: number; change: number }>;
+      startDial: { dial: number; heldBy: null };
+      releases: number;
+    };
+    expect(changes.ratio!.change).toBeLessThan(0);
+    expect(changes.temperatureC!.change).toBeLessThan(-1);
+    expect(changes.grindSteps!.to).toBeLessThan(2);
+    expect(changes.ratio!.from).toBeCloseTo(2.8, 9);
+    // Finer is lower on this dial, and the natural still wants it finer than the reference.
+    expect(startDial.dial).toBeLessThanOrEqual(15);
+    expect(releases).toBe(1);
+    const bent = { ...input, rules: [{ factor: 'moon', output: 'temperatureC', mean: 0, sd: 1 }] };
+    expect(kb(['propose'], bent)).toMatchObject({ status: 2 });
+  });
+
   it('next', () => {
     expect(kb(['next'], question).answer()).toMatchObject({ status: 'grind', purgeG: 6 });
   });

@@ -131,6 +131,38 @@ describe('shots and tastings', () => {
 });
 
 describe('export', () => {
+  it('writes what a person would, under our own headers, in grams and °C', () => {
+    const { db } = houseWithRecords();
+    bring(db, 'shots', SHOTS);
+    const house = findHouse(db)!;
+    const cells = (sheet: SheetName, at: number) => {
+      const [header, ...rows] = exportSheet(db, house, sheet);
+      return Object.fromEntries(header!.map((name, i) => [name, rows[at]![i]]));
+    };
+    expect(cells('releases', 0)).toMatchObject({ process: 'Natural', roast: -1 });
+    expect(cells('recipes', 0)).toMatchObject({
+      release: 'Lot 0',
+      'roast date': '2024-01-03',
+      setup: 'Window bench',
+      style: 'Classic',
+      'decided on': '2024-01-20',
+      dose: 18,
+      dial: 9,
+      clock: 'from the pump',
+    });
+    expect(cells('shots', 1)).toMatchObject({
+      'pulled on': '2024-01-21',
+      'pulled at': '09:06:00',
+      dose: 18.1,
+      purged: 'no',
+    });
+    for (const sheet of SHEET_NAMES) {
+      const [header] = exportSheet(db, house, sheet);
+      const mapping = suggestMapping(SHEETS[sheet].columns, header!.map(String));
+      expect(Object.keys(mapping)).toEqual(Object.keys(SHEETS[sheet].columns));
+    }
+  });
+
   it('of every sheet comes in again and changes nothing', () => {
     const { db } = houseWithRecords();
     bring(db, 'shots', SHOTS);
