@@ -40,6 +40,7 @@ export function Proposals({
     return open === 'temperatureC' && isF ? F_PER_C * value + 32 : value;
   };
   const digits = open === 'lnRatio' ? 2 : 1;
+  const unit = { lnRatio: '', temperatureC: ` °${units.temperature}`, grindSteps: ' steps' }[open];
   const rows = points.flatMap((point) => {
     const value = point.values[open];
     if (!value) return [];
@@ -65,8 +66,9 @@ export function Proposals({
           />
           {rows.length >= 4 && (
             <p style={{ margin: '8px 0' }}>
-              The middle distance between the two was {older!.toFixed(digits)} over the older half
-              and {newer!.toFixed(digits)} over the newer half of {rows.length} releases.
+              The middle distance between the two was {older!.toFixed(digits)}
+              {unit} over the older half and {newer!.toFixed(digits)}
+              {unit} over the newer half of {rows.length} releases.
             </p>
           )}
           {rows.length > 0 && (
@@ -79,7 +81,7 @@ export function Proposals({
                 value: off,
               }))}
               level={0}
-              format={(value) => signed(value, digits)}
+              format={(value) => `${signed(value, digits)}${unit}`}
               onOpen={(id) => router.push(`/releases/${id}`)}
             />
           )}
@@ -95,9 +97,18 @@ export function Proposals({
                           <Link href={`/releases/${point.releaseId}`}>{point.name}</Link>
                         </td>
                         <td>{dayWords(point.day)}</td>
-                        <td>{proposed.toFixed(digits)}</td>
-                        <td>{decided.toFixed(digits)}</td>
-                        <td>{signed(off, digits)}</td>
+                        <td>
+                          {proposed.toFixed(digits)}
+                          {unit}
+                        </td>
+                        <td>
+                          {decided.toFixed(digits)}
+                          {unit}
+                        </td>
+                        <td>
+                          {signed(off, digits)}
+                          {unit}
+                        </td>
                       </tr>
                     ))}
                   </tbody>
