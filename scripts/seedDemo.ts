@@ -7,7 +7,7 @@ import { openDatabase } from '@/data/database';
 import { findLead, listPeople } from '@/data/people';
 import { DEMO_PEOPLE } from '@/features/people/demoPeople';
 import { COFFEES, type DemoRelease } from './demo/coffees';
-import { chanceFrom } from './demo/random';
+import { chanceFrom } from '@/core/random';
 import { pastCoffees } from './demo/pastCoffees';
 import { DemoWorker, type DemoChanges, type DialIn } from './demo/worker';
 

@@ -8,7 +8,7 @@ import { designRow } from '@/core/start/design';
 import type { PastRelease } from '@/core/start/fit';
 import { NOISE_SD, OUTPUTS, priorFor, type Output } from '@/core/start/priors';
 import { STYLES, type BrewStyle, type Process, type VarietyClass } from '@/core/vocabulary';
-import { chanceFrom, type Chance } from '../../scripts/demo/random';
+import { chanceFrom, type Chance } from '@/core/random';
 
 /** How a house's truth stands to the rules. */
 export const KINDS = ['rules', 'wide', 'opposite'] as const;

@@ -9,7 +9,7 @@ import { designRow } from '@/core/start/design';
 import { FACTORS, NOISE_SD, priorFor, type Factor, type Output } from '@/core/start/priors';
 import type { Process, VarietyClass } from '@/core/vocabulary';
 import type { DemoRelease } from './coffees';
-import type { Chance } from './random';
+import type { Chance } from '@/core/random';
 
 export const PAST_COUNT = 60;
 /** The oldest and the newest of them, days ago. */

@@ -5,7 +5,7 @@
  */
 import { carriedShare } from '@/core/grinder/retention';
 import type { Taste } from '@/core/schema/shot';
-import type { Chance } from './random';
+import type { Chance } from '@/core/random';
 
 export interface DemoCoffee {
   /** Dial at which the accepted recipe runs in the middle of its window, on the first day pulled. */

@@ -13,7 +13,7 @@ import { factsToday, readRelease, type ReleaseView } from '@/data/releaseView';
 import { listSetups, type StoredSetup } from '@/data/setups';
 import { today } from '@/data/today';
 import { aimOf } from '@/features/pull/shotEntry';
-import type { Chance } from './random';
+import type { Chance } from '@/core/random';
 import { DemoBench, tasteOf, tdsOf, type DemoCoffee, type DemoGrinder } from './truth';
 
 const MINUTE_MS = 60_000;

@@ -19,6 +19,7 @@ export const LIMITS = {
   temperatureC: { label: 'Temperature', unit: '°C', min: 60, max: 100 },
   tdsPct: { label: 'TDS', unit: '%', min: 0, max: 30 },
   pressureBar: { label: 'Pressure', unit: 'bar', min: 1, max: 15 },
+  stepS: { label: 'Step', unit: 's', min: 0.5, max: 120 },
   dial: { label: 'Dial', unit: '', min: -1000, max: 10000 },
   purgeG: { label: 'Purge', unit: 'g', min: 0, max: 40 },
   restDays: { label: 'Rest days', unit: 'days', min: 0, max: 365 },

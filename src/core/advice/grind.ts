@@ -110,6 +110,7 @@ function trimmed(bench: Bench, chosen: { setting: Setting; score: number }): Set
 
 /** The dose, to .1 g, that puts a dial's time nearest the centre within ± 1 g and the basket. */
 export function trimmedDose(bench: Bench, dial: number): number | null {
+  if (bench.input.holdDose) return null;
   const [low, high] = bench.pumpWindowS;
   const { lnTimeS } = predictAt(bench, { dial, doseG: bench.aimDoseG });
   const change = doseChange(

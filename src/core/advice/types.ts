@@ -16,6 +16,8 @@ export interface NextInput {
    * they teach the grinder, and neither count as repeats nor are judged. 0 when absent.
    */
   readonly targetFrom?: number | undefined;
+  /** The house leaves the dose alone: no trim, whatever the step. */
+  readonly holdDose?: boolean | undefined;
   /** Units the words are said in; grams and °C when absent. */
   readonly units?: Units | undefined;
 }

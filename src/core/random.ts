@@ -1,4 +1,4 @@
-/** Seeded chance, so that the demo house is the same every day it is made. */
+/** Seeded chance: what is drawn with one seed today is drawn tomorrow. */
 export interface Chance {
   /** Uniform in 0-1. */
   readonly uniform: () => number;
@@ -8,7 +8,7 @@ export interface Chance {
   readonly oneOf: <T>(all: readonly T[]) => T;
 }
 
-/** Mulberry32, a published 32-bit generator; enough for a demo, not for statistics. */
+/** Mulberry32, a published 32-bit generator; enough for made-up shots and houses, not for statistics. */
 export function chanceFrom(seed: number): Chance {
   let state = seed >>> 0;
   const uniform = () => {
@@ -17,7 +17,7 @@ export function chanceFrom(seed: number): Chance {
     mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed;
     return ((mixed ^ (mixed >>> 14)) >>> 0) / 4_294_967_296;
   };
-  // Box-Muller.
+  // Box-Muller (published).
   const normal = () => Math.sqrt(-2 * Math.log(1 - uniform())) * Math.cos(2 * Math.PI * uniform());
   return {
     uniform,

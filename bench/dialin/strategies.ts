@@ -1,0 +1,95 @@
+/** Ways to dial in: what people do by hand, two textbook searches, the advisor, and knowing it all. */
+import { nextMove } from '@/core/advice/next';
+import { PURGE_TIMES_RETENTION } from '@/core/grinder/retention';
+import type { Grinder } from '@/core/schema/setup';
+import type { Shot } from '@/core/schema/shot';
+import { targetSchema } from '@/core/schema/target';
+import { RATED_G, TARGET, type Asked, type TrueBench } from './truths';
+
+export type Strategy = (bench: TrueBench, shots: readonly Shot[]) => Asked;
+
+const CENTRE_S = 28;
+const dose = TARGET.doseG;
+const inWindow = ({ timeS }: Shot) => timeS >= TARGET.timeS[0] && timeS <= TARGET.timeS[1];
+const full = (grinder: Grinder) => PURGE_TIMES_RETENTION * grinder.retentionG;
+
+/** One step for up to 4 s, three for more (big steps first), no purge, and again when it hits. */
+export const byHand: Strategy = (bench, shots) => {
+  const last = shots.at(-1);
+  if (!last) return { dial: bench.startDial, doseG: dose, purgeG: 0 };
+  if (inWindow(last)) return { dial: last.dial, doseG: dose, purgeG: 0 };
+  const offS = last.timeS - CENTRE_S;
+  const steps = Math.sign(offS) * (Math.abs(offS) > 4 ? 3 : 1);
+  return { dial: last.dial + steps, doseG: dose, purgeG: 0 };
+};
+
+/** Doubles the move until the window lies between two settings, then halves. */
+export const bisection: Strategy = (bench, shots) => {
+  const last = shots.at(-1);
+  if (!last) return { dial: bench.startDial, doseG: dose, purgeG: 0 };
+  const stay = { dial: last.dial, doseG: dose, purgeG: 0 };
+  if (inWindow(last)) return stay;
+  const finest = Math.max(...shots.filter((s) => s.timeS > TARGET.timeS[1]).map((s) => s.dial));
+  const coarsest = Math.min(...shots.filter((s) => s.timeS < TARGET.timeS[0]).map((s) => s.dial));
+  const isBracketed = Number.isFinite(finest) && Number.isFinite(coarsest) && finest < coarsest;
+  const reach = 2 ** Math.min(5, shots.length);
+  const way = last.timeS > CENTRE_S ? 1 : -1;
+  const dial = isBracketed ? Math.round((finest + coarsest) / 2) : last.dial + way * reach;
+  // Contradicting shots leave nothing between: one step the way the last one says.
+  const to = dial === last.dial || (isBracketed && coarsest - finest < 2) ? last.dial + way : dial;
+  return { dial: to, doseG: dose, purgeG: 0 };
+};
+
+/** Moves by what a usual step does: ln(time / centre) / .10. */
+export const proportional: Strategy = (bench, shots) => {
+  const last = shots.at(-1);
+  if (!last) return { dial: bench.startDial, doseG: dose, purgeG: 0 };
+  if (inWindow(last)) return { dial: last.dial, doseG: dose, purgeG: 0 };
+  const off = Math.log(last.timeS / CENTRE_S);
+  const steps = Math.round(off / 0.1) || Math.sign(off);
+  return { dial: last.dial + steps, doseG: dose, purgeG: 0 };
+};
+
+/** Knows the ideal dial and purges fully before every shot; has only the settings the grinder has. */
+export const perfect: Strategy = (bench) => ({
+  dial: Math.round(bench.idealDial),
+  doseG: dose,
+  purgeG: full(bench.grinder),
+});
+
+export interface AdvisorOptions {
+  readonly retention: boolean;
+  readonly trim: boolean;
+  /** The grinder's step is calibrated. */
+  readonly known?: boolean;
+}
+
+export function advisor({ retention, trim, known = false }: AdvisorOptions): Strategy {
+  return (bench, shots) => {
+    const target = targetSchema.parse({ ...TARGET, clock: 'pump', startDial: bench.startDial });
+    const grinder: Grinder = {
+      ...bench.grinder,
+      retentionG: retention ? bench.grinder.retentionG : 0,
+      ...(known && calibrated(bench.lnPerStep)),
+    };
+    const advice = nextMove({
+      target,
+      grinder,
+      basket: { ratedG: RATED_G },
+      shots: [...shots],
+      holdDose: !trim,
+    });
+    const last = shots.at(-1);
+    const here = { dial: last?.dial ?? bench.startDial, doseG: last?.aimDoseG ?? dose };
+    const { move } = advice;
+    const dial = move?.variable === 'dial' ? move.to : here.dial;
+    const doseG =
+      move?.variable === 'doseG' ? move.to : (move?.doseTrim?.to ?? here.doseG);
+    return { dial, doseG, purgeG: retention ? advice.purgeG : 0 };
+  };
+}
+
+function calibrated(lnPerStep: number): Partial<Grinder> {
+  const secondsPerStep = 28 * (Math.exp(lnPerStep) - 1);
+  return { secondsPerStep, secondsPerStepHalf80: 0.12 * secondsPerStep };
+}

@@ -1,0 +1,163 @@
+/** Simulated benches: what a shot really does, by the statistical model or by the shot simulator. */
+import { chamberAfter, effectiveDial } from '@/core/grinder/retention';
+import { chanceFrom, type Chance } from '@/core/random';
+import type { Grinder } from '@/core/schema/setup';
+import type { Shot } from '@/core/schema/shot';
+import { pullAt, type Station } from '@/core/shot/station';
+
+export const TARGET = { doseG: 18, yieldG: 36, timeS: [26.5, 29.5] as [number, number] };
+export const RATED_G = 18;
+const CENTRE_S = 28;
+const CLASSIC = [{ drive: 'pressure' as const, level: 9, seconds: 30, ramp: false }];
+
+export interface Asked {
+  readonly dial: number;
+  readonly doseG: number;
+  readonly purgeG: number;
+}
+
+export interface TrueBench {
+  /** What the house knows of the grinder; the slope is not among it. */
+  readonly grinder: Grinder;
+  readonly startDial: number;
+  /** Change of ln time per step finer, and the dial that gives the centre of the window. */
+  readonly lnPerStep: number;
+  readonly idealDial: number;
+  readonly pull: (asked: Asked) => Shot;
+}
+
+export interface Case {
+  readonly seed: number;
+  /** sd of the start error in ln time. */
+  readonly startSd: number;
+}
+
+const BAD_PREP_SHARE = 0.04;
+
+/** Step, retention and start error of a case: the same for both truths and every strategy. */
+function drawn(chance: Chance, startSd: number) {
+  const between = (low: number, high: number) => low * (high / low) ** chance.uniform();
+  return {
+    lnPerStep: 0.02 + 0.22 * chance.uniform(),
+    retentionG: 0.3 + 5.7 * chance.uniform(),
+    startError: startSd * chance.normal(),
+  };
+}
+
+function grinderOf(retentionG: number): Grinder {
+  return { stepSize: 1, finerIs: 'lower', min: -80, max: 80, retentionG };
+}
+
+/** ln time straight in dial, dose and yield: the advisor's own form (model.md §3). */
+export function statisticalBench({ seed, startSd }: Case): TrueBench {
+  const chance = chanceFrom(seed);
+  const { lnPerStep, retentionG, startError } = drawn(chance, startSd);
+  const doseExponent = 1 + 0.2 * chance.normal();
+  let chamber: number | null = null;
+  return {
+    grinder: grinderOf(retentionG),
+    startDial: 0,
+    lnPerStep,
+    idealDial: startError / lnPerStep,
+    pull: ({ dial, doseG, purgeG }) => {
+      const passage = { retentionG, doseG, purgeG };
+      const stood = chamber ?? dial;
+      const ground = effectiveDial(dial, stood, passage);
+      chamber = chamberAfter(dial, stood, passage);
+      const doseIn = doseG + 0.05 * chance.normal();
+      const yieldG = TARGET.yieldG + 0.3 * chance.normal();
+      const badPrep = chance.isWithin(BAD_PREP_SHARE) ? -0.35 + 0.1 * chance.normal() : 0;
+      const lnTime =
+        Math.log(CENTRE_S) +
+        startError -
+        lnPerStep * ground +
+        doseExponent * Math.log(doseIn / TARGET.doseG) +
+        Math.log(yieldG / TARGET.yieldG) +
+        0.045 * chance.normal() +
+        badPrep;
+      return shotOf({ dial, doseG, purgeG, yieldG, timeS: Math.exp(lnTime), firstDripS: 6 });
+    },
+  };
+}
+
+/** Three roasts, their processes, and the same grinders with the burr travel that gives their step. */
+export function simulatedBench({ seed, startSd }: Case): TrueBench {
+  const chance = chanceFrom(seed);
+  const { lnPerStep, retentionG, startError } = drawn(chance, startSd);
+  const umPerStep = lnPerStep / LN_TIME_PER_UM;
+  const grinder = grinderOf(retentionG);
+  const station: Station = {
+    coffee: {
+      roastLevel: chance.oneOf([-1, 0, 1]),
+      intensity: chance.oneOf([0, 0.5, 1, 1.75]),
+      restDays: 14,
+      lnResistance: 0.1 * chance.normal(),
+      lnEase: 0.1 * chance.normal(),
+    },
+    basket: { diameterMm: 58, ratedG: RATED_G },
+    grinder,
+    umPerStep,
+    referenceDial: 0,
+  };
+  const ask = { doseG: TARGET.doseG, yieldG: TARGET.yieldG, temperatureC: 93, programme: CLASSIC };
+  const meanTimeAt = (dial: number) =>
+    pullAt(station, null, { ...ask, dial, purgeG: 0 }, null).result.timeS;
+  const ideal = idealDialOf(meanTimeAt, lnPerStep);
+  // The start is where the bench expects the centre; it is off by the start error.
+  const startDial = Math.round(ideal - startError / lnPerStep);
+  let chamber: number | null = null;
+  return {
+    grinder,
+    startDial,
+    lnPerStep,
+    idealDial: ideal,
+    pull: ({ dial, doseG, purgeG }) => {
+      const isBad = chance.isWithin(BAD_PREP_SHARE);
+      const shotSeed = Math.floor(chance.uniform() * 2 ** 31);
+      const { result, chamberDial } = pullAt(
+        station,
+        chamber,
+        { ...ask, dial, doseG, purgeG, mostS: 75, prep: isBad ? 0.2 : 0.8 },
+        shotSeed,
+      );
+      chamber = chamberDial;
+      const { timeS, yieldG, firstDripS } = result;
+      return shotOf({ dial, doseG, purgeG, yieldG, timeS, firstDripS: firstDripS ?? undefined });
+    },
+  };
+}
+
+/** Slope of the simulator about its reference (measured, see its table of checks). */
+const LN_TIME_PER_UM = 0.0056;
+
+/** The dial, not necessarily one the grinder has, whose mean time is the centre: by secant steps. */
+function idealDialOf(meanTimeAt: (dial: number) => number, lnPerStep: number): number {
+  let dial = 0;
+  for (let i = 0; i < 12; i++) {
+    const off = Math.log(meanTimeAt(dial) / CENTRE_S);
+    if (Math.abs(off) < 0.002) break;
+    dial += Math.min(20, Math.max(-20, off / lnPerStep));
+  }
+  return dial;
+}
+
+function shotOf(shot: {
+  dial: number;
+  doseG: number;
+  purgeG: number;
+  yieldG: number;
+  timeS: number;
+  firstDripS: number | undefined;
+}): Shot {
+  const tenth = (value: number) => Math.round(value * 10) / 10;
+  return {
+    ...shot,
+    yieldG: tenth(shot.yieldG),
+    timeS: tenth(Math.max(1, shot.timeS)),
+    firstDripS: shot.firstDripS === undefined ? undefined : tenth(shot.firstDripS),
+    clock: 'pump',
+    purged: shot.purgeG > 0,
+    restDays: 14,
+    seen: shot.yieldG < 2 ? ['choke'] : [],
+  };
+}
