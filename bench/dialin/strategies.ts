@@ -13,15 +13,17 @@ const dose = TARGET.doseG;
 const inWindow = ({ timeS }: Shot) => timeS >= TARGET.timeS[0] && timeS <= TARGET.timeS[1];
 const full = (grinder: Grinder) => PURGE_TIMES_RETENTION * grinder.retentionG;
 
-/** One step for up to 4 s, three for more (big steps first), no purge, and again when it hits. */
+/** One step for up to 3.5 s, three for more (big steps first), no purge, and again when it hits. */
 export const byHand: Strategy = (bench, shots) => {
   const last = shots.at(-1);
   if (!last) return { dial: bench.startDial, doseG: dose, purgeG: 0 };
   if (inWindow(last)) return { dial: last.dial, doseG: dose, purgeG: 0 };
   const offS = last.timeS - CENTRE_S;
-  const steps = Math.sign(offS) * (Math.abs(offS) > 4 ? 3 : 1);
+  const steps = Math.sign(offS) * (Math.abs(offS) > 3.5 ? 3 : 1);
   return { dial: last.dial + steps, doseG: dose, purgeG: 0 };
 };
+
+const REMEMBERED = 6;
 
 /** Doubles the move until the window lies between two settings, then halves. */
 export const bisection: Strategy = (bench, shots) => {
@@ -29,9 +31,13 @@ export const bisection: Strategy = (bench, shots) => {
   if (!last) return { dial: bench.startDial, doseG: dose, purgeG: 0 };
   const stay = { dial: last.dial, doseG: dose, purgeG: 0 };
   if (inWindow(last)) return stay;
-  const finest = Math.max(...shots.filter((s) => s.timeS > TARGET.timeS[1]).map((s) => s.dial));
-  const coarsest = Math.min(...shots.filter((s) => s.timeS < TARGET.timeS[0]).map((s) => s.dial));
-  const isBracketed = Number.isFinite(finest) && Number.isFinite(coarsest) && finest < coarsest;
+  // Older shots are forgotten: one that lied would otherwise hold the bracket for ever.
+  const recent = shots.slice(-REMEMBERED);
+  const slow = recent.filter((shot) => shot.timeS > TARGET.timeS[1]);
+  const fast = recent.filter((shot) => shot.timeS < TARGET.timeS[0]);
+  const finest = Math.max(...slow.map((shot) => shot.dial));
+  const coarsest = Math.min(...fast.map((shot) => shot.dial));
+  const isBracketed = slow.length > 0 && fast.length > 0;
   const reach = 2 ** Math.min(5, shots.length);
   const way = last.timeS > CENTRE_S ? 1 : -1;
   const dial = isBracketed ? Math.round((finest + coarsest) / 2) : last.dial + way * reach;
@@ -83,8 +89,7 @@ export function advisor({ retention, trim, known = false }: AdvisorOptions): Str
     const here = { dial: last?.dial ?? bench.startDial, doseG: last?.aimDoseG ?? dose };
     const { move } = advice;
     const dial = move?.variable === 'dial' ? move.to : here.dial;
-    const doseG =
-      move?.variable === 'doseG' ? move.to : (move?.doseTrim?.to ?? here.doseG);
+    const doseG = move?.variable === 'doseG' ? move.to : (move?.doseTrim?.to ?? here.doseG);
     return { dial, doseG, purgeG: retention ? advice.purgeG : 0 };
   };
 }

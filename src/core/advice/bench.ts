@@ -9,7 +9,7 @@ import {
   USUAL_FIRST_DRIP_S,
 } from '../extraction/clock';
 import { middleSetting, slopePrior } from '../grinder/dial';
-import { carriedShare, PURGE_TIMES_RETENTION } from '../grinder/retention';
+import { isSpoilt, PURGE_TIMES_RETENTION } from '../grinder/retention';
 import { fitTimeModel, NOISE_SD, ODD_WEIGHT, type TimeModel } from '../grinder/timeModel';
 import type { Shot } from '../schema/shot';
 import { tasteDirection, type Direction } from '../taste/direction';
@@ -21,8 +21,6 @@ import type { NextInput, ShotMark } from './types';
 const CHOKED = { underG: 2, afterS: 20 } as const;
 /** All in the cup before this, it gushed. */
 const GUSHING_UNDER_S = 12;
-/** A carried-over share below this does not spoil a shot. */
-const UNPURGED_SHARE = 0.02;
 /** Two odd shots that agree within this many sd are not odd: they are news. */
 const CORROBORATED_SDS = 2.5;
 
@@ -125,9 +123,9 @@ function markOf(
   const weight = model.weights[index]!;
   const purgeG = purgeOf(shot, grinder.retentionG);
   const moved = previous !== undefined && Math.abs(shot.dial - previous.dial) > 1e-9;
-  const carried = carriedShare({ retentionG: grinder.retentionG, doseG: shot.doseG, purgeG });
+  const carriedLnTime = model.coefficients[1] * (shot.dial - model.effectiveDials[index]!);
   const unpurged =
-    moved && carried > UNPURGED_SHARE && purgeG < PURGE_TIMES_RETENTION * grinder.retentionG - 1e-9;
+    moved && isSpoilt(carriedLnTime) && purgeG < PURGE_TIMES_RETENTION * grinder.retentionG - 1e-9;
   const odd = weight !== null && weight < ODD_WEIGHT && !corroborated(shots, index);
   const onClock = timeOnClock(shot, target.clock);
   const [low, high] = target.timeS;

@@ -54,13 +54,24 @@ export function landing(bench: Bench, setting: Setting): number {
 }
 
 function predictAt(bench: Bench, { dial, doseG }: Setting) {
-  const { grinder, target } = bench.input;
   return bench.model.predict({
     dial,
     doseG,
-    yieldG: target.yieldG,
+    yieldG: bench.input.target.yieldG,
     restDays: bench.restDays,
-    purgeG: dial === bench.dial ? 0 : purgeFor(grinder.retentionG),
+    purgeG: purgeBefore(bench, { dial, doseG }),
+  });
+}
+
+/** Grams to purge before a shot at a setting; nothing is purged while the dial stays. */
+export function purgeBefore(bench: Bench, { dial, doseG }: Setting): number {
+  if (dial === bench.dial) return 0;
+  const { coefficients, covariance, chamberDial } = bench.model;
+  const steepest = Math.abs(coefficients[1]) + Math.sqrt(covariance.get(1, 1));
+  return purgeFor({
+    retentionG: bench.input.grinder.retentionG,
+    doseG,
+    lnTimeChange: steepest * (dial - chamberDial),
   });
 }
 

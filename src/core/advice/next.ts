@@ -3,12 +3,19 @@
  * repeat, confirmed. House heuristic; each reason is given in words. Advice only: the lead decides.
  * Choked and gushing shots are judged first, because their yield is wrong by nature.
  */
-import { purgeFor } from '../grinder/retention';
 import { basketWarnings } from '../start/setupLimits';
 import { tasteMove } from '../taste/tasteMove';
 import { directionOf, readBench, type Bench } from './bench';
 import { prepSigns } from './prep';
-import { bestSetting, expectAt, landing, moveTo, trimmedDose, type Setting } from './grind';
+import {
+  bestSetting,
+  expectAt,
+  landing,
+  moveTo,
+  purgeBefore,
+  trimmedDose,
+  type Setting,
+} from './grind';
 import type {
   Advice,
   AdviceStatus,
@@ -47,7 +54,7 @@ export function nextMove(input: NextInput): Advice {
     ...judgement,
     hold: ALL_VARIABLES.filter((variable) => !moves(judgement.move, variable)),
     expect: expectAt(bench, setting),
-    purgeG: setting.dial === bench.dial ? 0 : purgeFor(input.grinder.retentionG),
+    purgeG: purgeBefore(bench, setting),
     alternatives: alternatives(bench, judgement),
     marks: bench.marks,
     warnings: basketWarnings(input.basket),

@@ -37,7 +37,35 @@ export function chamberAfter(dial: number, chamberDial: number, passage: Passage
   return dial + (afterPurge - dial) * Math.exp(-doseG / retentionG);
 }
 
-/** Grams to purge after a change of setting, to the half gram; 0 for a grinder that keeps nothing. */
-export function purgeFor(retentionG: number): number {
-  return Math.ceil(2 * PURGE_TIMES_RETENTION * retentionG) / 2;
+/** What is carried over may move ln time by this much and is still no news: about half of a like shot's noise. */
+const CARRIED_LN_TIME = 0.025;
+
+/** Grams that clear a grinder of anything: what a tick without a figure means, to the half gram. */
+export function fullPurge(retentionG: number): number {
+  return upToHalfGram(PURGE_TIMES_RETENTION * retentionG);
+}
+
+/**
+ * Grams to purge before a dose after a move that is expected to change ln time by `lnTimeChange`: only
+ * as much as makes the grounds of the old setting not matter, at most a full purge. Solves
+ * |lnTimeChange|·ρ(p) = .02 for p. House heuristic; 0 for a small move or a grinder that keeps nothing.
+ */
+export function purgeFor({
+  retentionG,
+  doseG,
+  lnTimeChange,
+}: Omit<Passage, 'purgeG'> & { readonly lnTimeChange: number }): number {
+  const carried = Math.abs(lnTimeChange) * carriedShare({ retentionG, doseG, purgeG: 0 });
+  if (carried <= CARRIED_LN_TIME) return 0;
+  const needed = retentionG * Math.log(carried / CARRIED_LN_TIME);
+  return Math.min(fullPurge(retentionG), upToHalfGram(needed));
+}
+
+/** Did the grounds of the old setting move a shot by more than its own noise hides? */
+export function isSpoilt(carriedLnTime: number): boolean {
+  return Math.abs(carriedLnTime) > 1.5 * CARRIED_LN_TIME;
+}
+
+function upToHalfGram(grams: number): number {
+  return Math.ceil(2 * grams - 1e-9) / 2;
 }

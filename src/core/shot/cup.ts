@@ -55,14 +55,12 @@ export class Cup {
     this.#spout.push({ grams, solutesG });
     if (this.#spout.length > this.#delaySteps) this.#pour(this.#spout.shift()!, timeS);
     if (timeS < this.#nextTraceS - 1e-9) return;
-    const { chance } = this.options;
-    const noisy = (value: number, sd: number) => value + (chance ? sd * chance.normal() : 0);
     this.#nextTraceS += TRACE_S;
     this.trace.push({
       timeS,
-      weightG: noisy(this.weightG, NOISE.weightG),
-      pressureBar: Math.max(0, noisy(bar, NOISE.pressureBar)),
-      flowMlS: Math.max(0, noisy(pumpedMlS, NOISE.flowMlS)),
+      weightG: this.#read(this.weightG, NOISE.weightG),
+      pressureBar: Math.max(0, this.#read(bar, NOISE.pressureBar)),
+      flowMlS: Math.max(0, this.#read(pumpedMlS, NOISE.flowMlS)),
       temperatureC,
     });
   }
@@ -72,11 +70,11 @@ export class Cup {
     if (this.firstDripS === null && this.weightG >= MACHINE.firstDripG) this.firstDripS = timeS;
     const { cutsS } = this.options;
     const cut = cutsS[this.#portions.length - 1];
-    if (cut !== undefined && timeS > cut + 1e-9)
-      this.#portions.push(newPortion());
+    if (cut !== undefined && timeS > cut + 1e-9) this.#portions.push(newPortion());
     const portion = this.#portions.at(-1)!;
     portion.grams += grams;
-    solutesG.forEach((part, k) => (portion.solutesG[k]! += part));
+    for (let k = 0; k < solutesG.length; k++)
+      portion.solutesG[k] = portion.solutesG[k]! + solutesG[k]!;
   }
 
   /** What still hangs in the spout falls into the cup. */
@@ -85,8 +83,16 @@ export class Cup {
     for (const parcel of this.#spout.splice(0)) this.#pour(parcel, atS);
   }
 
+  /** What an instrument makes of a value. */
+  #read(value: number, sd: number): number {
+    const { chance } = this.options;
+    return chance ? value + sd * chance.normal() : value;
+  }
+
   inSpoutG(): number {
-    return this.#spout.reduce((grams, parcel) => grams + parcel.grams, 0);
+    let grams = 0;
+    for (const parcel of this.#spout) grams += parcel.grams;
+    return grams;
   }
 
   gramsPerMl(): number {

@@ -47,7 +47,13 @@ const STILL_MLS = 0.005;
 const DRAIN_S = 4;
 
 /** Pulls one shot. Deterministic for a seed. */
-export function simulateShot({ coffee, basket, shot, seed, stepS = STEP_S }: SimulateInput): ShotResult {
+export function simulateShot({
+  coffee,
+  basket,
+  shot,
+  seed,
+  stepS = STEP_S,
+}: SimulateInput): ShotResult {
   const chance = seed === null ? null : chanceFrom(seed);
   const draw = (sd: number) => (chance ? sd * chance.normal() : 0);
   const scatter = GAS.scatter * Math.exp(-coffee.restDays / GAS.scatterFadesOverDays);
@@ -111,14 +117,20 @@ function pull({ bed, tubes, cup, shot, aimG, stepS }: Run) {
   let stoppedS: number | null = null;
   let throughMl = 0;
   let channelMl = 0;
+  const passing = new Float64Array(TUBES);
+  // No closures in this loop: they would be half of its time.
   for (let step = 0; ; step++) {
     const timeS = step * stepS;
     const isOn = stoppedS === null;
-    const passing = tubes.map((tube, i) =>
-      conductance(tube, { bed, permeabilityM2: permeability(i, { bed, bar, peakBar, wetS, soakS }) }),
-    );
-    const total = passing.reduce((sum, g) => sum + g, 0);
-    const pumped = isOn ? pumpMlS(shot, { timeS, bar, total, isFilling: headMl < MACHINE.headSpaceMl }) : 0;
+    let total = 0;
+    for (let i = 0; i < TUBES; i++) {
+      const permeabilityM2 = permeability(i, { bed, bar, peakBar, wetS, soakS });
+      passing[i] = conductance(tubes[i]!, { bed, permeabilityM2 });
+      total += passing[i]!;
+    }
+    const pumped = isOn
+      ? pumpMlS(shot, { timeS, bar, total, isFilling: headMl < MACHINE.headSpaceMl })
+      : 0;
     // The space over the bed fills first; then what is pumped and not passed raises the pressure.
     const toHead = Math.min(pumped * stepS, MACHINE.headSpaceMl - headMl);
     headMl += toHead;
@@ -131,7 +143,8 @@ function pull({ bed, tubes, cup, shot, aimG, stepS }: Run) {
     let cupMl = 0;
     let cupC = 0;
     const solutesG = new Float64Array(SOLUTES.length);
-    tubes.forEach((tube, i) => {
+    for (let i = 0; i < TUBES; i++) {
+      const tube = tubes[i]!;
       const share = total > 0 ? (ml.throughMl * passing[i]!) / total : 0;
       const out = advance(tube, bed, { ml: share, temperatureC: inletC, metalC, dtS: stepS });
       tube.throughMl += out.ml;
@@ -139,11 +152,11 @@ function pull({ bed, tubes, cup, shot, aimG, stepS }: Run) {
       cupMl += out.ml;
       cupC += out.ml * out.temperatureC;
       metalC += out.metalJ / HEAT.metalJPerK;
-      out.solutesG.forEach((grams, k) => (solutesG[k]! += grams));
+      for (let k = 0; k < solutesG.length; k++) solutesG[k] = solutesG[k]! + out.solutesG[k]!;
       dissolve(tube, bed, stepS);
-    });
+    }
     throughMl += cupMl;
-    if (tubes.every(isWetThrough)) wetS += stepS;
+    if (isWetThrough(tubes[0]!) && isWetThrough(tubes[1]!)) wetS += stepS;
     if (tubes[0]!.wet[0]! > 0 && bar < SOAK_BELOW_BAR && isOn) soakS += stepS;
     cup.take({
       timeS: timeS + stepS,
@@ -199,14 +212,12 @@ interface PumpState {
 function pumpMlS(shot: SimulatedShot, { timeS, bar, total, isFilling }: PumpState): number {
   const { drive, level, limitBar } = commandAt(shot.programme, timeS);
   const can = MACHINE.pumpMlS * Math.max(0, 1 - (bar / MACHINE.stallBar) ** 2);
-  const toReach = (wanted: number) =>
-    total * bar + (MACHINE.compliance * (wanted - bar)) / MACHINE.tauPressureS;
-  if (drive === 'pressure') {
-    if (level === 0) return 0;
-    return Math.min(can, isFilling ? can : Math.max(0, toReach(level)));
-  }
-  const limited = limitBar === undefined || isFilling ? level : Math.max(0, toReach(limitBar));
-  return Math.min(can, level, limited);
+  if (level === 0) return 0;
+  const most = drive === 'flow' ? Math.min(can, level) : can;
+  const wantedBar = drive === 'pressure' ? level : limitBar;
+  if (wantedBar === undefined || isFilling) return most;
+  const toReach = total * bar + (MACHINE.compliance * (wantedBar - bar)) / MACHINE.tauPressureS;
+  return Math.min(most, Math.max(0, toReach));
 }
 
 /** Implicit in the pressure, so that a bed that hardly resists cannot make it swing. */

@@ -53,6 +53,7 @@ export function pullAt(
   chamberDial: number | null,
   pull: Pull,
   seed: number | null,
+  stepS?: number,
 ): { readonly result: ShotResult; readonly chamberDial: number } {
   const passage = {
     retentionG: station.grinder.retentionG,
@@ -66,6 +67,7 @@ export function pullAt(
     basket: station.basket,
     shot: { ...shot, grindUm: grindUmAt(station, effectiveDial(dial, stood, passage)) },
     seed,
+    ...(stepS !== undefined && { stepS }),
   });
   return { result, chamberDial: chamberAfter(dial, stood, passage) };
 }

@@ -75,8 +75,7 @@ export interface Resistance {
 /** ml/s that pass for each bar: aA / Σ(μ dz/K) over what is wet. */
 export function conductance(tube: Tube, { permeabilityM2, bed }: Resistance): number {
   const dry = isWetThrough(tube) ? 1 : BED.dryPermeability;
-  const clogged =
-    1 + BED.clogging * (1 - Math.exp(-tube.throughMl / tube.share / BED.cloggingMl));
+  const clogged = 1 + BED.clogging * (1 - Math.exp(-tube.throughMl / tube.share / BED.cloggingMl));
   const dz = bed.depthM / LAYERS;
   const layerMl = (bed.betweenMl * tube.share) / LAYERS;
   const closed = openness(bed.porosity);
@@ -89,9 +88,7 @@ export function conductance(tube: Tube, { permeabilityM2, bed }: Resistance): nu
     resistance += (viscosity * dz * Math.max(wet, LEAST_WET)) / opened;
   }
   return (
-    (PA_PER_BAR * ML_PER_M3 * tube.share * bed.areaM2 * permeabilityM2 * dry) /
-    clogged /
-    resistance
+    (PA_PER_BAR * ML_PER_M3 * tube.share * bed.areaM2 * permeabilityM2 * dry) / clogged / resistance
   );
 }
 
@@ -168,8 +165,7 @@ export function advance(tube: Tube, bed: Bed, inflow: Inflow): Outflow {
   const { dtS, metalC } = inflow;
   const betweenMl = (bed.betweenMl * tube.share) / LAYERS;
   const withinMl = (bed.withinMl * tube.share) / LAYERS;
-  const coffeeJ =
-    (bed.withinMl / BED.poresMlG) * (tube.share / LAYERS) * HEAT.coffeeJPerGK;
+  const coffeeJ = (bed.withinMl / BED.poresMlG) * (tube.share / LAYERS) * HEAT.coffeeJPerGK;
   const carried = new Float64Array(KINDS);
   let ml = inflow.ml;
   let inC = inflow.temperatureC;
@@ -228,11 +224,11 @@ export function dissolve(tube: Tube, bed: Bed, dtS: number): void {
     const temperatureC = tube.temperatureC[i]!;
     for (let k = 0; k < KINDS; k++) {
       const cell = i * KINDS + k;
-      const rate = lookUp(RATES[k]!, temperatureC) * wet;
+      const rate = wet * lookUp(RATES[k]!, temperatureC);
       // Implicit, so that a large step can never take more than there is.
       const pull = quick * rate * room;
-      const fromFast = (fast[cell]! * pull) / (1 + pull);
       const push = slow * rate;
+      const fromFast = (fast[cell]! * pull) / (1 + pull);
       const fromKernel =
         (push * (kernel[cell]! - liquid[cell]! * poreRatio)) / (1 + push * (1 + poreRatio));
       fast[cell] = fast[cell]! - fromFast;

@@ -23,16 +23,16 @@ export interface SimulatedShot {
   /** The pump stops when the cup will end at this. */
   readonly yieldG: number;
   /** Stops then at the latest, s from the pump. */
-  readonly mostS?: number;
+  readonly mostS?: number | undefined;
   /** Evenness of the preparation, 0-1; .8 is a careful hand. */
-  readonly prep?: number;
-  readonly beanC?: number;
+  readonly prep?: number | undefined;
+  readonly beanC?: number | undefined;
   /** Grams of water misted over the beans: slows the shot a little. */
-  readonly isMisted?: boolean;
+  readonly isMisted?: boolean | undefined;
   /** The portafilter was not warmed. */
-  readonly isColdMetal?: boolean;
+  readonly isColdMetal?: boolean | undefined;
   /** Cups are changed at these times, s from the pump. */
-  readonly cutsS?: readonly number[];
+  readonly cutsS?: readonly number[] | undefined;
 }
 
 export interface SimulatedBasket {
