@@ -19,6 +19,8 @@ const EQUAL_LANDING = 0.02;
 const BRACKET_BELOW_SHOTS = 3;
 
 /** Dose trim: at most this, in tenths, and a gram of it costs this much landing probability. */
+/** Off the centre by this share of half the window, a trim is looked for: more often than model.md, by the benchmark. */
+const TRIM_FROM = 0.25;
 const TRIM_LIMIT_G = 1;
 const TRIM_COST_PER_G = 0.02;
 const BASKET_UNDER_G = 2;
@@ -104,7 +106,7 @@ function trimmed(bench: Bench, chosen: { setting: Setting; score: number }): Set
   const halfWindow = Math.log(high / low) / 2;
   const centre = Math.log(Math.sqrt(low * high));
   const { lnTimeS } = predictAt(bench, chosen.setting);
-  if (Math.abs(lnTimeS - centre) <= halfWindow / 2) return null;
+  if (Math.abs(lnTimeS - centre) <= TRIM_FROM * halfWindow) return null;
   const { grinder } = bench.input;
   const near = [-1, 0, 1].map((step) => chosen.setting.dial + step * grinder.stepSize);
   let best: { setting: Setting; score: number } = chosen;

@@ -67,5 +67,5 @@ export function isSpoilt(carriedLnTime: number): boolean {
 }
 
 function upToHalfGram(grams: number): number {
-  return Math.ceil(2 * grams - 1e-9) / 2;
+  return Math.max(0, Math.ceil(2 * grams - 1e-9) / 2);
 }

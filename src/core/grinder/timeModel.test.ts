@@ -1,7 +1,14 @@
 import fc from 'fast-check';
 import { expectSignificant } from '../../../tests/support/significant';
 import { pumpSeconds } from '../extraction/clock';
-import { carriedShare, chamberAfter, effectiveDial, purgeFor } from './retention';
+import {
+  carriedShare,
+  chamberAfter,
+  effectiveDial,
+  fullPurge,
+  isSpoilt,
+  purgeFor,
+} from './retention';
 import { fitTimeModel, ODD_WEIGHT, type TimedShot, type TimeModelInput } from './timeModel';
 
 function timed(dial: number, timeS: number, changes: Partial<TimedShot> = {}): TimedShot {
@@ -125,8 +132,28 @@ describe('time model', () => {
 describe('retention', () => {
   it('carries nothing in a grinder that keeps nothing', () => {
     expect(carriedShare({ retentionG: 0, doseG: 18, purgeG: 0 })).toBe(0);
-    expect(purgeFor(0)).toBe(0);
-    expect(purgeFor(3)).toBe(6);
+    expect(fullPurge(0)).toBe(0);
+    expect(purgeFor({ retentionG: 0, doseG: 18, lnTimeChange: 1 })).toBe(0);
+  });
+
+  it('asks for as much purge as the move needs, and never more than a full one', () => {
+    expect(fullPurge(3)).toBe(6);
+    const purge = (lnTimeChange: number) => purgeFor({ retentionG: 3, doseG: 18, lnTimeChange });
+    expect(purge(0.1)).toBe(0);
+    expect(purge(-3)).toBe(6);
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.1, max: 8, noNaN: true }),
+        fc.double({ min: -1, max: 1, noNaN: true }),
+        (retentionG, lnTimeChange) => {
+          const purgeG = purgeFor({ retentionG, doseG: 18, lnTimeChange });
+          expect(purgeG).toBeLessThanOrEqual(fullPurge(retentionG));
+          const left = lnTimeChange * carriedShare({ retentionG, doseG: 18, purgeG });
+          // What is left over never spoils the shot, unless even a full purge leaves too much.
+          expect(isSpoilt(left) && purgeG < fullPurge(retentionG)).toBe(false);
+        },
+      ),
+    );
   });
 
   it('lies between the old and the new setting, nearer the new the more is purged', () => {
