@@ -2,6 +2,7 @@
  * `npm run bench [-- PART] [--json]`: every benchmark as one table. A part that needs a later stage
  * of the product does not exist yet; only what can be measured is listed.
  */
+import { benchDialin } from './dialin/dialin';
 import type { Measure } from './measure';
 import { benchStart } from './start/start';
 import { benchViews } from './views';
@@ -9,6 +10,7 @@ import { benchViews } from './views';
 const PARTS: Readonly<Record<string, () => Promise<Measure[]>>> = {
   views: benchViews,
   start: benchStart,
+  dialin: () => benchDialin(),
 };
 
 async function main(args: string[]): Promise<number> {

@@ -12,6 +12,8 @@ import { releaseFactsSchema } from '@/core/schema/release';
 import { basketSchema, grinderSchema, machineSchema, setupSchema } from '@/core/schema/setup';
 import { shotSchema } from '@/core/schema/shot';
 import { targetSchema } from '@/core/schema/target';
+import { simulateInputOf, simulateSchema } from '@/core/shot/question';
+import { simulateShot } from '@/core/shot/simulate';
 import { comingFrom } from '@/core/start/comingFrom';
 import { learn } from '@/core/start/fit';
 import { OUTPUTS } from '@/core/start/priors';
@@ -186,10 +188,45 @@ const rest = command({
   run: restOn,
 });
 
+const cupPart = z.object({
+  yieldG: z.number(),
+  tdsPct: z.number(),
+  solutesG: z.object({ acid: z.number(), middle: z.number(), bitter: z.number() }),
+});
+
+const simulate = command({
+  purpose:
+    'A simulated shot: a stand-in for machine, scale and refractometer. Heuristic; no measurement.',
+  input: simulateSchema,
+  output: z.object({
+    timeS: z.number(),
+    firstDripS: z.number().nullable(),
+    yieldG: z.number(),
+    tdsPct: z.number(),
+    extractionPct: z.number(),
+    channelled: z.number(),
+    trace: z.array(
+      z.object({
+        timeS: z.number(),
+        weightG: z.number(),
+        pressureBar: z.number(),
+        flowMlS: z.number(),
+        temperatureC: z.number(),
+      }),
+    ),
+    stages: z.array(cupPart),
+  }),
+  run: (asked) => {
+    const { balance: _, ...shot } = simulateShot(simulateInputOf(asked));
+    return shot;
+  },
+});
+
 export const COMMANDS: Readonly<Record<string, Command>> = {
   extract,
   ease,
   propose: proposeCommand,
   next,
   rest,
+  simulate,
 };

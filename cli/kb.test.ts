@@ -38,6 +38,19 @@ describe('kb', () => {
     expect(kb(['ease'], { release }).answer().ease).toBeCloseTo(-0.5, 9);
   });
 
+  it('simulate: the reference shot, with its trace', () => {
+    const { timeS, firstDripS, trace, stages } = kb(['simulate'], {
+      coffee: { roastLevel: 0, process: 'washed' },
+      setup: { basket: { diameterMm: 58, ratedG: 18 } },
+      shot: { doseG: 18, yieldG: 36, cutsS: [10, 20] },
+      seed: null,
+    }).answer() as { timeS: number; firstDripS: number; trace: { weightG: number }[]; stages: [] };
+    expect(Math.abs(timeS - 27.9)).toBeLessThan(1.4);
+    expect(Math.abs(firstDripS - 6.3)).toBeLessThan(0.4);
+    expect(Math.abs(trace.at(-1)!.weightG - 36)).toBeLessThan(0.3);
+    expect(stages).toHaveLength(3);
+  });
+
   it('propose, worked figure (1)', () => {
     const release = {
       roastLevel: -1,
@@ -92,7 +105,7 @@ describe('kb', () => {
   });
 
   it('next', () => {
-    expect(kb(['next'], question).answer()).toMatchObject({ status: 'grind', purgeG: 6 });
+    expect(kb(['next'], question).answer()).toMatchObject({ status: 'grind', purgeG: 2 });
   });
 
   it('next takes a whole recipe as its target, and propose a machine by its name', () => {
@@ -158,6 +171,20 @@ describe('kb', () => {
       ['rest'],
       { roastDate: '2027-01-01', roastLevel: 0, on: '2026-01-01' },
       /in the future/,
+    ],
+    [
+      'a programme that ends with a pause',
+      ['simulate'],
+      {
+        coffee: {},
+        setup: { basket: { diameterMm: 58, ratedG: 18 } },
+        shot: {
+          doseG: 18,
+          yieldG: 36,
+          programme: [{ drive: 'flow', level: 0, seconds: 4, ramp: false }],
+        },
+      },
+      /ends? with pressure or flow|End with pressure or flow/,
     ],
     ['no JSON', ['rest'], 'tomorrow', /not JSON/],
     ['an unknown command', ['brew'], {}, /Unknown command brew/],

@@ -35,7 +35,7 @@ export class Cup {
   readonly #portions: Portion[] = [newPortion()];
   readonly #delaySteps: number;
   #density = HOT_WATER_G_ML;
-  #nextTraceS = 0;
+  #nextTraceS = TRACE_S;
 
   constructor(
     private readonly options: {
@@ -57,11 +57,11 @@ export class Cup {
     if (timeS < this.#nextTraceS - 1e-9) return;
     this.#nextTraceS += TRACE_S;
     this.trace.push({
-      timeS,
-      weightG: this.#read(this.weightG, NOISE.weightG),
-      pressureBar: Math.max(0, this.#read(bar, NOISE.pressureBar)),
-      flowMlS: Math.max(0, this.#read(pumpedMlS, NOISE.flowMlS)),
-      temperatureC,
+      timeS: rounded(timeS, 10),
+      weightG: rounded(this.#read(this.weightG, NOISE.weightG), 100),
+      pressureBar: rounded(Math.max(0, this.#read(bar, NOISE.pressureBar)), 100),
+      flowMlS: rounded(Math.max(0, this.#read(pumpedMlS, NOISE.flowMlS)), 100),
+      temperatureC: rounded(temperatureC, 10),
     });
   }
 
@@ -118,6 +118,11 @@ export class Cup {
       >,
     }));
   }
+}
+
+/** Instruments show no more digits than this. */
+function rounded(value: number, parts: number): number {
+  return Math.round(value * parts) / parts;
 }
 
 function newPortion(): Portion {

@@ -42,7 +42,7 @@ const MOST_SHOT_S = 120;
 /** Under this pressure a wet bed soaks rather than brews, bar. */
 const SOAK_BELOW_BAR = 3;
 /** Flow below which the cup no longer fills, ml/s. */
-const STILL_MLS = 0.005;
+const STILL_MLS = 0.05;
 /** After the pump, at the longest, s. */
 const DRAIN_S = 4;
 

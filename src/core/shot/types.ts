@@ -10,8 +10,8 @@ export interface SimulatedCoffee {
   readonly intensity: number;
   readonly restDays: number;
   /** How this lot departs from its kind, in ln: resistance to flow, ease of dissolving. */
-  readonly lnResistance?: number;
-  readonly lnEase?: number;
+  readonly lnResistance?: number | undefined;
+  readonly lnEase?: number | undefined;
 }
 
 export interface SimulatedShot {

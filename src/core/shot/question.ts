@@ -1,0 +1,66 @@
+/** A simulated shot as it is asked for from outside: one schema, and the simulator's input made of it. */
+import { z } from 'zod';
+import { PROCESS_INTENSITY } from '../coffee/features';
+import { programmeSchema } from '../programme/programme';
+import { STYLE_STEPS } from '../programme/styles';
+import { oneOf, quantity } from '../schema/fields';
+import { basketSchema } from '../schema/setup';
+import { PROCESSES, STYLES } from '../vocabulary';
+import type { SimulateInput } from './simulate';
+
+const share = (label: string) =>
+  z
+    .number({ error: `${label} is not a number. Enter 0-1.` })
+    .min(0, { error: `${label} is under 0. Enter 0-1.` })
+    .max(1, { error: `${label} is over 1. Enter 0-1.` });
+
+const departure = (label: string) =>
+  z
+    .number({ error: `${label} is not a number. Enter -1 to 1, in ln.` })
+    .min(-1, { error: `${label} is under -1. Enter -1 to 1, in ln.` })
+    .max(1, { error: `${label} is over 1. Enter -1 to 1, in ln.` });
+
+export const simulateSchema = z.strictObject({
+  coffee: z.strictObject({
+    roastLevel: quantity('roastLevel').default(0),
+    process: oneOf('Process', PROCESSES).default('washed'),
+    restDays: quantity('restDays').default(14),
+    lnResistance: departure('Resistance').optional(),
+    lnEase: departure('Ease').optional(),
+  }),
+  setup: z.strictObject({ basket: basketSchema.required({ diameterMm: true }) }),
+  shot: z.strictObject({
+    doseG: quantity('doseG'),
+    yieldG: quantity('yieldG'),
+    temperatureC: quantity('temperatureC').default(93),
+    grindUm: z
+      .number({ error: 'The grind is not a number. Enter 150-900 µm.' })
+      .min(150, { error: 'The grind is under 150 µm. Enter 150-900 µm.' })
+      .max(900, { error: 'The grind is over 900 µm. Enter 150-900 µm.' })
+      .default(400),
+    style: oneOf('Style', STYLES).optional(),
+    programme: programmeSchema.optional(),
+    mostS: quantity('timeS').optional(),
+    prep: share('Preparation').optional(),
+    beanC: z.number().min(-30).max(80).optional(),
+    isMisted: z.boolean().optional(),
+    isColdMetal: z.boolean().optional(),
+    cutsS: z.array(quantity('timeS')).max(12).optional(),
+  }),
+  /** Absent or null: the mean shot without noise. */
+  seed: z.int().min(0).max(4_294_967_295).nullable().default(null),
+});
+
+export function simulateInputOf({
+  coffee: { process, ...coffee },
+  setup: { basket },
+  shot: { style = 'classic', programme, ...shot },
+  seed,
+}: z.output<typeof simulateSchema>): SimulateInput {
+  return {
+    coffee: { ...coffee, intensity: PROCESS_INTENSITY[process] },
+    basket: { diameterMm: basket.diameterMm, ratedG: basket.ratedG },
+    shot: { ...shot, programme: programme ?? STYLE_STEPS[style] },
+    seed,
+  };
+}
