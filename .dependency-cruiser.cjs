@@ -1,4 +1,4 @@
-/** Imports point down: app → features → ui | data | formats → core. */
+/** Imports point down: app → features → ui | data | formats | devices | workers → core. */
 const layer = (name, from, forbidden) => ({
   name,
   severity: 'error',
@@ -12,7 +12,7 @@ module.exports = {
     layer(
       'core-knows-nothing-above',
       '^src/core',
-      '^(src/(app|features|ui|data|formats)|cli|bench)',
+      '^(src/(app|features|ui|data|formats|devices|workers)|cli|bench)',
     ),
     {
       name: 'core-is-pure',
@@ -24,6 +24,8 @@ module.exports = {
       },
     },
     layer('ui-looks-down', '^src/ui', '^src/(app|features|data|formats)'),
+    layer('devices-look-down', '^src/devices', '^src/(app|features|ui|data|formats)'),
+    layer('workers-look-down', '^src/workers', '^src/(app|features|ui|data|formats|devices)'),
     layer('data-looks-down', '^src/data', '^src/(app|features|ui|formats)'),
     layer('formats-look-down', '^src/formats', '^src/(app|features|ui|data)'),
     layer('features-below-app', '^src/features', '^src/app'),

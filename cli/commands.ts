@@ -146,7 +146,10 @@ const advice = z.object({
   expect: expectation,
   purgeG: z.number(),
   reasons: coded,
-  alternatives: z.array(z.object({ move, words: z.string(), expect: expectation })),
+  costG: z.number(),
+  alternatives: z.array(
+    z.object({ move, words: z.string(), expect: expectation, costG: z.number() }),
+  ),
   warnings: coded,
   marks: z.array(z.looseObject({ weight: z.number().nullable(), valid: z.boolean() })),
 });

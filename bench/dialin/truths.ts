@@ -3,7 +3,8 @@ import { chamberAfter, effectiveDial } from '@/core/grinder/retention';
 import { chanceFrom, type Chance } from '@/core/random';
 import type { Grinder } from '@/core/schema/setup';
 import type { Shot } from '@/core/schema/shot';
-import { pullAt, type Station } from '@/core/shot/station';
+import { drawStation, type DrawnStation } from '@/core/shot/drawStation';
+import { pullAt } from '@/core/shot/station';
 
 export const TARGET = { doseG: 18, yieldG: 36, timeS: [26.5, 29.5] as [number, number] };
 export const RATED_G = 18;
@@ -83,41 +84,40 @@ export function statisticalBench({ seed, startSd }: Case): TrueBench {
 /** The coarsest step that gives the same shot: it halves the time of the benchmark. */
 const COARSE_STEP_S = 0.1;
 
-/** By seed: every way is tried on the same bench. */
-const ideals = new Map<number, number>();
+/** By seed and start: every way is tried on the same bench. */
+const known = new Map<string, DrawnStation>();
 
 /** Three roasts, their processes, and the same grinders with the burr travel that gives their step. */
 export function simulatedBench({ seed, startSd }: Case): TrueBench {
   const chance = chanceFrom(seed);
-  const { lnPerStep, retentionG, startError } = drawn(chance, startSd);
-  const umPerStep = lnPerStep / LN_TIME_PER_UM;
+  const { lnPerStep, retentionG } = drawn(chance, startSd);
   const grinder = grinderOf(retentionG);
-  const station: Station = {
-    coffee: {
-      roastLevel: chance.oneOf([-1, 0, 1]),
-      intensity: chance.oneOf([0, 0.5, 1, 1.75]),
-      restDays: 14,
-      lnResistance: 0.1 * chance.normal(),
-      lnEase: 0.1 * chance.normal(),
-    },
-    basket: { diameterMm: 58, ratedG: RATED_G },
-    grinder,
-    umPerStep,
-    referenceDial: 0,
-  };
   const ask = { doseG: TARGET.doseG, yieldG: TARGET.yieldG, temperatureC: 93, programme: CLASSIC };
-  const meanTimeAt = (dial: number) =>
-    pullAt(station, null, { ...ask, dial, purgeG: 0 }, null, COARSE_STEP_S).result.timeS;
-  const ideal = ideals.get(seed) ?? idealDialOf(meanTimeAt, lnPerStep);
-  ideals.set(seed, ideal);
-  // The start is where the bench expects the centre; it is off by the start error.
-  const startDial = Math.round(ideal - startError / lnPerStep);
+  // Drawn also where the bench is known, so that the shots are the same for every way.
+  const coffee = {
+    roastLevel: chance.oneOf([-1, 0, 1]),
+    intensity: chance.oneOf([0, 0.5, 1, 1.75]),
+    restDays: 14,
+  };
+  const { station, idealDial } =
+    known.get(`${seed} ${startSd}`) ??
+    drawStation({
+      coffee,
+      basket: { diameterMm: 58, ratedG: RATED_G },
+      grinder,
+      recipe: { ...ask, centreS: CENTRE_S },
+      startDial: 0,
+      startSd,
+      seed: seed + 1,
+      lnPerStep,
+    });
+  known.set(`${seed} ${startSd}`, { station, idealDial });
   let chamber: number | null = null;
   return {
     grinder,
-    startDial,
+    startDial: 0,
     lnPerStep,
-    idealDial: ideal,
+    idealDial,
     pull: ({ dial, doseG, purgeG }) => {
       const isBad = chance.isWithin(BAD_PREP_SHARE);
       const shotSeed = Math.floor(chance.uniform() * 2 ** 31);
@@ -133,20 +133,6 @@ export function simulatedBench({ seed, startSd }: Case): TrueBench {
       return shotOf({ dial, doseG, purgeG, yieldG, timeS, firstDripS: firstDripS ?? undefined });
     },
   };
-}
-
-/** Slope of the simulator about its reference (measured, see its table of checks). */
-const LN_TIME_PER_UM = 0.0056;
-
-/** The dial, not necessarily one the grinder has, whose mean time is the centre: by secant steps. */
-function idealDialOf(meanTimeAt: (dial: number) => number, lnPerStep: number): number {
-  let dial = 0;
-  for (let i = 0; i < 12; i++) {
-    const off = Math.log(meanTimeAt(dial) / CENTRE_S);
-    if (Math.abs(off) < 0.002) break;
-    dial += Math.min(20, Math.max(-20, off / lnPerStep));
-  }
-  return dial;
 }
 
 function shotOf(shot: {

@@ -16,6 +16,7 @@ export const LIMITS = {
   shotYieldG: { label: 'Yield', unit: 'g', min: 0, max: 200 },
   timeS: { label: 'Time', unit: 's', min: 1, max: 180 },
   firstDripS: { label: 'First drip', unit: 's', min: 0, max: 120 },
+  blondS: { label: 'Blonding', unit: 's', min: 0, max: 180 },
   temperatureC: { label: 'Temperature', unit: '°C', min: 60, max: 100 },
   tdsPct: { label: 'TDS', unit: '%', min: 0, max: 30 },
   pressureBar: { label: 'Pressure', unit: 'bar', min: 1, max: 15 },

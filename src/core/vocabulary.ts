@@ -172,3 +172,28 @@ export const SERVING_LABELS: Record<Serving, string> = {
   milk: 'in milk',
   plantMilk: 'in plant milk',
 };
+
+/** How the beans went into the grinder: each state grinds otherwise, so they are never mixed. */
+export const BEAN_STATES = ['room', 'warm', 'frozen', 'misted'] as const;
+export type BeanState = (typeof BEAN_STATES)[number];
+
+export const BEAN_STATE_LABELS: Record<BeanState, string> = {
+  room: 'Room temperature',
+  warm: 'Warmed',
+  frozen: 'From the freezer',
+  misted: 'Misted',
+};
+
+/** Instruments a setup may have linked; each is read by hand where there is none. */
+export const INSTRUMENTS = ['scale', 'machineLink', 'refractometer', 'colourMeter'] as const;
+export type Instrument = (typeof INSTRUMENTS)[number];
+
+export const INSTRUMENT_LABELS: Record<Instrument, string> = {
+  scale: 'Scale',
+  machineLink: 'Machine control',
+  refractometer: 'Refractometer',
+  colourMeter: 'Colour meter',
+};
+
+export const LINKS = ['none', 'simulated'] as const;
+export type Link = (typeof LINKS)[number];

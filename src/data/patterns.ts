@@ -7,6 +7,7 @@ import { shotsToConfirmed } from '@/core/advice/confirmedAt';
 import { readRoast } from '@/core/coffee/roast';
 import { restSpan } from '@/core/rest/rest';
 import type { BrewStyle, Process } from '@/core/vocabulary';
+import { benchMinutes } from '@/core/patterns/benchMinutes';
 import type { Db } from './database';
 import { findDraft, listDialIns, type StoredDialIn } from './dialIns';
 import { countEvents } from './events';
@@ -34,6 +35,8 @@ export interface DialInCost extends About {
   /** Shots and grams until first confirmed, or all of them when it never was. */
   readonly shots: number;
   readonly spentG: number;
+  /** At the bench, breaks left out. */
+  readonly minutes: number;
   readonly isConfirmed: boolean;
 }
 
@@ -97,6 +100,7 @@ function readDialIn(
         (sum, shot) => sum + shot.doseG + purgeOf(shot, setup.grinder.retentionG),
         0,
       ),
+      minutes: benchMinutes(spent.map(({ pulledAt }) => pulledAt)),
       isConfirmed: count !== null,
     },
     cups: tastings.map(({ tastedAt, scales, notesFound }) => ({

@@ -3,7 +3,7 @@
  * Read-only; computed anew for every request, so it can never be stale.
  */
 import { nextMove } from '@/core/advice/next';
-import type { Advice, ShotMark } from '@/core/advice/types';
+import type { Advice, NextInput, ShotMark } from '@/core/advice/types';
 import { purgeOf } from '@/core/advice/bench';
 import type { ReleaseFacts } from '@/core/coffee/features';
 import { readRoast, type RoastReading } from '@/core/coffee/roast';
@@ -189,6 +189,18 @@ function readBench(
   return { draft, setup, target, shots, advice, spentG };
 }
 
+/** The question the advice of a bench answers, for what else is to be made of it. */
+export function askedOf({ target, setup, shots, draft }: Bench): NextInput {
+  return {
+    target,
+    grinder: setup.grinder,
+    basket: setup.basket,
+    machine: setup.machine,
+    shots: shots.map((shot) => advisedShot(shot, shot.tastings)),
+    targetFrom: shots.findLastIndex((shot) => shot.draftId !== draft.id) + 1,
+  };
+}
+
 /** What a shot of a recipe is judged against. */
 export function targetOf(
   house: House,
@@ -216,7 +228,7 @@ export function advisedShot(shot: StoredShot, tastings: readonly StoredTasting[]
     (tasting) => tasting.shotId === shot.id && tasting.serving === 'straight',
   )?.scales;
   const { dial, doseG, aimDoseG, yieldG, timeS, firstDripS, clock, temperatureC } = shot;
-  const { purged, purgeG, restDays, seen } = shot;
+  const { purged, purgeG, restDays, seen, beans, blondS } = shot;
   return {
     dial,
     doseG,
@@ -230,6 +242,8 @@ export function advisedShot(shot: StoredShot, tastings: readonly StoredTasting[]
     purgeG,
     restDays,
     seen,
+    beans,
+    blondS,
     taste,
   };
 }

@@ -1,6 +1,6 @@
 /** Shots and the tastings of them. */
 import { z } from 'zod';
-import { CLOCKS, MOMENTS, SEEN, SERVINGS } from '@/core/vocabulary';
+import { BEAN_STATES, CLOCKS, MOMENTS, SEEN, SERVINGS } from '@/core/vocabulary';
 import { tasteSchema } from '@/core/schema/shot';
 import { prepared, type Db } from './database';
 import { bool, json, now, optional, type Unknowable } from './rows';
@@ -25,6 +25,11 @@ const shotRow = z.object({
   remark: z.string(),
   tdsPct: optional(z.number()),
   overruled: optional(z.string()),
+  beans: z.enum(BEAN_STATES),
+  blondS: optional(z.number()),
+  puck: z.string(),
+  overrunG: optional(z.number()),
+  isSimulated: bool,
 });
 export type StoredShot = z.output<typeof shotRow>;
 
@@ -33,7 +38,8 @@ const SELECT_SHOT = `
          s.dose_g AS doseG, s.aim_dose_g AS aimDoseG, s.yield_g AS yieldG, s.time_s AS timeS,
          s.first_drip_s AS firstDripS, s.clock, s.temperature_c AS temperatureC, s.purged,
          s.purge_g AS purgeG, s.rest_days AS restDays, s.seen, s.remark, s.tds_pct AS tdsPct,
-         s.overruled
+         s.overruled, s.beans, s.blond_s AS blondS, s.puck, s.overrun_g AS overrunG,
+         s.is_simulated AS isSimulated
   FROM shot s JOIN recipe_draft r ON r.id = s.recipe_draft_id JOIN person p ON p.id = s.pulled_by`;
 
 /** Shots of a dial-in in the order they were pulled; removed ones are left out. */
@@ -43,7 +49,14 @@ export function listShots(db: Db, dialInId: string): StoredShot[] {
     .map((row) => shotRow.parse(row));
 }
 
-export type ShotFields = Unknowable<Omit<StoredShot, 'id' | 'pulledAt' | 'pulledBy'>> & {
+/** What older records and sheets do not say. */
+type Unsaid = 'beans' | 'puck' | 'isSimulated';
+
+export type ShotFields = Unknowable<
+  Omit<StoredShot, 'id' | 'pulledAt' | 'pulledBy' | Unsaid> & {
+    readonly [K in Unsaid]: StoredShot[K] | undefined;
+  }
+> & {
   /** Now when absent. */
   readonly pulledAt?: string;
 };
@@ -55,10 +68,11 @@ export function insertShot(
   personId: string,
 ): void {
   prepared(db, `INSERT INTO shot (id, recipe_draft_id, pulled_at, pulled_by, dial, dose_g, aim_dose_g, yield_g,
-       time_s, first_drip_s, clock, temperature_c, purged, purge_g, rest_days, seen, remark, tds_pct, overruled)
+       time_s, first_drip_s, clock, temperature_c, purged, purge_g, rest_days, seen, remark, tds_pct, overruled,
+       beans, blond_s, puck, overrun_g, is_simulated)
      VALUES (@id, @draftId, @pulledAt, @personId, @dial, @doseG, @aimDoseG, @yieldG, @timeS,
        @firstDripS, @clock, @temperatureC, @purged, @purgeG, @restDays, @seen, @remark,
-       @tdsPct, @overruled)`,
+       @tdsPct, @overruled, @beans, @blondS, @puck, @overrunG, @isSimulated)`,
   ).run({
     ...fields,
     id,
@@ -69,6 +83,11 @@ export function insertShot(
     firstDripS: fields.firstDripS ?? null,
     purgeG: fields.purgeG ?? null,
     overruled: fields.overruled ?? null,
+    beans: fields.beans ?? 'room',
+    blondS: fields.blondS ?? null,
+    puck: fields.puck ?? '',
+    overrunG: fields.overrunG ?? null,
+    isSimulated: Number(fields.isSimulated ?? false),
     purged: Number(fields.purged),
     seen: JSON.stringify(fields.seen),
   });

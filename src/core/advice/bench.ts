@@ -15,6 +15,7 @@ import type { Shot } from '../schema/shot';
 import { tasteDirection, type Direction } from '../taste/direction';
 import { METRIC, type Units } from '../units';
 import { prepSigns } from './prep';
+import type { BeanState } from '../vocabulary';
 import type { NextInput, ShotMark } from './types';
 
 /** Under this in the cup after this long, the shot has choked. */
@@ -51,12 +52,16 @@ export function readBench(input: NextInput): Bench {
   const startDial = target.startDial ?? shots[0]?.dial ?? middleSetting(grinder);
   const restDays = lastRestDays(shots);
   const chokes = shots.map((shot) => isChoked(shot, target.yieldG));
+  const beans = usualBeans(shots);
   const model = fitTimeModel({
     shots: shots.map((shot, i) => ({
       dial: shot.dial,
       doseG: shot.doseG,
       yieldG: shot.yieldG,
-      timeS: shot.byVolume ? null : toPumpSeconds(shot.timeS, shot.clock, shot.firstDripS),
+      timeS:
+        shot.byVolume || beansOf(shot) !== beans
+          ? null
+          : toPumpSeconds(shot.timeS, shot.clock, shot.firstDripS),
       purgeG: purgeOf(shot, grinder.retentionG),
       restDays: shot.restDays ?? null,
       choked: chokes[i]!,
@@ -71,7 +76,9 @@ export function readBench(input: NextInput): Bench {
     slope: slopePrior(grinder),
     retentionG: grinder.retentionG,
   });
-  const marks = shots.map((_, i) => markOf(input, model, i, chokes[i]!));
+  const marks = shots.map((_, index) =>
+    markOf(input, model, { index, choked: chokes[index]!, beans }),
+  );
   return {
     input,
     model,
@@ -84,6 +91,20 @@ export function readBench(input: NextInput): Bench {
     dial: isRevised ? startDial : (last?.dial ?? startDial),
     aimDoseG: isRevised ? target.doseG : (last?.aimDoseG ?? target.doseG),
   };
+}
+
+const beansOf = (shot: Pick<Shot, 'beans'>): BeanState => shot.beans ?? 'room';
+
+/** The state most shots of the dial-in were ground from; of two equal ones, the newer. */
+export function usualBeans(shots: readonly Pick<Shot, 'beans'>[]): BeanState {
+  const count = (state: BeanState) => shots.filter((shot) => beansOf(shot) === state).length;
+  return [...shots]
+    .reverse()
+    .map(beansOf)
+    .reduce<BeanState>(
+      (best, state) => (count(state) > count(best) ? state : best),
+      shots.length > 0 ? beansOf(shots.at(-1)!) : 'room',
+    );
 }
 
 function usualFirstDrip(shots: readonly Shot[]): number {
@@ -115,8 +136,7 @@ export function directionOf(shot: Shot, roastLevel: number): Direction | null {
 function markOf(
   { target, grinder, shots }: NextInput,
   model: TimeModel,
-  index: number,
-  choked: boolean,
+  { index, choked, beans }: { index: number; choked: boolean; beans: BeanState },
 ): ShotMark {
   const shot = shots[index]!;
   const previous = shots[index - 1];
@@ -136,13 +156,16 @@ function markOf(
   const rested =
     target.openDay === undefined || shot.restDays === undefined || shot.restDays >= target.openDay;
   const measured = inDose && inYield && !shot.byVolume && onClock !== null;
-  const valid = measured && !odd && !unpurged && !choked && rested && prepSigns(shot).length === 0;
+  const otherBeans = beansOf(shot) !== beans;
+  const prepared = !unpurged && !otherBeans && prepSigns(shot).length === 0;
+  const valid = measured && !odd && prepared && !choked && rested;
   const tastesRight =
     target.tasteFirst && directionOf(shot, target.roastLevel)?.verdict === 'right';
   return {
     weight,
     odd,
     unpurged,
+    otherBeans,
     choked,
     gushing: !choked && shot.timeS < GUSHING_UNDER_S && shot.yieldG >= target.yieldG / 2,
     inDose,

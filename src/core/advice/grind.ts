@@ -3,13 +3,11 @@
  */
 import jStat from 'jstat';
 import { fromPumpSeconds, pumpSeconds } from '../extraction/clock';
-import { grindWord, settingsAround } from '../grinder/dial';
+import { grindWord, settingsAround, Z_80 } from '../grinder/dial';
 import { purgeFor } from '../grinder/retention';
 import { massFigure, massWords } from '../units';
 import type { Bench } from './bench';
 import type { Expectation, Move } from './types';
-
-const Z_80 = 1.2815515655446004;
 
 /** Staying is preferred unless the gain in landing probability exceeds this; more if it landed. */
 const GAIN_TO_MOVE = 0.03;

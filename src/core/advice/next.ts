@@ -5,7 +5,7 @@
  */
 import { basketWarnings } from '../start/setupLimits';
 import { tasteMove } from '../taste/tasteMove';
-import { directionOf, readBench, type Bench } from './bench';
+import { directionOf, readBench, usualBeans, type Bench } from './bench';
 import { prepSigns } from './prep';
 import {
   bestSetting,
@@ -55,6 +55,7 @@ export function nextMove(input: NextInput): Advice {
     hold: ALL_VARIABLES.filter((variable) => !moves(judgement.move, variable)),
     expect: expectAt(bench, setting),
     purgeG: purgeBefore(bench, setting),
+    costG: costOf(bench, setting),
     alternatives: alternatives(bench, judgement),
     marks: bench.marks,
     warnings: basketWarnings(input.basket),
@@ -101,6 +102,8 @@ function preparation(bench: Bench): Judgement | null {
   const { shot, mark } = lastOf(bench);
   const reasons: Reason[] = prepSigns(shot).map((sign) => REASON_WORDS.prepSign(sign));
   if (mark.unpurged) reasons.push(REASON_WORDS.unpurged());
+  if (mark.otherBeans)
+    reasons.push(REASON_WORDS.otherBeans(shot.beans ?? 'room', usualBeans(bench.input.shots)));
   if (mark.odd) reasons.push(REASON_WORDS.odd());
   if (target.openDay !== undefined && shot.restDays !== undefined && shot.restDays < target.openDay)
     reasons.push(REASON_WORDS.tooFresh(shot.restDays, target.openDay));
@@ -193,6 +196,11 @@ function settingAfter(bench: Bench, move: Move | null): Setting {
   return move?.variable === 'doseG' ? { ...here, doseG: move.to } : here;
 }
 
+/** Purge and dose of a shot at a setting, g. */
+function costOf(bench: Bench, setting: Setting): number {
+  return setting.doseG + purgeBefore(bench, setting);
+}
+
 function moves(move: Move | null, variable: MovedVariable): boolean {
   return move?.variable === variable || (variable === 'doseG' && move?.doseTrim !== undefined);
 }
@@ -203,7 +211,12 @@ function alternatives(bench: Bench, { status, move }: Judgement): Alternative[] 
   const found: Alternative[] = [];
   const add = (setting: Setting, words: (move: Move | null) => string) => {
     const other = moveTo(bench, setting);
-    found.push({ move: other, words: words(other), expect: expectAt(bench, setting) });
+    found.push({
+      move: other,
+      words: words(other),
+      expect: expectAt(bench, setting),
+      costG: costOf(bench, setting),
+    });
   };
   const here = settingNow(bench);
   if (status === 'grind' || status === 'dose' || status === 'taste')

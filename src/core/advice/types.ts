@@ -63,6 +63,8 @@ export interface Alternative {
   readonly move: Move | null;
   readonly words: string;
   readonly expect: Expectation;
+  /** Purge and dose of the next shot, g. */
+  readonly costG: number;
 }
 
 export interface Advice {
@@ -73,6 +75,8 @@ export interface Advice {
   readonly expect: Expectation;
   /** Grams to purge before the next shot; 0 when the setting stays. */
   readonly purgeG: number;
+  /** Purge and dose of the next shot, g. */
+  readonly costG: number;
   readonly reasons: readonly Reason[];
   readonly alternatives: readonly Alternative[];
   readonly marks: readonly ShotMark[];
@@ -86,6 +90,8 @@ export interface ShotMark {
   readonly weight: number | null;
   readonly odd: boolean;
   readonly unpurged: boolean;
+  /** Ground from beans in another state than the rest of the dial-in. */
+  readonly otherBeans: boolean;
   readonly choked: boolean;
   readonly gushing: boolean;
   readonly inDose: boolean;

@@ -1,6 +1,6 @@
 /** Every reason the advisor gives, worded in one place. */
 import { massWords, type Units } from '../units';
-import { CLOCK_LABELS, type Clock } from '../vocabulary';
+import { CLOCK_LABELS, type BeanState, type Clock } from '../vocabulary';
 import type { PrepSign } from './prep';
 import type { AdviceStatus, Reason } from './types';
 
@@ -20,6 +20,13 @@ const PREP_TEXT: Record<PrepSign, string> = {
   oneSided: 'It ran on one side: level the bed and the tamp, and pull it again.',
   holes: 'Holes in the puck: distribute more evenly, and pull it again.',
   coldMetal: 'The portafilter was cold: warm it with a flush, and pull it again.',
+};
+
+const BEANS_WORDS: Record<BeanState, string> = {
+  room: 'at room temperature',
+  warm: 'warmed',
+  frozen: 'from the freezer',
+  misted: 'misted',
 };
 
 export const REASON_WORDS = {
@@ -62,6 +69,10 @@ export const REASON_WORDS = {
   unpurged: (): Reason => ({
     code: 'unpurged',
     text: 'The dial moved and the grinder was not purged: part of this dose was ground at the old setting, so it is not evidence. That shot has flushed the grinder; pull it again unchanged.',
+  }),
+  otherBeans: (state: BeanState, usual: BeanState): Reason => ({
+    code: 'otherBeans',
+    text: `Beans ${BEANS_WORDS[state]}, the other shots ${BEANS_WORDS[usual]}: they grind otherwise, so this shot is not evidence. Keep to one state within a dial-in.`,
   }),
   odd: (): Reason => ({
     code: 'odd',

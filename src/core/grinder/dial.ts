@@ -12,7 +12,7 @@ const LN_TIME_PER_UM = -Math.log(1 - 0.053) / 10;
 const USUAL_TIME_S = 28;
 
 /** Normal quantile at .9: half of an 80 % interval is this many sd. */
-const Z_80 = 1.2815515655446004;
+export const Z_80 = 1.2815515655446004;
 
 /** However well two shots agree, another coffee's slope differs by about this much. House heuristic. */
 const LEAST_DOUBT = 0.1;

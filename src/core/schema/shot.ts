@@ -1,7 +1,7 @@
 /** A shot as it was pulled, and what was tasted of it. */
 import { z } from 'zod';
 import { LIMITS, rangeWords } from '../limits';
-import { CLOCKS, SEEN, TASTE_SIGNS } from '../vocabulary';
+import { BEAN_STATES, CLOCKS, SEEN, TASTE_SIGNS } from '../vocabulary';
 import { oneOf, quantity } from './fields';
 
 export const tasteSchema = z.strictObject({
@@ -34,6 +34,10 @@ export const shotFields = {
   purgeG: quantity('purgeG').optional(),
   restDays: quantity('restDays').optional(),
   seen: z.array(oneOf('Seen', SEEN)).max(SEEN.length),
+  /** Room temperature when absent. */
+  beans: oneOf('Beans', BEAN_STATES).optional(),
+  /** When the stream turned pale, from the pump. */
+  blondS: quantity('blondS').optional(),
 };
 
 export const dripInTime = {

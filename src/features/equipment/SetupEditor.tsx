@@ -7,8 +7,9 @@ import type { StoredSetup } from '@/data/setups';
 import { MainButton, QuietButton } from '@/ui/Button';
 import { Clashes } from '@/ui/Clashes';
 import { Faults } from '@/ui/Faults';
+import { INSTRUMENT_LABELS, INSTRUMENTS, type Instrument } from '@/core/vocabulary';
 import { SelectInput, TextInput } from '@/ui/fields';
-import { SectionTitle } from '@/ui/type';
+import { SectionTitle, Small } from '@/ui/type';
 import { useCommand } from '@/ui/useCommand';
 import { useRowForm } from '@/ui/useRowForm';
 import { PartFields } from './PartFields';
@@ -20,13 +21,20 @@ const Form = styled.form`
   padding: 12px 0 16px;
 `;
 
+const Instruments = styled.div`
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(190px, 1fr));
+  gap: 10px 14px;
+  margin-top: 8px;
+`;
+
 const Half = styled.div`
   max-width: 420px;
 `;
 
 export type PartLists = { readonly [P in Part]: readonly StoredParts[P][] };
 
-interface SetupText extends PartTexts {
+interface SetupText extends PartTexts, Record<Instrument, string> {
   readonly name: string;
   /** Empty for a part that is described here as a new one. */
   readonly machineId: string;
@@ -40,7 +48,13 @@ const LABELS = {
   machineId: 'Machine',
   grinderId: 'Grinder',
   basketId: 'Basket',
+  ...INSTRUMENT_LABELS,
 };
+
+const LINK_OPTIONS = [
+  { value: 'none', label: 'Read by hand' },
+  { value: 'simulated', label: 'Simulated, for trying out' },
+];
 const SHOWN = [
   'setup.name',
   ...PART_NAMES.flatMap((part) =>
@@ -117,6 +131,22 @@ export function SetupEditor({
           )}
         </section>
       ))}
+      <section>
+        <SectionTitle as="h3">Instruments</SectionTitle>
+        <Small>
+          A simulated instrument makes its readings up. Its shots are marked, and publish nothing.
+        </Small>
+        <Instruments>
+          {INSTRUMENTS.map((instrument) => (
+            <SelectInput
+              key={instrument}
+              label={INSTRUMENT_LABELS[instrument]}
+              {...form.bind(instrument)}
+              options={LINK_OPTIONS}
+            />
+          ))}
+        </Instruments>
+      </section>
       <Faults faults={faults} shown={form.hasMerged ? [...SHOWN, 'setup'] : SHOWN} />
       <p>
         <MainButton type="submit" isDisabled={isBusy}>
@@ -135,6 +165,10 @@ function textOf(stored: StoredSetup | null, parts: PartLists): SetupText {
     machineId: stored?.machine.id ?? parts.machine[0]?.id ?? '',
     grinderId: stored?.grinder.id ?? parts.grinder[0]?.id ?? '',
     basketId: stored?.basket.id ?? parts.basket[0]?.id ?? '',
+    scale: stored?.links.scale ?? 'none',
+    machineLink: stored?.links.machineLink ?? 'none',
+    refractometer: stored?.links.refractometer ?? 'none',
+    colourMeter: stored?.links.colourMeter ?? 'none',
   };
 }
 
@@ -144,5 +178,6 @@ function inputOf(text: SetupText): Record<string, unknown> {
     const id = text[`${part}Id`];
     return id === '' ? [part, partInputOf(part, text[part])] : [`${part}Id`, id];
   });
-  return { name: text.name, ...Object.fromEntries(chosen) };
+  const links = Object.fromEntries(INSTRUMENTS.map((name) => [name, text[name]]));
+  return { name: text.name, ...Object.fromEntries(chosen), links };
 }

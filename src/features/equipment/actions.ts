@@ -50,6 +50,7 @@ export const saveSetup = defineCommand({
       machineId: partId('machine', setup.machineId, setup.machine, context),
       grinderId: partId('grinder', setup.grinderId, setup.grinder, context),
       basketId: partId('basket', setup.basketId, setup.basket, context),
+      links: setup.links,
     };
     if (setupId === undefined) insertSetup(db, id, fields);
     else if (!updateSetup(db, { id: setupId, rowVersion }, fields)) throw changedMeanwhile('setup');

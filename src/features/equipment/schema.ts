@@ -2,6 +2,7 @@
 import { z } from 'zod';
 import { oneOf, quantity, text } from '@/core/schema/fields';
 import { BOILERS } from '@/core/schema/setup';
+import { INSTRUMENT_LABELS, LINKS, type Instrument } from '@/core/vocabulary';
 
 const yesNo = (label: string) => z.boolean({ error: `${label}: say yes or no.` });
 
@@ -74,6 +75,8 @@ export const PART_INPUTS = {
 } as const;
 
 const chosen = z.string().max(64).optional();
+const link = (instrument: Instrument) =>
+  oneOf(INSTRUMENT_LABELS[instrument], LINKS).default('none');
 
 /** Each part is one that is described already, by its id, or a new one. */
 export const setupInput = z
@@ -85,6 +88,14 @@ export const setupInput = z
     grinder: grinderInput.optional(),
     basketId: chosen,
     basket: basketInput.optional(),
+    links: z
+      .strictObject({
+        scale: link('scale'),
+        machineLink: link('machineLink'),
+        refractometer: link('refractometer'),
+        colourMeter: link('colourMeter'),
+      })
+      .prefault({}),
   })
   .superRefine((setup, context) => {
     for (const part of ['machine', 'grinder', 'basket'] as const)

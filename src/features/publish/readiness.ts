@@ -14,7 +14,8 @@ export interface Readiness {
 export function readinessOf({ bench }: ReleaseView): Readiness[] {
   if (!bench) return [];
   const { advice, draft, shots } = bench;
-  const isConfirmed = advice.status === 'confirmed';
+  const isSimulated = shots.slice(-2).some((shot) => shot.isSimulated);
+  const isConfirmed = advice.status === 'confirmed' && !isSimulated;
   const tasters = tastersOf(bench).size;
   const last = shots.findLast((shot) => shot.draftId === draft.id);
   const isRested =
@@ -25,7 +26,9 @@ export function readinessOf({ bench }: ReleaseView): Readiness[] {
       isMet: isConfirmed,
       words: isConfirmed
         ? 'Two shots in a row on target at one setting.'
-        : 'Two shots in a row on target at one setting are missing.',
+        : isSimulated
+          ? 'The last two shots were simulated: pull two real ones in a row on target.'
+          : 'Two shots in a row on target at one setting are missing.',
     },
     {
       gate: 'tasted',

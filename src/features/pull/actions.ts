@@ -1,7 +1,7 @@
 /** Logging shots and taking them back. */
 import { z } from 'zod';
 import { userFault } from '@/core/errors';
-import { optionalText, text } from '@/core/schema/fields';
+import { optionalText, quantity, text } from '@/core/schema/fields';
 import {
   dripInTime,
   isDripInTime,
@@ -9,11 +9,19 @@ import {
   shotFields,
   thinYield,
 } from '@/core/schema/shot';
+import { traceSchema } from '@/core/trace/trace';
+import { clock } from '@/data/clock';
 import { defineCommand, personOf, type Context } from '@/data/command';
 import { findDraft } from '@/data/dialIns';
 import { restDaysOf } from '@/data/releaseView';
 import { findRelease } from '@/data/releases';
 import { findShotWhereabouts, insertShot, setShotRemoved } from '@/data/shots';
+import { dayOf } from '@/data/today';
+import { insertTrace } from '@/data/traces';
+
+/** A shot that waited for the network is at most so old; a clock may be this much ahead. */
+const OLDEST_MS = 14 * 86_400_000;
+const AHEAD_MS = 5 * 60_000;
 
 const logShotInput = z
   .strictObject({
@@ -21,6 +29,14 @@ const logShotInput = z
     ...shotFields,
     temperatureC: shotFields.temperatureC.unwrap(),
     remark: optionalText('Remark', 'remark'),
+    puck: optionalText('Spent puck', 'remark').default(''),
+    overrunG: quantity('overrunG').optional(),
+    isSimulated: z.boolean().default(false),
+    trace: traceSchema.optional(),
+    /** When it was pulled, where it could not be sent at once; now when absent. */
+    pulledAt: z.iso
+      .datetime({ error: 'The moment of the shot is not a date and time. Reload the page.' })
+      .optional(),
     /** Why the shot was pulled otherwise than advised; absent when the advice was followed. */
     overruled: text('Why you overrule the advice', 'words').optional(),
   })
@@ -32,22 +48,17 @@ export const logShot = defineCommand({
   kind: 'logShot',
   duty: 'bench',
   input: logShotInput,
-  run: (input, context) => {
-    const { db, id, today } = context;
+  run: ({ trace, ...input }, context) => {
+    const { db, id } = context;
     const draft = findDraft(db, input.draftId);
     const release = draft && findRelease(db, draft.releaseId);
     const batch = release?.batches.find((candidate) => candidate.id === draft?.batchId);
     if (!draft || !batch)
       throw userFault('notFound', 'draftId', 'The recipe on the bench is gone. Reload the page.');
-    insertShot(
-      db,
-      id,
-      {
-        ...input,
-        restDays: restDaysOf(batch, today),
-      },
-      personOf(context).id,
-    );
+    const pulledAt = momentOfShot(input.pulledAt);
+    const restDays = restDaysOf(batch, dayOf(pulledAt));
+    insertShot(db, id, { ...input, pulledAt, restDays }, personOf(context).id);
+    if (trace) insertTrace(db, id, trace);
     return {
       releaseId: draft.releaseId,
       words: `logged a shot at ${input.dial}: ${input.doseG} → ${input.yieldG} g in ${input.timeS} s${input.overruled ? `, overruling the advice: ${input.overruled}` : ''}`,
@@ -55,6 +66,19 @@ export const logShot = defineCommand({
     };
   },
 });
+
+/** The moment of a shot, as its bench says if that can be. */
+function momentOfShot(said: string | undefined): string {
+  const now = clock.now().getTime();
+  const at = said === undefined ? now : Date.parse(said);
+  if (at < now - OLDEST_MS || at > now + AHEAD_MS)
+    throw userFault(
+      'badInput',
+      'pulledAt',
+      'This shot says it was pulled at another time than can be. Set the clock of this device.',
+    );
+  return new Date(Math.min(at, now)).toISOString();
+}
 
 function moveShot(kind: 'removeShot' | 'restoreShot', removed: boolean, verb: string) {
   return defineCommand({

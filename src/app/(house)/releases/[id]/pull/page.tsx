@@ -1,9 +1,19 @@
 import { priceOf } from '@/core/money';
+import { database } from '@/data/database';
+import { readPull } from '@/data/pullView';
 import { loadHouse, loadRelease } from '@/features/frame/load';
 import { PullStage } from '@/features/pull/PullStage';
 
 export default async function PullPage({ params }: { params: Promise<{ id: string }> }) {
-  const { release, bench } = await loadRelease((await params).id);
+  const view = await loadRelease((await params).id);
   const { house } = await loadHouse();
-  return <PullStage bench={bench} releaseId={release.id} price={priceOf(house)} />;
+  const { bench, release } = view;
+  return (
+    <PullStage
+      bench={bench}
+      pull={bench && readPull(database(), house, view, bench)}
+      releaseId={release.id}
+      price={priceOf(house)}
+    />
+  );
 }

@@ -1,0 +1,22 @@
+/** Messages between the page and the simulator's worker. */
+import type { Pull, Station } from '@/core/shot/station';
+import type { ShotResult } from '@/core/shot/types';
+
+/** A pull with all it needs; the worker keeps nothing between two of them. */
+export interface PullJob {
+  readonly station: Station;
+  readonly chamberDial: number | null;
+  readonly pull: Pull;
+  readonly seed: number;
+}
+
+export interface PullDone {
+  readonly result: ShotResult;
+  readonly chamberDial: number;
+}
+
+export type ToWorker = { readonly kind: 'pull'; readonly id: number; readonly job: PullJob };
+
+export type FromWorker =
+  | { readonly kind: 'done'; readonly id: number; readonly done: PullDone }
+  | { readonly kind: 'failed'; readonly id: number; readonly words: string };

@@ -1,0 +1,5 @@
+/** Runs the shot simulator off the main thread. */
+import { answer } from './answer';
+import type { ToWorker } from './protocol';
+
+self.onmessage = ({ data }: MessageEvent<ToWorker>) => self.postMessage(answer(data));
