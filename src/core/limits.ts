@@ -57,6 +57,17 @@ export type LimitName = keyof typeof LIMITS;
 /** Longest text taken: names on a plate, remarks in a ledger. */
 export const TEXT_LIMITS = { name: 80, note: 40, remark: 500, words: 400, address: 200 } as const;
 
+/** What is wrong with a value of a quantity, and what to enter; null when it is in range. */
+export function quantityFault(name: LimitName, value: unknown): string | null {
+  const { label, unit, min, max } = LIMITS[name];
+  const remedy = `Enter ${rangeWords(name)}.`;
+  if (value === undefined) return `${label} is missing. ${remedy}`;
+  if (typeof value !== 'number' || Number.isNaN(value))
+    return `${label} is not a number (came: ${JSON.stringify(value)?.slice(0, 40)}). ${remedy}`;
+  if (value >= min && value <= max) return null;
+  return `${label} ${String(value)}${unit ? ` ${unit}` : ''} is outside ${rangeWords(name)}. ${remedy}`;
+}
+
 /** "3-40 g", for messages and hints. */
 export function rangeWords(name: LimitName): string {
   const { min, max, unit } = LIMITS[name];

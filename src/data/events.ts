@@ -54,3 +54,30 @@ export function countEvents(db: Db): number {
   const row = prepared(db, 'SELECT max(rowid) AS n FROM event').get() as { n: number | null };
   return row.n ?? 0;
 }
+
+const freshRow = eventRow.extend({ order: z.number(), personId: z.string().nullable() });
+
+/** Order number of the newest thing done to a release; 0 when nothing was. */
+export function newestEvent(db: Db, releaseId: string): number {
+  const { newest } = prepared(
+    db,
+    'SELECT coalesce(max(rowid), 0) AS newest FROM event WHERE release_id = ?',
+  ).get(releaseId) as { newest: number };
+  return newest;
+}
+
+/** What was done to a release after one of these numbers, oldest first. */
+export function listEventsAfter(
+  db: Db,
+  releaseId: string,
+  order: number,
+): z.output<typeof freshRow>[] {
+  return prepared(
+    db,
+    `SELECT e.rowid AS "order", e.id, e.at, e.person_id AS personId, p.name AS person, e.words
+     FROM event e LEFT JOIN person p ON p.id = e.person_id
+     WHERE e.release_id = ? AND e.rowid > ? ORDER BY e.rowid`,
+  )
+    .all(releaseId, order)
+    .map((row) => freshRow.parse(row));
+}

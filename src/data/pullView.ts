@@ -2,7 +2,8 @@
 import { grinderCurve, type CurvePoint } from '@/core/advice/curve';
 import { PROCESS_INTENSITY } from '@/core/coffee/features';
 import { benchMinutes } from '@/core/patterns/benchMinutes';
-import { learnedOverrun, thinned, type Trace } from '@/core/trace/trace';
+import { learnedOverrun, thinned } from '@/core/trace/read';
+import type { Trace } from '@/core/trace/schema';
 import { prepared, type Db } from './database';
 import type { House } from './house';
 import { readRecords } from './patterns';

@@ -1,6 +1,6 @@
 /** Traces of shots, as the scale and the machine sent them or a file had them. */
 import { z } from 'zod';
-import { tracePoint, type Trace } from '@/core/trace/trace';
+import { tracePoint, type Trace } from '@/core/trace/schema';
 import { prepared, type Db } from './database';
 import { json } from './rows';
 

@@ -2,6 +2,7 @@
 
 import styled from 'styled-components';
 import type { Expectation, ShotMark } from '@/core/advice/types';
+import type { Trace } from '@/core/trace/schema';
 import { G_PER_OZ, ouncesOf } from '@/core/units';
 import { useUnits } from './person';
 import { labelText } from './type';
@@ -17,6 +18,8 @@ export interface GateShot {
   /** On the gate's clock; null when it cannot be converted. */
   readonly timeS: number | null;
   readonly firstDripS?: number | undefined;
+  /** From a scale; drawn in place of the stem. */
+  readonly trace?: Trace | undefined;
   readonly mark: ShotMark;
 }
 
@@ -29,6 +32,8 @@ export interface GateProps {
   readonly expect: Expectation | null;
   /** Seconds on the running clock, null while it stands. */
   readonly runningS: number | null;
+  /** What the scale has said of the shot that runs or has just ended. */
+  readonly live?: Trace | undefined;
 }
 
 const WIDTH = 760;
@@ -80,7 +85,7 @@ const Svg = styled.svg`
 `;
 
 export function Gate(props: GateProps) {
-  const { yieldG, yieldToleranceG, timeS, shots, expect, runningS, clockWords } = props;
+  const { yieldG, yieldToleranceG, timeS, shots, expect, runningS, clockWords, live } = props;
   const { mass } = useUnits();
   const scale = scaleOf(props);
   const [low, high] = timeS;
@@ -131,6 +136,9 @@ export function Gate(props: GateProps) {
           timeS={timeS}
         />
       ))}
+      {live && live.length > 1 && (
+        <path d={lineOf(live, scale)} stroke="var(--copper)" strokeWidth={3.5} fill="none" />
+      )}
       {runningS !== null && runningS <= scale.mostS && (
         <line
           x1={scale.x(runningS)}
@@ -155,14 +163,18 @@ interface Scale {
   readonly mostG: number;
 }
 
-function scaleOf({ yieldG, timeS, shots, expect }: GateProps): Scale {
-  const times = shots.flatMap((shot) => shot.timeS ?? []);
+function scaleOf({ yieldG, timeS, shots, expect, live = [] }: GateProps): Scale {
+  const times = [...shots.flatMap((shot) => shot.timeS ?? []), live.at(-1)?.timeS ?? 0];
   const mostS = Math.max(
     timeS[1] * 1.45,
     ...times.map((s) => s * 1.08),
     expect?.interval80[1] ?? 0,
   );
-  const mostG = Math.max(yieldG * 1.3, ...shots.map((shot) => shot.yieldG * 1.08));
+  const mostG = Math.max(
+    yieldG * 1.3,
+    ...shots.map((shot) => shot.yieldG * 1.08),
+    1.08 * (live.at(-1)?.weightG ?? 0),
+  );
   const spanX = WIDTH - PAD.left - PAD.right;
   const spanY = HEIGHT - PAD.top - PAD.bottom;
   return {
@@ -288,9 +300,9 @@ function ShotPoint({
   const foot = scale.x(shot.firstDripS ?? 0);
   return (
     <g opacity={isLast ? 1 : 0.6}>
-      {shot.firstDripS !== undefined && (
+      {(shot.trace ?? shot.firstDripS) !== undefined && (
         <path
-          d={`M${foot} ${scale.y(0)}L${x} ${y}`}
+          d={shot.trace ? lineOf(shot.trace, scale) : `M${foot} ${scale.y(0)}L${x} ${y}`}
           stroke={colour}
           strokeWidth={isLast ? 2 : 1}
           fill="none"
@@ -313,6 +325,15 @@ function ShotPoint({
       </text>
     </g>
   );
+}
+
+/** The cup as it filled. */
+function lineOf(trace: Trace, scale: Scale): string {
+  const points = trace.map(
+    ({ timeS, weightG }) =>
+      `${scale.x(timeS).toFixed(1)} ${scale.y(Math.max(0, weightG)).toFixed(1)}`,
+  );
+  return `M${points.join('L')}`;
 }
 
 function usualDrip(shots: readonly GateShot[]): number {

@@ -2,43 +2,9 @@
 
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useRef, useState, useTransition } from 'react';
-import type { Fault, FaultCode } from '@/core/errors';
+import type { Fault } from '@/core/errors';
 import { newId } from './newId';
-
-export type Answer =
-  | { readonly ok: true; readonly result: Readonly<Record<string, unknown>> }
-  | {
-      readonly ok: false;
-      readonly code?: FaultCode | undefined;
-      readonly faults: readonly Fault[];
-    };
-
-const UNREACHED =
-  'The server was not reached. Your entry is kept here: check that it runs, then send it again.';
-
-/** Sends one command. The same id sent again counts once, so a retry after a lost answer is safe. */
-async function send(id: string, kind: string, input: unknown): Promise<Answer | 'unreached'> {
-  try {
-    const response = await fetch('/api/commands', {
-      method: 'POST',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ id, kind, input }),
-    });
-    const body = (await response.json()) as {
-      result?: Record<string, unknown>;
-      code?: FaultCode;
-      faults?: Fault[];
-    };
-    if (response.ok && body.result) return { ok: true, result: body.result };
-    return {
-      ok: false,
-      code: body.code,
-      faults: body.faults ?? [{ field: '', message: UNREACHED }],
-    };
-  } catch {
-    return 'unreached';
-  }
-}
+import { sendCommand, UNREACHED, type Answer } from './sendCommand';
 
 /**
  * Commands of one form: sends, keeps the faults for its fields, and brings every screen up to date.
@@ -63,7 +29,7 @@ export function useCommand() {
       const key = JSON.stringify([kind, input]);
       const id = unanswered.current?.key === key ? unanswered.current.id : newId();
       setSending(true);
-      const answer = await send(id, kind, input);
+      const answer = await sendCommand(id, kind, input);
       setSending(false);
       if (answer === 'unreached') {
         unanswered.current = { id, key };

@@ -1,4 +1,5 @@
 /** Messages between the page and the simulator's worker. */
+import type { DrawInput } from '@/core/shot/drawStation';
 import type { Pull, Station } from '@/core/shot/station';
 import type { ShotResult } from '@/core/shot/types';
 
@@ -15,8 +16,11 @@ export interface PullDone {
   readonly chamberDial: number;
 }
 
-export type ToWorker = { readonly kind: 'pull'; readonly id: number; readonly job: PullJob };
+export type ToWorker =
+  | { readonly kind: 'pull'; readonly id: number; readonly job: PullJob }
+  | { readonly kind: 'draw'; readonly id: number; readonly input: DrawInput };
 
 export type FromWorker =
-  | { readonly kind: 'done'; readonly id: number; readonly done: PullDone }
+  | { readonly kind: 'pulled'; readonly id: number; readonly done: PullDone }
+  | { readonly kind: 'drawn'; readonly id: number; readonly station: Station }
   | { readonly kind: 'failed'; readonly id: number; readonly words: string };

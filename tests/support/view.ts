@@ -1,10 +1,13 @@
 /** A release as the screens get it, made by real commands in a house in memory. */
 import { findHouse } from '@/data/house';
+import { readPull, type PullView } from '@/data/pullView';
 import { readRelease, type ReleaseView } from '@/data/releaseView';
 import { openHouse, send, shotInput, TODAY, type TestHouse } from './house';
 
 export interface ViewedHouse extends TestHouse {
   readonly view: () => ReleaseView;
+  /** What Pull shows beyond it. */
+  readonly pull: () => PullView;
 }
 
 /** A house after these shots, each given as what differs from one on target. */
@@ -13,5 +16,6 @@ export function houseWith(...shots: Record<string, unknown>[]): ViewedHouse {
   for (const changes of shots) send(house.db, 'logShot', shotInput(house.draftId, changes));
   const view = () =>
     readRelease(house.db, findHouse(house.db)!, house.releaseId, { today: TODAY })!;
-  return { ...house, view };
+  const pull = () => readPull(house.db, findHouse(house.db)!, view(), view().bench!);
+  return { ...house, view, pull };
 }

@@ -40,6 +40,9 @@ export function chamberAfter(dial: number, chamberDial: number, passage: Passage
 /** What is carried over may move ln time by this much and is still no news: about half of a like shot's noise. */
 const CARRIED_LN_TIME = 0.025;
 
+/** Less than this nobody throws away on purpose. */
+const LEAST_PURGE_G = 1;
+
 /** Grams that clear a grinder of anything: what a tick without a figure means, to the half gram. */
 export function fullPurge(retentionG: number): number {
   return upToHalfGram(PURGE_TIMES_RETENTION * retentionG);
@@ -58,7 +61,7 @@ export function purgeFor({
   const carried = Math.abs(lnTimeChange) * carriedShare({ retentionG, doseG, purgeG: 0 });
   if (carried <= CARRIED_LN_TIME) return 0;
   const needed = retentionG * Math.log(carried / CARRIED_LN_TIME);
-  return Math.min(fullPurge(retentionG), upToHalfGram(needed));
+  return Math.min(fullPurge(retentionG), Math.max(LEAST_PURGE_G, upToHalfGram(needed)));
 }
 
 /** Did the grounds of the old setting move a shot by more than its own noise hides? */

@@ -3,7 +3,6 @@
  * The last step lasts until the cup is full. Source of the shapes: trade practice.
  */
 import { z } from 'zod';
-import { assert } from '../errors';
 import { oneOf, quantity } from '../schema/fields';
 
 export const DRIVES = ['pressure', 'flow'] as const;
@@ -48,26 +47,3 @@ export type Programme = readonly Step[];
 export const DRIVE_UNITS: Record<Drive, string> = { pressure: 'bar', flow: 'ml/s' };
 /** What pumps of espresso machines can do at all. */
 export const MOST: Record<Drive, number> = { pressure: 12, flow: 10 };
-
-/** What the machine aims at, `timeS` after the pump started. The last step goes on for ever. */
-export function commandAt(
-  programme: Programme,
-  timeS: number,
-): { drive: Drive; level: number; limitBar: number | undefined } {
-  let startS = 0;
-  let at = 0;
-  while (at < programme.length - 1 && timeS >= startS + programme[at]!.seconds) {
-    startS += programme[at]!.seconds;
-    at++;
-  }
-  const step = programme[at];
-  assert(step, 'a programme has a step');
-  const before = programme[at - 1];
-  const from = before?.drive === step.drive ? before.level : 0;
-  const share = step.ramp ? Math.min(1, (timeS - startS) / step.seconds) : 1;
-  return {
-    drive: step.drive,
-    level: from + (step.level - from) * share,
-    limitBar: step.limitBar,
-  };
-}

@@ -3,24 +3,14 @@
  * crosses these at its edge.
  */
 import { z } from 'zod';
-import { LIMITS, rangeWords, TEXT_LIMITS, type LimitName } from '../limits';
+import { LIMITS, quantityFault, TEXT_LIMITS, type LimitName } from '../limits';
 import { UserFault, type Fault } from '../errors';
 
 /** A measured quantity within its limits. */
 export function quantity(name: LimitName) {
-  const { label, unit, min, max } = LIMITS[name];
-  const remedy = `Enter ${rangeWords(name)}.`;
-  const outside = (value: unknown) =>
-    `${label} ${String(value)}${unit ? ` ${unit}` : ''} is outside ${rangeWords(name)}. ${remedy}`;
-  return z
-    .number({
-      error: ({ input }) =>
-        input === undefined
-          ? `${label} is missing. ${remedy}`
-          : `${label} is not a number${came(input)}. ${remedy}`,
-    })
-    .min(min, { error: (issue) => outside(issue.input) })
-    .max(max, { error: (issue) => outside(issue.input) });
+  const { min, max } = LIMITS[name];
+  const error = ({ input }: { input?: unknown }) => quantityFault(name, input) ?? '';
+  return z.number({ error }).min(min, { error }).max(max, { error });
 }
 
 /** Rest days are calendar days: whole ones. */

@@ -4,7 +4,7 @@
  * are heuristic (see parameters.ts, bed.ts); no figure of it is a measurement of any coffee.
  */
 import { chanceFrom } from '../random';
-import { commandAt } from '../programme/programme';
+import { commandAt } from '../programme/commandAt';
 import { bedOf, NO_CHANCE, type Bed, type BedChance } from './bed';
 import { Cup } from './cup';
 import * as parameters from './parameters';

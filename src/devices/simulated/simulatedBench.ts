@@ -18,8 +18,6 @@ export interface SimulatedBenchOptions {
   readonly station: Station;
   readonly pullShot: PullShot;
   readonly seed: number;
-  /** Shots run so many times as fast as real ones. */
-  readonly speed?: number;
   readonly now?: () => number;
 }
 
@@ -43,6 +41,8 @@ export class SimulatedBench implements Machine, Scale, Refractometer {
   #next = 0;
   #timer: ReturnType<typeof setInterval> | null = null;
   #run = 0;
+  /** The next shot runs so many times as fast as a real one. */
+  speed = 1;
 
   constructor(options: SimulatedBenchOptions) {
     this.#options = options;
@@ -76,7 +76,7 @@ export class SimulatedBench implements Machine, Scale, Refractometer {
       };
       this.#after = () => (this.#chamberDial = chamberDial);
     });
-    this.#timer = setInterval(() => this.#play(), READING_EVERY_MS / this.#speed);
+    this.#timer = setInterval(() => this.#play(), READING_EVERY_MS / this.speed);
   }
 
   #stopWith: (atS: number) => Promise<void> = async () => {};
@@ -116,16 +116,12 @@ export class SimulatedBench implements Machine, Scale, Refractometer {
     return { tdsPct: Math.max(0, Math.round(100 * (this.#last.tdsPct + noise)) / 100) };
   }
 
-  get #speed(): number {
-    return this.#options.speed ?? 1;
-  }
-
   #now(): number {
     return (this.#options.now ?? (() => performance.now()))();
   }
 
   #elapsedS(): number {
-    return ((this.#now() - this.#startedMs) * this.#speed) / 1000;
+    return ((this.#now() - this.#startedMs) * this.speed) / 1000;
   }
 
   #job(inBasket: InBasket, programme: Programme, mostS: number) {

@@ -58,7 +58,7 @@ const Others = styled.div`
 
 /** The one thing to do now and why. */
 export function NextMove({ bench, releaseId }: { bench: Bench; releaseId: string }) {
-  const { status, move, expect, purgeG, reasons, alternatives, warnings } = bench.advice;
+  const { status, move, expect, purgeG, costG, reasons, alternatives, warnings } = bench.advice;
   const { mass } = useUnits();
   const isLead = useMay('lead');
   const last = bench.shots.at(-1);
@@ -73,8 +73,12 @@ export function NextMove({ bench, releaseId }: { bench: Bench; releaseId: string
       <Headline>{headline}</Headline>
       {purgeG > 0 && (
         <p>
-          <strong>Purge {mass(purgeG)} first</strong>, or the shot is not evidence.
+          <strong>Purge {mass(purgeG)} first</strong>: as much as this move needs, or the shot is
+          not evidence.
         </p>
+      )}
+      {purgeG === 0 && move?.variable === 'dial' && bench.setup.grinder.retentionG > 0 && (
+        <p>No purge: what stays in the grinder hardly matters for so small a move.</p>
       )}
       {warnings.map(({ code, text }) => (
         <Notice key={code}>{text}</Notice>
@@ -95,17 +99,18 @@ export function NextMove({ bench, releaseId }: { bench: Bench; releaseId: string
         <Expect>
           Expect <strong>{expect.timeS.toFixed(0)} s</strong> {CLOCK_LABELS[expect.clock]}, 80 %
           between {low.toFixed(0)} and {high.toFixed(0)}. Lands {(100 * expect.landing).toFixed(0)}{' '}
-          times in 100.
+          times in 100. Costs {mass(costG, 1)}.
         </Expect>
       )}
       {alternatives.length > 0 && (
         <Others>
           <p>Or:</p>
           <ul>
-            {alternatives.map(({ words, expect: other }) => (
+            {alternatives.map(({ words, expect: other, costG: otherG }) => (
               <li key={words}>
                 {words}: {other.timeS.toFixed(0)} s ({other.interval80[0].toFixed(0)}-
-                {other.interval80[1].toFixed(0)}), lands {(100 * other.landing).toFixed(0)} in 100
+                {other.interval80[1].toFixed(0)}), lands {(100 * other.landing).toFixed(0)} in 100,{' '}
+                costs {mass(otherG, 1)}
               </li>
             ))}
           </ul>

@@ -26,10 +26,13 @@ const Verdict = styled.td`
 /** Every shot of this dial-in, newest first: the gate as a table. */
 export function Ledger({
   bench,
+  firsts,
   price,
   onRemove,
 }: {
   bench: Bench;
+  /** Shots that came first after a break. */
+  firsts: readonly string[];
   price: CoffeePrice | null;
   onRemove: ((shotId: string) => void) | undefined;
 }) {
@@ -64,7 +67,7 @@ export function Ledger({
                 <td>{shots.length - i}</td>
                 <td>
                   {shot.dial}
-                  {shot.purged ? ' purged' : ''}
+                  {shot.purged ? ` purged${shot.purgeG ? ` ${massFigure(shot.purgeG)}` : ''}` : ''}
                 </td>
                 <td>{massFigure(shot.doseG)}</td>
                 <td>{massFigure(shot.yieldG)}</td>
@@ -72,9 +75,10 @@ export function Ledger({
                 <td>{shot.firstDripS?.toFixed(1) ?? ''}</td>
                 <td>{shot.restDays}</td>
                 <Verdict className="words" data-landed={shot.mark.landed}>
-                  {verdictOf(shot, bench)}
+                  {verdictOf(shot, bench, firsts)}
                   {shot.overruled && `. Overruled: ${shot.overruled}`}
                   {shot.remark && `. ${shot.remark}`}
+                  {shot.puck && `. Puck: ${shot.puck}`}
                 </Verdict>
                 <td>
                   {onRemove && (

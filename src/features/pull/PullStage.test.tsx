@@ -9,10 +9,10 @@ import { PullStage } from './PullStage';
 jest.mock('next/navigation', () => ({ useRouter: () => router }));
 
 function openBench(...shots: Record<string, unknown>[]) {
-  const { view, releaseId } = houseWith(...shots);
+  const { view, pull, releaseId } = houseWith(...shots);
   renderAs(
     <>
-      <PullStage bench={view().bench} releaseId={releaseId} price={null} />
+      <PullStage bench={view().bench} pull={pull()} releaseId={releaseId} price={null} />
       <UndoBar />
     </>,
   );
@@ -56,7 +56,7 @@ describe('the bench by keyboard', () => {
     const { user } = openBench({ timeS: 22 });
     await user.keyboard('n');
     expect(document.activeElement).toBe(field('Dial'));
-    expect(screen.getByRole('status').textContent).toMatch(/The dial moves 12 → .*purge 4\.0 g/);
+    expect(screen.getByRole('status').textContent).toMatch(/The dial moves 12 → .*purge 1\.0 g/);
     await user.keyboard('{Escape}p');
     expect(screen.getByLabelText<HTMLInputElement>(/^Purged/).checked).toBe(true);
     expect(screen.queryByText(/The dial moves/)).toBeNull();
@@ -84,17 +84,55 @@ describe('the bench by keyboard', () => {
 });
 
 describe('faults at the bench', () => {
-  it('keeps a lost entry and sends it again under the same id', async () => {
+  it('keeps a shot that was not reached, says so, and sends it by itself under the same id', async () => {
     const sent = fakeServer('lost', DONE);
     const { user } = openBench();
     await user.type(field('Time, s'), '27,4');
     await user.click(screen.getByRole('button', { name: 'Log it' }));
-    expect((await screen.findByRole('alert')).textContent).toMatch(/not reached.*kept here/);
-    expect(field('Time, s').value).toBe('27,4');
-    await user.click(screen.getByRole('button', { name: 'Log it' }));
-    await waitFor(() => expect(sent).toHaveLength(2));
+    const notice = await screen.findByText(/1 shot waits/);
+    expect(notice.parentElement!.textContent).toMatch(/27.4 s.*not reached.*goes up by itself/);
+    // It is logged as far as the bench is concerned: the next one begins afresh.
+    expect(field('Time, s').value).toBe('');
+    await waitFor(() => expect(sent).toHaveLength(2), { timeout: 5000 });
     expect(sent[1]).toEqual(sent[0]);
     expect(sent[0]!.input.timeS).toBe(27.4);
+    await waitFor(() => expect(screen.queryByText(/1 shot waits/)).toBeNull());
+    expect(router.refresh).toHaveBeenCalled();
+  });
+
+  it('sends what waited in order, each once', async () => {
+    const sent = fakeServer('lost', 'lost', 'lost', DONE);
+    const { user } = openBench();
+    for (const timeS of ['25', '26', '27']) {
+      await user.type(field('Time, s'), timeS);
+      await user.click(screen.getByRole('button', { name: 'Log it' }));
+      await screen.findByText(/waits? to go up|shots wait/);
+      await waitFor(() => expect(field('Time, s').value).toBe(''));
+    }
+    expect((await screen.findByText(/3 shots wait/)).parentElement!.textContent).toMatch(
+      /25 s · .*26 s · .*27 s/,
+    );
+    await waitFor(() => expect(screen.queryByText(/shots? waits?/)).toBeNull(), { timeout: 8000 });
+    const taken = [...new Map(sent.map(({ id, input }) => [id, input.timeS])).values()];
+    expect(taken).toEqual([25, 26, 27]);
+    expect(sent.slice(-3).map(({ input }) => input.timeS)).toEqual([25, 26, 27]);
+  });
+
+  it('keeps a shot that is refused after it waited, until somebody settles it', async () => {
+    fakeServer('lost', {
+      status: 404,
+      body: { faults: [{ field: 'draftId', message: 'The recipe on the bench is gone.' }] },
+    });
+    const { user } = openBench();
+    await user.type(field('Time, s'), '27');
+    await user.click(screen.getByRole('button', { name: 'Log it' }));
+    expect(
+      await screen.findByText(/would not take.*recipe on the bench is gone.*kept here/, undefined, {
+        timeout: 5000,
+      }),
+    ).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Give it up' }));
+    await waitFor(() => expect(screen.queryByText(/would not take/)).toBeNull());
   });
 
   it('takes a second Enter before the answer for the same press', async () => {
@@ -107,16 +145,15 @@ describe('faults at the bench', () => {
     expect(sent).toHaveLength(1);
   });
 
-  it('makes a new id once the entry was changed', async () => {
-    const sent = fakeServer('lost', DONE);
+  it('says what is missing or out of range without asking the server', async () => {
+    const sent = fakeServer(DONE);
     const { user } = openBench();
-    await user.type(field('Time, s'), '27');
+    await user.clear(field('Dose, g'));
+    await user.type(field('Dose, g'), '180');
     await user.click(screen.getByRole('button', { name: 'Log it' }));
-    await screen.findByText(/not reached/);
-    await user.type(field('Time, s'), '.5');
-    await user.click(screen.getByRole('button', { name: 'Log it' }));
-    await waitFor(() => expect(sent).toHaveLength(2));
-    expect(sent[1]!.id).not.toBe(sent[0]!.id);
+    expect(screen.getByText('Dose 180 g is outside 3-40 g. Enter 3-40 g.')).toBeTruthy();
+    expect(screen.getByText('Time is missing. Enter 1-180 s.')).toBeTruthy();
+    expect(sent).toHaveLength(0);
   });
 
   it('puts a fault at its field and the others in one place', async () => {
@@ -130,6 +167,7 @@ describe('faults at the bench', () => {
       },
     });
     const { user } = openBench();
+    await user.type(field('Time, s'), '27');
     await user.click(screen.getByRole('button', { name: 'Log it' }));
     expect((await screen.findByText(/Dose 90 g/)).textContent).toMatch(/Enter 3-40 g/);
     expect(screen.getByRole('alert').textContent).toBe(
@@ -151,7 +189,7 @@ describe('what the bench shows', () => {
   });
 
   it('points to Start while there is no recipe', () => {
-    renderAs(<PullStage bench={null} releaseId="r1" price={null} />);
+    renderAs(<PullStage bench={null} pull={null} releaseId="r1" price={null} />);
     expect(screen.getByRole('link').getAttribute('href')).toBe('/releases/r1/start');
   });
 });

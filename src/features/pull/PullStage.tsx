@@ -4,20 +4,37 @@ import Link from 'next/link';
 import { useEffect, useRef, useState } from 'react';
 import styled from 'styled-components';
 import { costWords, type CoffeePrice } from '@/core/money';
-import { CLOCK_LABELS } from '@/core/vocabulary';
+import type { Trace } from '@/core/trace/schema';
+import { CLOCK_LABELS, type BeanState, type Clock } from '@/core/vocabulary';
+import type { PullView } from '@/data/pullView';
 import type { Bench } from '@/data/releaseView';
+import type { InBasket } from '@/devices/simulated/simulatedBench';
 import { Faults } from '@/ui/Faults';
 import { Gate } from '@/ui/Gate';
 import { useMay, useUnits } from '@/ui/person';
+import { readNumber } from '@/ui/readNumber';
 import { Hidden, Notice, Small, StageTitle } from '@/ui/type';
 import { offerUndo } from '@/ui/undo';
 import { useCommand } from '@/ui/useCommand';
 import { useKeys } from '@/ui/useKeys';
+import { useOutbox } from '@/ui/useOutbox';
+import { GrinderCurve } from './GrinderCurve';
 import { Ledger } from './Ledger';
-import { prefill, shotInputOf, type ShotText } from './shotEntry';
+import { SessionSummary } from './SessionSummary';
+import { aimOf, faultsOf, prefill, purgeOfTick, shotInputOf, type ShotText } from './shotEntry';
 import { ShotForm, type ShotFormHandle } from './ShotForm';
 import { TimerReadout } from './TimerReadout';
+import { useLive } from './useLive';
+import { useOthers } from './useOthers';
 import { useTimer, type TimedRun } from './useTimer';
+import { Waiting } from './Waiting';
+
+/** Under this in the cup after this long, a running shot is told to have choked. */
+const STALLED_G = 2;
+const STALLED_S = 20;
+
+/** Bean temperatures the simulator takes for the states, °C. */
+const BEAN_C: Record<BeanState, number> = { room: 22, warm: 50, frozen: -18, misted: 22 };
 
 const Stack = styled.div`
   display: grid;
@@ -31,7 +48,20 @@ const Plane = styled.div`
   container-type: inline-size;
 `;
 
+const Beside = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 1.45fr) minmax(0, 1fr);
+  gap: 14px 22px;
+  align-items: start;
+
+  @media (max-width: 720px) {
+    grid-template-columns: minmax(0, 1fr);
+  }
+`;
+
 const SHOWN = [
+  'blondS',
+  'puck',
   'overruled',
   'dial',
   'doseG',
@@ -44,13 +74,14 @@ const SHOWN = [
 
 export interface PullStageProps {
   readonly bench: Bench | null;
+  readonly pull: PullView | null;
   readonly releaseId: string;
   /** What the coffee costs; null while the house has no price. */
   readonly price: CoffeePrice | null;
 }
 
-export function PullStage({ bench, releaseId, price }: PullStageProps) {
-  if (!bench)
+export function PullStage({ bench, pull, releaseId, price }: PullStageProps) {
+  if (!bench || !pull)
     return (
       <Stack>
         <StageTitle>Nothing on the bench yet</StageTitle>
@@ -60,34 +91,71 @@ export function PullStage({ bench, releaseId, price }: PullStageProps) {
         </p>
       </Stack>
     );
-  // A new shot or a new recipe begins a fresh entry.
-  return (
-    <Stack>
-      <BenchWork key={`${bench.draft.id} ${bench.shots.length}`} bench={bench} price={price} />
-    </Stack>
-  );
+  return <BenchWork bench={bench} pull={pull} releaseId={releaseId} price={price} />;
 }
 
-function BenchWork({ bench, price }: { bench: Bench; price: CoffeePrice | null }) {
+interface BenchWorkProps extends PullStageProps {
+  readonly bench: Bench;
+  readonly pull: PullView;
+}
+
+function BenchWork({ bench, pull, releaseId, price }: BenchWorkProps) {
   const mayPull = useMay('bench');
   const { mass } = useUnits();
-  const { target, shots, advice } = bench;
-  const [text, setText] = useState<ShotText>(() => prefill(bench));
+  const { target, shots, advice, draft } = bench;
+  // Only what was touched is kept: all else follows recipe, shots and advice, whoever changes them.
+  const [edits, setEdits] = useState<Partial<ShotText>>({});
+  const text: ShotText = { ...prefill(bench), ...edits };
   const form = useRef<ShotFormHandle>(null);
-  const { submit, faults, faultOf, isBusy } = useCommand();
-  const change = (part: Partial<ShotText>) => setText((before) => ({ ...before, ...part }));
+  const command = useCommand();
+  const queue = useOutbox(`bench ${draft.dialInId}`);
+  const news = useOthers(releaseId);
+  const [speed, setSpeed] = useState(1);
+  const change = (part: Partial<ShotText>) => setEdits((before) => ({ ...before, ...part }));
+  const faults = queue.faults.length > 0 ? queue.faults : command.faults;
 
-  const onStop = ({ elapsedS, firstDripS }: TimedRun) => {
-    const timeS = text.clock === 'pump' ? elapsedS : elapsedS - firstDripS;
-    change({ timeS: timeS.toFixed(1), firstDripS: firstDripS.toFixed(1) });
-    form.current?.focusYield();
-  };
-  const timer = useTimer(onStop);
+  const onClock = ({ elapsedS, firstDripS }: TimedRun): Partial<ShotText> => ({
+    timeS: (text.clock === 'pump' ? elapsedS : elapsedS - (firstDripS ?? 0)).toFixed(1),
+    ...(firstDripS !== null && { firstDripS: firstDripS.toFixed(1) }),
+  });
+  const live = useLive({
+    bench,
+    pull,
+    speed,
+    inBasket: () => inBasketOf(text, bench),
+    onDrip: (atS) => timer.markDrip(atS),
+    onFull: () => timer.advance(),
+    onSettled: ({ yieldG, overrunG, trace }) =>
+      change({ yieldG: yieldG.toFixed(1), overrunG, trace }),
+  });
+  const { scale } = live.live;
+  const timer = useTimer({
+    hasScale: scale !== 'none',
+    speed: scale === 'none' ? 1 : speed,
+    onStart: live.start,
+    onStop: (run) => {
+      live.stop(run.elapsedS);
+      change(onClock(run));
+      form.current?.focusYield();
+    },
+  });
   const { phase, elapsedS } = timer;
+  const isRunning = phase === 'running' || phase === 'dripped';
 
-  const log = () => void submit('logShot', shotInputOf(text, bench));
+  const log = async () => {
+    // A second press before the screen shows the first is the same press.
+    if (queue.isBusy) return;
+    const input = { ...shotInputOf(text, bench), pulledAt: new Date().toISOString() };
+    const found = faultsOf(input);
+    if (found.length > 0) return queue.setFaults(found);
+    const answer = await queue.send('logShot', input);
+    if (answer !== 'waiting' && !answer.ok) return;
+    setEdits({});
+    timer.reset();
+    live.clear();
+  };
   const takeBack = async (shotId: string) => {
-    const answer = await submit('removeShot', { shotId });
+    const answer = await command.submit('removeShot', { shotId });
     if (answer.ok)
       offerUndo({ words: 'A shot was taken back.', kind: 'restoreShot', input: { shotId } });
   };
@@ -99,42 +167,63 @@ function BenchWork({ bench, price }: { bench: Bench; price: CoffeePrice | null }
     n: { words: 'to the figures', act: () => form.current?.focusDial() },
     p: { words: 'purged', act: () => change({ purged: !text.purged }) },
     ...(mayPull && {
-      Enter: { words: 'log the shot', act: log },
+      Enter: { words: 'log the shot', act: () => void log() },
       ...(last && { u: { words: 'take the last shot back', act: () => void takeBack(last.id) } }),
     }),
     ...(phase !== 'idle' && { Escape: { words: 'reset the clock', act: timer.reset } }),
   });
+  const isStalled =
+    isRunning &&
+    elapsedS >= STALLED_S &&
+    (live.live.points.at(-1)?.weightG ?? Infinity) < STALLED_G;
 
   return (
     <Stack>
       <Hidden as="h2">Pull</Hidden>
+      <Waiting waiting={queue.waiting} trouble={queue.trouble} />
+      {news && (
+        <Notice role="status">
+          {news.words}. The advice counts it;{' '}
+          {Object.keys(edits).length > 0 ? 'what you have entered is kept.' : 'you are up to date.'}
+        </Notice>
+      )}
       <Plane>
-        <TimerReadout timer={timer} />
+        <TimerReadout timer={timer} live={live.live} speed={speed} onSpeed={setSpeed} />
         <Gate
           yieldG={target.yieldG}
           yieldToleranceG={target.yieldToleranceG}
           timeS={target.timeS}
           clockWords={CLOCK_LABELS[target.clock]}
-          shots={shots.map(({ yieldG, firstDripS: drip, mark }, i) => ({
+          shots={shots.map(({ id, yieldG, firstDripS: drip, mark }, i) => ({
             number: i + 1,
             yieldG,
             timeS: mark.timeOnTargetClockS,
             firstDripS: drip,
+            trace: onGateClock(pull.traces[id], target.clock, drip),
             mark,
           }))}
           expect={advice.status === 'confirmed' ? null : advice.expect}
-          runningS={phase === 'running' || phase === 'dripped' ? elapsedS : null}
+          runningS={isRunning ? elapsedS : null}
+          live={onGateClock(live.live.points, target.clock, timer.firstDripS ?? undefined)}
         />
       </Plane>
+      {isStalled && (
+        <Notice role="alert">
+          Next to nothing came through in {STALLED_S} s: it has choked. Stop the pump. Pressure
+          stays behind the puck: wait for it to vent before you loosen the portafilter; group,
+          portafilter and steam scald. A burr problem is looked at with the grinder unplugged.
+        </Notice>
+      )}
       {!mayPull && <Small>You look on: the lead and bench hands log shots.</Small>}
       <ShotForm
         bench={bench}
         text={text}
         onChange={change}
-        onLog={log}
-        faultOf={faultOf}
-        isBusy={isBusy || !mayPull}
+        onLog={() => void log()}
+        faultOf={(field) => queue.faultOf(field) ?? command.faultOf(field)}
+        isBusy={queue.isBusy || command.isBusy || !mayPull}
         handle={form}
+        stopAtG={live.live.stopAtG}
       />
       <Faults faults={faults} shown={SHOWN} />
       {advice.status === 'confirmed' && (
@@ -143,12 +232,48 @@ function BenchWork({ bench, price }: { bench: Bench; price: CoffeePrice | null }
           {price && ` (${costWords(bench.spentG, price)})`}. Taste it, then publish.
         </Notice>
       )}
+      <Beside>
+        <GrinderCurve bench={bench} curve={pull.curve} firsts={pull.firsts} />
+        <SessionSummary bench={bench} pull={pull} price={price} />
+      </Beside>
       <Ledger
         bench={bench}
+        firsts={pull.firsts}
         price={price}
         onRemove={mayPull ? (shotId) => void takeBack(shotId) : undefined}
       />
     </Stack>
+  );
+}
+
+/** What lies in the basket of a simulated machine: the entry as it stands. */
+function inBasketOf(text: ShotText, bench: Bench): InBasket {
+  const aim = aimOf(bench);
+  const figure = (entered: string, otherwise: number) => {
+    const value = readNumber(entered);
+    return typeof value === 'number' ? value : otherwise;
+  };
+  return {
+    dial: figure(text.dial, aim.dial),
+    doseG: figure(text.doseG, aim.doseG),
+    purgeG: text.purged ? purgeOfTick(text, bench) : 0,
+    temperatureC: figure(text.temperatureC, bench.draft.temperatureC),
+    beanC: BEAN_C[text.beans],
+    isMisted: text.beans === 'misted',
+    isColdMetal: text.seen.includes('coldMetal'),
+  };
+}
+
+/** A trace on the clock of the gate; without a first drip it cannot be put on that clock. */
+function onGateClock(
+  trace: Trace | undefined,
+  clock: Clock,
+  firstDripS: number | undefined,
+): Trace | undefined {
+  if (!trace || clock === 'pump') return trace;
+  if (firstDripS === undefined) return undefined;
+  return trace.flatMap((point) =>
+    point.timeS < firstDripS ? [] : [{ ...point, timeS: point.timeS - firstDripS }],
   );
 }
 

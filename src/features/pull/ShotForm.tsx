@@ -2,17 +2,18 @@
 
 import { useImperativeHandle, useRef, type FormEvent, type Ref } from 'react';
 import styled from 'styled-components';
-import { CLOCK_LABELS, CLOCKS, SEEN, SEEN_LABELS, type Seen } from '@/core/vocabulary';
-import { displayTemperatureC } from '@/core/start/setupLimits';
+import { SEEN, SEEN_LABELS, type Seen } from '@/core/vocabulary';
 import type { Bench } from '@/data/releaseView';
 import { MainButton } from '@/ui/Button';
 import { Chip, ChipRow } from '@/ui/choices';
-import { QuantityInput, SelectInput, TextInput } from '@/ui/fields';
+import { QuantityInput } from '@/ui/fields';
 import { OverruleReason } from '@/ui/OverruleReason';
 import { useUnits } from '@/ui/person';
 import { Key, labelText, Notice, Small } from '@/ui/type';
 import { bindTo } from '@/ui/useTextForm';
-import { aimOf, isOverruled, type ShotText } from './shotEntry';
+import { BeforeShot } from './BeforeShot';
+import { MoreOfShot } from './MoreOfShot';
+import { aimOf, isOverruled, needsPurge, purgeOfTick, type ShotText } from './shotEntry';
 
 const Form = styled.form`
   display: grid;
@@ -47,16 +48,6 @@ const Keys = styled.p`
   }
 `;
 
-const More = styled.div`
-  display: grid;
-  grid-template-columns: 110px 170px minmax(0, 1fr);
-  gap: 10px;
-
-  @media (max-width: 640px) {
-    grid-template-columns: 1fr 1fr;
-  }
-`;
-
 export interface ShotFormHandle {
   readonly focusYield: () => void;
   readonly focusDial: () => void;
@@ -70,9 +61,20 @@ export interface ShotFormProps {
   readonly faultOf: (field: string) => string | undefined;
   readonly isBusy: boolean;
   readonly handle: Ref<ShotFormHandle>;
+  /** Weight at which the pump is to stop. */
+  readonly stopAtG: number;
 }
 
-export function ShotForm({ bench, text, onChange, onLog, faultOf, isBusy, handle }: ShotFormProps) {
+export function ShotForm({
+  bench,
+  text,
+  onChange,
+  onLog,
+  faultOf,
+  isBusy,
+  handle,
+  stopAtG,
+}: ShotFormProps) {
   const { grinder } = bench.setup;
   const dialRef = useRef<HTMLInputElement>(null);
   const yieldRef = useRef<HTMLInputElement>(null);
@@ -80,11 +82,9 @@ export function ShotForm({ bench, text, onChange, onLog, faultOf, isBusy, handle
     focusDial: () => dialRef.current?.focus(),
     focusYield: () => yieldRef.current?.focus(),
   }));
-  const { mass, temperature } = useUnits();
-  const displayC = displayTemperatureC(bench.draft.temperatureC, bench.setup.machine);
-  const purgeWords = grinder.retentionG > 0 ? mass(2 * grinder.retentionG) : '';
+  const { mass } = useUnits();
+  const purgeWords = grinder.retentionG > 0 ? mass(purgeOfTick(text, bench)) : '';
   const lastDial = bench.shots.at(-1)?.dial;
-  const hasMoved = lastDial !== undefined && Number(text.dial) !== lastDial;
   const onSubmit = (event: FormEvent) => {
     event.preventDefault();
     onLog();
@@ -98,6 +98,7 @@ export function ShotForm({ bench, text, onChange, onLog, faultOf, isBusy, handle
     });
   return (
     <Form onSubmit={onSubmit} noValidate aria-label="Shot">
+      <BeforeShot bench={bench} text={text} stopAtG={stopAtG} />
       <Figures>
         <QuantityInput
           label="Dial"
@@ -142,7 +143,7 @@ export function ShotForm({ bench, text, onChange, onLog, faultOf, isBusy, handle
           </Chip>
         ))}
       </ChipRow>
-      {hasMoved && !text.purged && grinder.retentionG > 0 && (
+      {needsPurge(text, bench) && !text.purged && (
         <Small role="status">
           The dial moves {lastDial} → {text.dial}: purge {purgeWords}, then press <Key>P</Key>.
         </Small>
@@ -167,22 +168,7 @@ export function ShotForm({ bench, text, onChange, onLog, faultOf, isBusy, handle
           portafilter; group, portafilter and steam scald.
         </Notice>
       )}
-      <More>
-        <QuantityInput
-          label="Temperature"
-          quantity="temperatureC"
-          step={0.5}
-          hint={displayC === null ? undefined : `At the group: set ${temperature(displayC)}`}
-          {...bind('temperatureC')}
-        />
-        <SelectInput
-          label="Clock"
-          value={text.clock}
-          onChange={(clock) => onChange({ clock: CLOCKS.find((word) => word === clock) ?? 'pump' })}
-          options={CLOCKS.map((value) => ({ value, label: CLOCK_LABELS[value] }))}
-        />
-        <TextInput label="Remark" {...bind('remark')} />
-      </More>
+      <MoreOfShot bench={bench} text={text} onChange={onChange} bind={bind} />
     </Form>
   );
 }

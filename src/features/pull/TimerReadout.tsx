@@ -2,7 +2,9 @@
 
 import { Button } from 'react-aria-components/Button';
 import styled from 'styled-components';
+import { useUnits } from '@/ui/person';
 import { Key, readingText } from '@/ui/type';
+import type { Live } from './useLive';
 import type { Timer, TimerPhase } from './useTimer';
 
 const Box = styled.div`
@@ -54,6 +56,19 @@ const Hint = styled.p`
   color: var(--ink-soft);
 `;
 
+const Scale = styled.p`
+  ${readingText}
+  padding-left: 6px;
+  font-size: 17px;
+  font-variant-numeric: tabular-nums;
+`;
+
+const Speed = styled.label`
+  padding-left: 6px;
+  font-size: 13px;
+  color: var(--ink-soft);
+`;
+
 const NEXT: Record<TimerPhase, string> = {
   idle: 'starts with the pump',
   running: 'marks the first drip',
@@ -61,22 +76,64 @@ const NEXT: Record<TimerPhase, string> = {
   stopped: 'starts anew',
 };
 
-/** The running clock, in the empty corner of the gate. Press it or the space bar. */
-export function TimerReadout({ timer }: { timer: Timer }) {
+const SPEEDS = [1, 2, 5, 10];
+
+/** The running clock, in the empty corner of the gate, and what the scale says. Press it or the space bar. */
+export function TimerReadout({
+  timer,
+  live,
+  speed,
+  onSpeed,
+}: {
+  timer: Timer;
+  live: Live;
+  speed: number;
+  onSpeed: (speed: number) => void;
+}) {
   const { phase, elapsedS, firstDripS } = timer;
+  const { mass, massFigure } = useUnits();
+  const hasScale = live.scale !== 'none';
+  const isRunning = phase === 'running' || phase === 'dripped';
+  const next = hasScale && phase === 'running' ? 'stops' : NEXT[phase];
+  const weightG = live.points.at(-1)?.weightG;
   return (
     <Box>
       <Clock
         onPress={timer.advance}
+        isDisabled={live.scale === 'waking'}
         data-phase={phase}
-        aria-label={`Clock ${elapsedS.toFixed(1)} s, ${NEXT[phase]}`}
+        aria-label={`Clock ${elapsedS.toFixed(1)} s, ${next}`}
       >
         {elapsedS.toFixed(1)}
       </Clock>
       <Hint>
-        <Key>Space</Key> or a tap {NEXT[phase]}
+        <Key>Space</Key> or a tap {next}
+        {live.stopsItself && isRunning && `, by itself at ${mass(live.stopAtG)}`}
         {firstDripS !== null && `, first drip ${firstDripS.toFixed(1)} s`}
       </Hint>
+      {hasScale && (
+        <Scale>
+          {live.scale === 'waking' || weightG === undefined
+            ? `Simulated scale ${live.scale === 'waking' ? 'wakes' : 'ready'}`
+            : `${mass(Math.max(0, weightG))}, ${massFigure(live.flowGS, 1)} each second`}
+        </Scale>
+      )}
+      {hasScale && !isRunning && (
+        <Speed>
+          Simulated shots run{' '}
+          <select
+            value={speed}
+            aria-label="Simulated shots run"
+            onChange={({ target }) => onSpeed(Number(target.value))}
+          >
+            {SPEEDS.map((times) => (
+              <option key={times} value={times}>
+                {times === 1 ? 'in real time' : `${times} times as fast`}
+              </option>
+            ))}
+          </select>
+        </Speed>
+      )}
     </Box>
   );
 }

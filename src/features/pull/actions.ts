@@ -9,7 +9,7 @@ import {
   shotFields,
   thinYield,
 } from '@/core/schema/shot';
-import { traceSchema } from '@/core/trace/trace';
+import { traceSchema } from '@/core/trace/schema';
 import { clock } from '@/data/clock';
 import { defineCommand, personOf, type Context } from '@/data/command';
 import { findDraft } from '@/data/dialIns';

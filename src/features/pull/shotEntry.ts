@@ -1,5 +1,9 @@
-/** The entry of one shot: what it is prefilled with, and what is sent of it. No DOM. */
-import type { Clock, Seen } from '@/core/vocabulary';
+/** The entry of the next shot as text, and what is sent of it. No DOM. */
+import type { Fault } from '@/core/errors';
+import { fullPurge } from '@/core/grinder/retention';
+import { quantityFault } from '@/core/limits';
+import type { Trace } from '@/core/trace/schema';
+import type { BeanState, Clock, Seen } from '@/core/vocabulary';
 import type { Bench } from '@/data/releaseView';
 import { readNumber } from '@/ui/readNumber';
 
@@ -13,9 +17,15 @@ export interface ShotText {
   readonly clock: Clock;
   readonly purged: boolean;
   readonly seen: readonly Seen[];
+  readonly beans: BeanState;
+  readonly blondS: string;
+  readonly puck: string;
   readonly remark: string;
   /** Why the advice was overruled, when it was. */
   readonly overruled: string;
+  /** From a scale or a file. */
+  readonly trace: Trace | null;
+  readonly overrunG: number | null;
 }
 
 /** Where the advice stands: the dial and dose the next shot is meant to have. */
@@ -34,7 +44,7 @@ export function aimOf({ draft, shots, advice }: Bench): { dial: number; doseG: n
 
 /** Prefilled from the recipe, the last shot and the advice; only the time is left to enter. */
 export function prefill(bench: Bench): ShotText {
-  const { draft } = bench;
+  const { draft, shots } = bench;
   const aim = aimOf(bench);
   return {
     dial: String(aim.dial),
@@ -46,14 +56,34 @@ export function prefill(bench: Bench): ShotText {
     clock: draft.clock,
     purged: false,
     seen: [],
+    beans: shots.at(-1)?.beans ?? 'room',
+    blondS: '',
+    puck: '',
     remark: '',
     overruled: '',
+    trace: null,
+    overrunG: null,
   };
+}
+
+/** Grams a tick of "purged" stands for: as advised for the advised dial, else what clears the grinder. */
+export function purgeOfTick(text: Pick<ShotText, 'dial'>, bench: Bench): number {
+  const isAdvised = readNumber(text.dial) === aimOf(bench).dial;
+  const full = fullPurge(bench.setup.grinder.retentionG);
+  return isAdvised && bench.advice.purgeG > 0 ? bench.advice.purgeG : full;
+}
+
+/** Does the dial stand otherwise than at the last shot, so far that grounds of the old setting matter? */
+export function needsPurge(text: Pick<ShotText, 'dial'>, bench: Bench): boolean {
+  const last = bench.shots.at(-1);
+  const dial = readNumber(text.dial);
+  if (!last || bench.setup.grinder.retentionG <= 0 || dial === last.dial) return false;
+  return dial !== aimOf(bench).dial || bench.advice.purgeG > 0;
 }
 
 export function shotInputOf(text: ShotText, bench: Bench) {
   const aim = aimOf(bench);
-  const { clock, purged, seen, remark } = text;
+  const { clock, purged, seen, beans, puck, remark, trace, overrunG } = text;
   return {
     draftId: bench.draft.id,
     dial: readNumber(text.dial),
@@ -65,10 +95,35 @@ export function shotInputOf(text: ShotText, bench: Bench) {
     temperatureC: readNumber(text.temperatureC),
     clock,
     purged,
+    purgeG: purged ? purgeOfTick(text, bench) : undefined,
     seen,
+    beans,
+    blondS: readNumber(text.blondS),
+    puck,
     remark,
     overruled: isOverruled(text, bench) ? text.overruled || 'no reason given' : undefined,
+    trace: trace ?? undefined,
+    overrunG: overrunG ?? undefined,
+    // A shot on simulated instruments, or one typed in while they are linked, is not the house's own.
+    isSimulated: bench.setup.links.scale === 'simulated' || undefined,
   };
+}
+
+/** Figures of a shot without which it is none, with their ranges. */
+const NEEDED = {
+  dial: 'dial',
+  doseG: 'doseG',
+  yieldG: 'shotYieldG',
+  timeS: 'timeS',
+  temperatureC: 'temperatureC',
+} as const;
+
+/** What can be told without the server: what is missing or out of range, by field. */
+export function faultsOf(input: ReturnType<typeof shotInputOf>): Fault[] {
+  return (Object.keys(NEEDED) as (keyof typeof NEEDED)[]).flatMap((field) => {
+    const message = quantityFault(NEEDED[field], input[field]);
+    return message === null ? [] : [{ field, message }];
+  });
 }
 
 /** Is the shot set otherwise than advised? Before the first shot there is no advice to overrule. */

@@ -12,20 +12,38 @@ export interface Timer {
   readonly firstDripS: number | null;
   readonly advance: () => void;
   readonly reset: () => void;
+  /** Notes a first drip that a scale saw; at that time, not when it was told. */
+  readonly markDrip: (atS: number) => void;
+}
+
+export interface TimedRun {
+  readonly elapsedS: number;
+  readonly firstDripS: number | null;
+}
+
+export interface TimerOptions {
+  readonly onStart?: () => void;
+  readonly onStop: (run: TimedRun) => void;
+  /** A scale notes the first drip, so the key that would note it stops. */
+  readonly hasScale?: boolean;
+  /** Simulated shots run so many times as fast. */
+  readonly speed?: number;
+  readonly now?: () => number;
 }
 
 const REFRESH_MS = 50;
 
 const tenths = (milliseconds: number) => Math.round(milliseconds / 100) / 10;
-
-export interface TimedRun {
-  readonly elapsedS: number;
-  readonly firstDripS: number;
-}
-
 const clock = () => performance.now();
+const nothing = () => {};
 
-export function useTimer(onStop: (run: TimedRun) => void, now: () => number = clock): Timer {
+export function useTimer({
+  onStart = nothing,
+  onStop,
+  hasScale = false,
+  speed = 1,
+  now = clock,
+}: TimerOptions): Timer {
   const [phase, setPhase] = useState<TimerPhase>('idle');
   const [startMs, setStartMs] = useState(0);
   const [elapsedS, setElapsedS] = useState(0);
@@ -34,12 +52,25 @@ export function useTimer(onStop: (run: TimedRun) => void, now: () => number = cl
 
   useEffect(() => {
     if (!isRunning) return;
-    const interval = setInterval(() => setElapsedS(tenths(now() - startMs)), REFRESH_MS);
+    const interval = setInterval(
+      () => setElapsedS(tenths((now() - startMs) * speed)),
+      REFRESH_MS / speed,
+    );
     return () => clearInterval(interval);
-  }, [isRunning, startMs, now]);
+  }, [isRunning, startMs, now, speed]);
+
+  const stop = useCallback(
+    (atS: number) => {
+      setElapsedS(atS);
+      setPhase('stopped');
+      onStop({ elapsedS: atS, firstDripS });
+    },
+    [firstDripS, onStop],
+  );
 
   const advance = useCallback(() => {
     const moment = now();
+    const atS = tenths((moment - startMs) * speed);
     switch (phase) {
       case 'idle':
       case 'stopped':
@@ -47,18 +78,18 @@ export function useTimer(onStop: (run: TimedRun) => void, now: () => number = cl
         setElapsedS(0);
         setFirstDripS(null);
         setPhase('running');
+        onStart();
         break;
       case 'running':
-        setFirstDripS(tenths(moment - startMs));
+        if (hasScale) return stop(atS);
+        setFirstDripS(atS);
         setPhase('dripped');
         break;
       case 'dripped':
-        setElapsedS(tenths(moment - startMs));
-        setPhase('stopped');
-        onStop({ elapsedS: tenths(moment - startMs), firstDripS: firstDripS ?? 0 });
+        stop(atS);
         break;
     }
-  }, [firstDripS, now, onStop, phase, startMs]);
+  }, [hasScale, now, onStart, phase, speed, startMs, stop]);
 
   const reset = useCallback(() => {
     setPhase('idle');
@@ -66,5 +97,10 @@ export function useTimer(onStop: (run: TimedRun) => void, now: () => number = cl
     setFirstDripS(null);
   }, []);
 
-  return { phase, elapsedS, firstDripS, advance, reset };
+  const markDrip = useCallback((atS: number) => {
+    setFirstDripS((before) => before ?? atS);
+    setPhase((before) => (before === 'running' ? 'dripped' : before));
+  }, []);
+
+  return { phase, elapsedS, firstDripS, advance, reset, markDrip };
 }

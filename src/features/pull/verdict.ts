@@ -1,9 +1,18 @@
 /** What a shot did, in a few words for the ledger. */
 import { prepSigns } from '@/core/advice/prep';
-import { SEEN_LABELS } from '@/core/vocabulary';
+import { BEAN_STATE_LABELS, SEEN_LABELS } from '@/core/vocabulary';
 import type { Bench, BenchShot } from '@/data/releaseView';
 
-export function verdictOf(shot: BenchShot, { target }: Pick<Bench, 'target'>): string {
+/** `firsts` are the ids of shots that came first after a break. */
+export function verdictOf(
+  shot: BenchShot,
+  { target }: Pick<Bench, 'target'>,
+  firsts: readonly string[] = [],
+): string {
+  return [judgementOf(shot, target), ...circumstancesOf(shot, firsts)].join(', ');
+}
+
+function judgementOf(shot: BenchShot, target: Bench['target']): string {
   const { mark } = shot;
   const [low, high] = target.timeS;
   if (mark.choked) return 'choked';
@@ -13,6 +22,7 @@ export function verdictOf(shot: BenchShot, { target }: Pick<Bench, 'target'>): s
     !mark.inDose && 'dose off',
     !mark.inYield && (shot.yieldG > target.yieldG ? 'ran long' : 'cut short'),
     mark.unpurged && 'unpurged',
+    mark.otherBeans && 'beans in another state',
     mark.odd && 'does not fit: prep?',
     ...prepSigns(shot).map((sign) => SEEN_LABELS[sign].toLowerCase()),
     time !== null && time < low && `◂ ${(low - time).toFixed(1)} s fast`,
@@ -20,4 +30,18 @@ export function verdictOf(shot: BenchShot, { target }: Pick<Bench, 'target'>): s
     time === null && 'first drip missing',
   ].filter((word) => word !== false);
   return words.length > 0 ? words.join(', ') : 'landed';
+}
+
+/** What stood around it and is no fault. */
+function circumstancesOf(shot: BenchShot, firsts: readonly string[]): string[] {
+  return [
+    shot.isSimulated && 'simulated',
+    firsts.includes(shot.id) && 'first after a break',
+    shot.beans !== 'room' && `beans ${BEAN_STATE_LABELS[shot.beans].toLowerCase()}`,
+    shot.blondS !== undefined && `pale at ${shot.blondS} s`,
+    ...shot.seen
+      .filter((word) => word !== 'choke' && word !== 'gush')
+      .filter((word) => !prepSigns(shot).some((sign) => sign === word))
+      .map((word) => SEEN_LABELS[word].toLowerCase()),
+  ].filter((word) => word !== false);
 }

@@ -1,0 +1,166 @@
+'use client';
+
+import { useRef, useState, type ChangeEvent } from 'react';
+import styled from 'styled-components';
+import { UserFault } from '@/core/errors';
+import { readTrace } from '@/core/trace/read';
+import {
+  BEAN_STATE_LABELS,
+  BEAN_STATES,
+  CLOCK_LABELS,
+  CLOCKS,
+  type BeanState,
+} from '@/core/vocabulary';
+import { displayTemperatureC } from '@/core/start/setupLimits';
+import type { Bench } from '@/data/releaseView';
+import { QuietButton } from '@/ui/Button';
+import { QuantityInput, SelectInput, TextInput } from '@/ui/fields';
+import { useUnits } from '@/ui/person';
+import { Notice, Small } from '@/ui/type';
+import type { Bound } from '@/ui/useTextForm';
+import type { ShotText } from './shotEntry';
+
+const Grid = styled.div`
+  display: grid;
+  grid-template-columns: repeat(4, minmax(0, 1fr));
+  gap: 10px;
+  align-items: start;
+
+  @media (max-width: 640px) {
+    grid-template-columns: 1fr 1fr;
+  }
+`;
+
+const Wide = styled.div`
+  grid-column: span 2;
+`;
+
+/** What can hurt someone, or the grinder, with beans that are not at room temperature. */
+const BEAN_CAUTIONS: Partial<Record<BeanState, string>> = {
+  warm: 'Warming dry beans: gentle heat, a thermometer, never unattended. They can scorch and catch fire. Warm beans run several seconds faster.',
+  misted:
+    'Misting: a drop or two, no more. Moisture may rust burrs: follow the maker of the grinder. A misted shot runs slower.',
+  frozen: 'From the freezer: close the bag at once, or damp settles on the beans. It runs slower.',
+};
+
+type ShotField = 'temperatureC' | 'blondS' | 'puck' | 'remark';
+
+/** What is noted of a shot now and then: clock, temperature, beans, blonding, puck, a trace from a file. */
+export function MoreOfShot({
+  bench,
+  text,
+  onChange,
+  bind,
+}: {
+  bench: Bench;
+  text: ShotText;
+  onChange: (change: Partial<ShotText>) => void;
+  bind: (field: ShotField) => Bound;
+}) {
+  const { temperature } = useUnits();
+  const displayC = displayTemperatureC(bench.draft.temperatureC, bench.setup.machine);
+  const caution = BEAN_CAUTIONS[text.beans];
+  return (
+    <>
+      <Grid>
+        <QuantityInput
+          label="Temperature"
+          quantity="temperatureC"
+          step={0.5}
+          hint={displayC === null ? undefined : `At the group: set ${temperature(displayC)}`}
+          {...bind('temperatureC')}
+        />
+        <SelectInput
+          label="Clock"
+          value={text.clock}
+          onChange={(clock) => onChange({ clock: CLOCKS.find((word) => word === clock) ?? 'pump' })}
+          options={CLOCKS.map((value) => ({ value, label: CLOCK_LABELS[value] }))}
+        />
+        <SelectInput
+          label="Beans"
+          value={text.beans}
+          onChange={(beans) =>
+            onChange({ beans: BEAN_STATES.find((word) => word === beans) ?? 'room' })
+          }
+          options={BEAN_STATES.map((value) => ({ value, label: BEAN_STATE_LABELS[value] }))}
+        />
+        <QuantityInput label="Turns pale at" quantity="blondS" step={0.5} {...bind('blondS')} />
+        <Wide>
+          <TextInput label="Spent puck" {...bind('puck')} />
+        </Wide>
+        <Wide>
+          <TextInput label="Remark" {...bind('remark')} />
+        </Wide>
+      </Grid>
+      {caution && <Notice>{caution}</Notice>}
+      <TraceFile text={text} onChange={onChange} />
+    </>
+  );
+}
+
+/** A trace from a file: it fills time, first drip and yield, and is kept with the shot. */
+function TraceFile({
+  text,
+  onChange,
+}: {
+  text: ShotText;
+  onChange: (change: Partial<ShotText>) => void;
+}) {
+  const input = useRef<HTMLInputElement>(null);
+  const [fault, setFault] = useState<string | null>(null);
+  const read = async ({ target }: ChangeEvent<HTMLInputElement>) => {
+    const file = target.files?.[0];
+    target.value = '';
+    if (!file) return;
+    try {
+      // The reader comes only with the first file.
+      const { readTraceSheet } = await import('@/formats/sheets/traceSheet');
+      const trace = readTraceSheet(new Uint8Array(await file.arrayBuffer()));
+      onChange({ trace, ...figuresOf(trace, text) });
+      setFault(null);
+    } catch (error) {
+      setFault(
+        error instanceof UserFault
+          ? error.faults.map(({ message }) => message).join(' ')
+          : 'The file cannot be read. Choose a CSV file with time_s and weight_g.',
+      );
+    }
+  };
+  return (
+    <div>
+      <Small as="div">
+        {text.trace ? (
+          <>
+            A trace of {text.trace.length} points goes with this shot.{' '}
+            <QuietButton onPress={() => onChange({ trace: null, overrunG: null })}>
+              Leave it out
+            </QuietButton>
+          </>
+        ) : (
+          <QuietButton onPress={() => input.current?.click()}>Trace from a CSV file…</QuietButton>
+        )}
+      </Small>
+      <input
+        ref={input}
+        type="file"
+        accept=".csv,text/csv"
+        aria-label="Trace file"
+        hidden
+        onChange={(event) => void read(event)}
+      />
+      {fault && <Notice role="alert">{fault}</Notice>}
+    </div>
+  );
+}
+
+/** Time, first drip and yield off a trace, on the clock of the entry. */
+function figuresOf(trace: NonNullable<ShotText['trace']>, text: ShotText): Partial<ShotText> {
+  const { firstDripS, stoppedS, yieldG } = readTrace(trace);
+  const endS = stoppedS ?? trace.at(-1)!.timeS;
+  const timeS = text.clock === 'pump' ? endS : endS - (firstDripS ?? 0);
+  return {
+    timeS: timeS.toFixed(1),
+    firstDripS: firstDripS === null ? '' : firstDripS.toFixed(1),
+    yieldG: yieldG.toFixed(1),
+  };
+}

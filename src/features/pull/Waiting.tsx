@@ -1,0 +1,50 @@
+'use client';
+
+import { Button, QuietButton } from '@/ui/Button';
+import { useUnits } from '@/ui/person';
+import { discard, tryAgain, type Entry, type Trouble } from '@/ui/outbox';
+import { Notice } from '@/ui/type';
+
+const TROUBLE_WORDS: Record<Trouble, string> = {
+  unreached:
+    'The server is not reached. What you log is kept on this device and goes up by itself, once and in order.',
+  signedOut:
+    'You are signed out. What you log is kept on this device: sign in again in another tab, and it goes up.',
+};
+
+/** Shots that are not up yet, and those the server would not take after they had waited. */
+export function Waiting({
+  waiting,
+  trouble,
+}: {
+  waiting: readonly Entry[];
+  trouble: Trouble | null;
+}) {
+  const { mass } = useUnits();
+  if (waiting.length === 0) return null;
+  const words = ({ input }: Entry) =>
+    `${String(input.dial)}, ${mass(Number(input.doseG))} → ${mass(Number(input.yieldG))}, ${String(input.timeS)} s`;
+  const refused = waiting.filter(({ faults }) => faults);
+  const kept = waiting.filter(({ faults }) => !faults);
+  return (
+    <div role="status">
+      {kept.length > 0 && (
+        <Notice>
+          <strong>
+            {kept.length === 1 ? '1 shot waits' : `${kept.length} shots wait`} to go up:
+          </strong>{' '}
+          {kept.map(words).join(' · ')}. {trouble && TROUBLE_WORDS[trouble]} The advice counts them
+          then.
+        </Notice>
+      )}
+      {refused.map((entry) => (
+        <Notice key={entry.id}>
+          The server would not take {words(entry)}:{' '}
+          {entry.faults?.map(({ message }) => message).join(' ')} It is kept here.{' '}
+          <Button onPress={() => void tryAgain(entry.id)}>Send it again</Button>{' '}
+          <QuietButton onPress={() => void discard(entry.id)}>Give it up</QuietButton>
+        </Notice>
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,32 @@
+/** What a shot's evidence lacks, as letters beside its point and in words in the ledger. */
+import type { BenchShot } from '@/data/releaseView';
+
+export const EVIDENCE_WORDS = {
+  P: 'unpurged',
+  O: 'does not fit the others',
+  B: 'beans in another state',
+  D: 'another rest day',
+  C: 'cold portafilter',
+  F: 'first after a break',
+  S: 'simulated',
+} as const;
+export type Evidence = keyof typeof EVIDENCE_WORDS;
+
+/** The letters of one shot among all of its dial-in; `firsts` are the ids of first shots after a break. */
+export function evidenceOf(
+  shot: BenchShot,
+  all: readonly BenchShot[],
+  firsts: readonly string[],
+): Evidence[] {
+  const latestDay = all.at(-1)?.restDays;
+  const has: Record<Evidence, boolean> = {
+    P: shot.mark.unpurged,
+    O: shot.mark.odd,
+    B: shot.mark.otherBeans,
+    D: shot.restDays !== latestDay,
+    C: shot.seen.includes('coldMetal'),
+    F: firsts.includes(shot.id),
+    S: shot.isSimulated,
+  };
+  return (Object.keys(has) as Evidence[]).filter((letter) => has[letter]);
+}

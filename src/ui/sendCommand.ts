@@ -1,0 +1,41 @@
+/** Sending one command, as every form and the outbox do it. */
+import type { Fault, FaultCode } from '@/core/errors';
+
+export type Answer =
+  | { readonly ok: true; readonly result: Readonly<Record<string, unknown>> }
+  | {
+      readonly ok: false;
+      readonly code?: FaultCode | undefined;
+      readonly faults: readonly Fault[];
+    };
+
+export const UNREACHED =
+  'The server was not reached. Your entry is kept here: check that it runs, then send it again.';
+
+/** Sends one command. The same id sent again counts once, so a retry after a lost answer is safe. */
+export async function sendCommand(
+  id: string,
+  kind: string,
+  input: unknown,
+): Promise<Answer | 'unreached'> {
+  try {
+    const response = await fetch('/api/commands', {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ id, kind, input }),
+    });
+    const body = (await response.json()) as {
+      result?: Record<string, unknown>;
+      code?: FaultCode;
+      faults?: Fault[];
+    };
+    if (response.ok && body.result) return { ok: true, result: body.result };
+    return {
+      ok: false,
+      code: body.code,
+      faults: body.faults ?? [{ field: '', message: UNREACHED }],
+    };
+  } catch {
+    return 'unreached';
+  }
+}
