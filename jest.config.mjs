@@ -35,7 +35,7 @@ const config = {
       ...common,
       displayName: 'components',
       testEnvironment: 'jsdom',
-      setupFiles: ['<rootDir>/tests/support/jsdom.cjs'],
+      setupFiles: ['<rootDir>/tests/support/jsdom.ts'],
       testMatch: ['<rootDir>/src/**/*.test.tsx'],
     },
   ],

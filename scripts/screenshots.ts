@@ -33,13 +33,13 @@ async function picture(name: string, prepare?: (page: Page) => Promise<void>): P
   await page.screenshot({ path: `${FOLDER}/${name}.png` });
 }
 
-await open('/sign-in');
-await picture('sign-in');
 await signIn(page, server.url);
 
 const arrived = await addressOf('Dembi Ridge');
 const blend = await addressOf('Harbour Lamp');
 const onBench = await addressOf('Serra do Lume');
+const simulated = await addressOf('Cerro Bruma');
+const confirmed = await addressOf('Kibira Slope');
 const published = await addressOf('Las Veredas Rojas');
 
 await open('/');
@@ -56,8 +56,16 @@ await picture('start-pushes', (view) =>
 );
 await open(`${onBench}/pull`);
 await picture('pull');
+await open(`${confirmed}/pull`);
+await picture('pull-confirmed');
+await open(`${simulated}/pull`);
+await picture('pull-live', (view) => running(view, 21));
+await open(`${simulated}/pull`);
 await page.emulateMedia({ colorScheme: 'dark' });
-await picture('pull-dark');
+await picture('pull-choked', async (view) => {
+  await view.getByLabel('Dial', { exact: true }).fill('8');
+  await running(view, 26);
+});
 await page.emulateMedia({ colorScheme: 'light' });
 await open(`${onBench}/taste`);
 await picture('taste', async (view) => {
@@ -91,14 +99,21 @@ await open('/import');
 await picture('import', importing);
 await open('/house');
 await picture('house');
-await open('/people');
-await picture('people');
 
 await page.setViewportSize(PHONE);
 await open(`${onBench}/pull`);
 await picture('pull-phone');
 await open(card);
 await picture('public-card-phone');
+
+/** A simulated shot, so many seconds after its pump started. */
+async function running(view: Page, seconds: number): Promise<void> {
+  const speed = 5;
+  await view.getByText('Simulated scale ready').waitFor();
+  await view.getByLabel('Simulated shots run').selectOption(String(speed));
+  await view.getByRole('button', { name: /^Clock/ }).click();
+  await view.waitForTimeout((1000 * seconds) / speed);
+}
 
 /** Shots of an American spreadsheet, as far as the mapping. */
 async function importing(view: Page): Promise<void> {

@@ -9,6 +9,7 @@ import { DEMO_PEOPLE } from '@/features/people/demoPeople';
 import { COFFEES, type DemoRelease } from './demo/coffees';
 import { chanceFrom } from '@/core/random';
 import { pastCoffees } from './demo/pastCoffees';
+import { pullSimulated } from './demo/simulated';
 import { DemoWorker, type DemoChanges, type DialIn } from './demo/worker';
 
 const file = process.argv[2];
@@ -16,6 +17,7 @@ if (!file) throw new Error('Name the database file to make.');
 
 const WINDOW = 'Window bench';
 const BACK = 'Back room';
+const CORNER = 'Trying-out corner';
 const SEED = 20_260_520;
 /** The house began three years ago. */
 const OPENED_DAYS_AGO = 1100;
@@ -24,6 +26,7 @@ const db = openDatabase(file);
 const worker = new DemoWorker(db, chanceFrom(SEED), {
   [WINDOW]: { lnTimePerDial: -0.15, retentionG: 1.8 },
   [BACK]: { lnTimePerDial: 0.075, retentionG: 0.5 },
+  [CORNER]: { lnTimePerDial: -0.095, retentionG: 2.5 },
 });
 
 // Made anew at every start, so a power cut may take it: seeding then need not wait for the disk.
@@ -133,6 +136,39 @@ worker.run(
         umPerStep: 14,
       },
       basketId: worker.setup(WINDOW).basket.id,
+    },
+  },
+  lead,
+);
+worker.run(
+  'saveSetup',
+  {
+    setup: {
+      name: CORNER,
+      machine: {
+        name: 'Simulated machine',
+        settableTemperature: true,
+        pressureControl: true,
+        flowControl: true,
+        preinfusion: true,
+        boiler: 'dual',
+      },
+      grinder: {
+        name: 'Simulated grinder',
+        stepSize: 1,
+        finerIs: 'lower',
+        min: 0,
+        max: 60,
+        retentionG: 2.5,
+        umPerStep: 17,
+      },
+      basketId: worker.setup(WINDOW).basket.id,
+      links: {
+        scale: 'simulated',
+        machineLink: 'simulated',
+        refractometer: 'simulated',
+        colourMeter: 'simulated',
+      },
     },
   },
   lead,
@@ -362,7 +398,20 @@ dialIn(COFFEES.decaf, arrive(COFFEES.decaf), { daysAgo: 1, startDial: 16, taster
 // Best from today, confirmed, not tasted.
 dialIn(COFFEES.sombra, arrive(COFFEES.sombra), { daysAgo: 1, startDial: 15, tasters: [] });
 
-// Mid dial-in: the last move was not purged, so the next move is to pull it again.
+// Mid dial-in on simulated instruments: three shots with their traces.
+const bruma = arrive(COFFEES.bruma);
+worker.goTo(0, 70);
+worker.accept(lead, {
+  releaseId: bruma.id,
+  batchId: bruma.batchIds[0]!,
+  setupName: CORNER,
+  startDial: 27,
+  coffee: COFFEES.bruma.truth,
+  daysAgo: 0,
+});
+pullSimulated(worker, bruma.id, bench, 3);
+
+// Mid dial-in: a shot in the window by the model, outside by the clock.
 const lume = arrive(COFFEES.lume);
 worker.goTo(0, 46);
 worker.accept(lead, {

@@ -37,7 +37,6 @@ const BAD_PREP_SHARE = 0.04;
 
 /** Step, retention and start error of a case: the same for both truths and every strategy. */
 function drawn(chance: Chance, startSd: number) {
-  const between = (low: number, high: number) => low * (high / low) ** chance.uniform();
   return {
     lnPerStep: 0.02 + 0.22 * chance.uniform(),
     retentionG: 0.3 + 5.7 * chance.uniform(),

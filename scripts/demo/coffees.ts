@@ -26,6 +26,26 @@ export interface DemoRelease {
 const single = (fields: Record<string, unknown>) => [{ sharePct: 100, ...fields }];
 
 export const COFFEES = {
+  bruma: {
+    release: {
+      name: 'Cerro Bruma',
+      serving: 'straight',
+      promisedNotes: ['blood orange', 'honey'],
+      components: single({
+        country: 'Guatemala',
+        region: 'Huehuetenango',
+        producer: 'Finca Cerro Bruma',
+        variety: 'Bourbon',
+        varietyClass: 'ordinary',
+        process: 'washed',
+        altitudeM: 1820,
+        densityGPerL: 722,
+        moisturePct: 10.9,
+      }),
+    },
+    batches: [{ daysAgo: 14, roastLevel: 0, colourGround: 82, weightLossPct: 14.2, sampleG: 700 }],
+    truth: { trueDial: 12, roastLevel: 0, ease: 0 },
+  },
   veredas: {
     release: {
       name: 'Las Veredas Rojas',

@@ -37,6 +37,8 @@ export interface SimulatedOf {
   readonly roastLevel: number;
   readonly intensity: number;
   readonly restDays: number;
+  /** What the coffee and the setup are called: the same names are the same simulated bench. */
+  readonly names: string;
 }
 
 const DRAWN_EVERY_S = 0.8;
@@ -64,6 +66,7 @@ export function readPull(db: Db, house: House, view: ReleaseView, bench: Bench):
       roastLevel: view.batch.roast.level ?? 0,
       intensity: intensityOf(view),
       restDays: view.batch.rest.restDays,
+      names: [view.release.name, setup.name, draft.style].join('\n'),
     },
   };
 }

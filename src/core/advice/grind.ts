@@ -82,7 +82,9 @@ export function bestSetting(bench: Bench): Setting {
   const stay = { dial: bench.dial, doseG };
   const lastLanded = bench.marks[bench.marks.length - 1]?.landed ?? false;
   const scored = settingsAround(grinder, bench.dial)
-    .map((dial) => ({ setting: { dial, doseG }, score: landing(bench, { dial, doseG }) }))
+    .map((dial) => ({ dial, doseG }))
+    .filter((setting) => isSensible(bench, setting))
+    .map((setting) => ({ setting, score: landing(bench, setting) }))
     .sort((a, b) => b.score - a.score);
   const top = scored[0]!;
   const equal = scored.filter(({ score }) => top.score - score <= EQUAL_LANDING);
@@ -96,6 +98,19 @@ export function bestSetting(bench: Bench): Setting {
   const chosen = best.score - stayScore > needed ? best : { setting: stay, score: stayScore };
   if (lastLanded && chosen.setting.dial === bench.dial) return stay;
   return trimmed(bench, chosen) ?? chosen.setting;
+}
+
+/**
+ * After a sound shot that ran too fast nobody is told to make the next one faster, nor after a slow one
+ * slower: at most to pull it again, if the shots before speak against it.
+ */
+function isSensible(bench: Bench, setting: Setting): boolean {
+  const last = bench.marks.at(-1);
+  if (!last?.valid || last.inTime || bench.isRevised) return true;
+  const isFast = last.timeOnTargetClockS! < bench.input.target.timeS[0];
+  const stay = predictAt(bench, { dial: bench.dial, doseG: bench.aimDoseG }).lnTimeS;
+  const change = predictAt(bench, setting).lnTimeS - stay;
+  return isFast ? change >= -1e-9 : change <= 1e-9;
 }
 
 /** The neighbour and dose that beat the untrimmed setting, or null when no trim is called for. */
@@ -113,6 +128,7 @@ function trimmed(bench: Bench, chosen: { setting: Setting; score: number }): Set
     const doseG = trimmedDose(bench, dial);
     if (doseG === null) continue;
     const setting = { dial: Number(dial.toFixed(4)), doseG };
+    if (!isSensible(bench, setting)) continue;
     const score = landing(bench, setting) - TRIM_COST_PER_G * Math.abs(doseG - bench.aimDoseG);
     if (score > best.score + 1e-9) best = { setting, score };
   }

@@ -185,8 +185,15 @@ function repetition(bench: Bench): Judgement {
   return {
     status: 'repeat',
     move: null,
-    reasons: [mark.landed ? REASON_WORDS.landed() : REASON_WORDS.nearest()],
+    reasons: [mark.landed ? REASON_WORDS.landed() : stayReason(bench)],
   };
+}
+
+/** Why a shot that missed is pulled again as it was. */
+function stayReason(bench: Bench): Reason {
+  const { timeS } = expectAt(bench, settingNow(bench));
+  const [low, high] = bench.input.target.timeS;
+  return timeS >= low && timeS <= high ? REASON_WORDS.outvoted(timeS) : REASON_WORDS.nearest();
 }
 
 /** Where the bench stands after a move; recipe moves leave dial and dose alone. */

@@ -106,6 +106,10 @@ export const REASON_WORDS = {
     code: 'nearest',
     text: 'No setting is clearly better than this one: pull it again unchanged to learn more.',
   }),
+  outvoted: (timeS: number): Reason => ({
+    code: 'outvoted',
+    text: `The shots together say about ${timeS.toFixed(0)} s at this setting, and one shot is one shot: pull it again unchanged before you move.`,
+  }),
   confirmed: (): Reason => ({
     code: 'confirmed',
     text: 'Two in a row on target at one setting: confirmed.',

@@ -19,6 +19,7 @@ const LOT_SD = 0.1;
 /** sd, in ln, of what the grinder's step really does about what the house believes. */
 const STEP_SD = 0.3;
 
+/** Also the station is a function of its input alone: nothing of it need be kept. */
 export interface DrawInput {
   readonly coffee: SimulatedCoffee;
   readonly basket: SimulatedBasket;

@@ -64,6 +64,8 @@ export class SimulatedBench implements Machine, Scale, Refractometer {
     const run = ++this.#run;
     this.#startedMs = this.#now();
     this.#next = 0;
+    this.#sentS = 0;
+    this.#isStopping = false;
     this.#result = null;
     this.#shots++;
     const job = this.#job(inBasket, programme, MOST_S);
@@ -79,14 +81,19 @@ export class SimulatedBench implements Machine, Scale, Refractometer {
     this.#timer = setInterval(() => this.#play(), READING_EVERY_MS / this.speed);
   }
 
+  #sentS = 0;
+  /** While the stopped shot is computed nothing of the unstopped one is sent. */
+  #isStopping = false;
   #stopWith: (atS: number) => Promise<void> = async () => {};
   #after: () => void = () => {};
 
+  /** Stops the pump at the last reading sent: however fast the shot runs, nobody is late. */
   stop(): void {
-    const atS = Math.max(1, this.#elapsedS());
+    const atS = Math.max(1, this.#sentS || this.#elapsedS());
     this.#after();
     this.#after = () => {};
-    void this.#stopWith(atS);
+    this.#isStopping = true;
+    void this.#stopWith(atS).finally(() => (this.#isStopping = false));
     this.#stopWith = async () => {};
   }
 
@@ -136,11 +143,13 @@ export class SimulatedBench implements Machine, Scale, Refractometer {
   /** Sends every reading that is due. */
   #play(): void {
     const result = this.#result;
-    if (!result) return;
+    if (!result || this.#isStopping) return;
     const elapsedS = this.#elapsedS();
     const { trace } = result;
-    for (; this.#next < trace.length && trace[this.#next]!.timeS <= elapsedS; this.#next++)
-      this.#send(trace[this.#next]!);
+    while (this.#next < trace.length && trace[this.#next]!.timeS <= elapsedS) {
+      this.#send(trace[this.#next++]!);
+      if (this.#isStopping) return;
+    }
     const end = trace.at(-1);
     if (!end || this.#next < trace.length) return;
     this.#last = result;
@@ -150,6 +159,7 @@ export class SimulatedBench implements Machine, Scale, Refractometer {
 
   #send(point: Weight & MachineReading): void {
     const { timeS, weightG, pressureBar, flowMlS, temperatureC } = point;
+    this.#sentS = timeS;
     for (const listener of this.#weights) listener({ timeS, weightG });
     for (const listener of this.#readings) listener({ timeS, pressureBar, flowMlS, temperatureC });
   }

@@ -67,7 +67,7 @@ describe('the next move', () => {
   it('says grind direction with word and dial, the purge, the expectation and its band', () => {
     openFrame(houseWith({ timeS: 22 }));
     expect(advice()).toMatch(/Finer, 12 → 1[01](\.5)?/);
-    expect(advice()).toMatch(/Purge 4\.0 g first/);
+    expect(advice()).toMatch(/Purge 1\.0 g first: as much as this move needs/);
     expect(advice()).toMatch(
       /Expect 2\d s from the pump, 80 % between \d\d and \d\d\. Lands \d+ times in 100/,
     );

@@ -131,6 +131,7 @@ export function GrinderCurve({
       </Svg>
       <Small>
         Band: 80 % of shots, for a clean grinder. Dashed: the dial advised. Hollow: no evidence.
+        {shots.length > 0 && shots.every((shot) => shot.isSimulated) && ' All are simulated.'}
         {used.length > 0 &&
           ` ${used.map((letter) => `${letter} ${EVIDENCE_WORDS[letter]}`).join(', ')}.`}
       </Small>

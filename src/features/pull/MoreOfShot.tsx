@@ -13,6 +13,7 @@ import {
 } from '@/core/vocabulary';
 import { displayTemperatureC } from '@/core/start/setupLimits';
 import type { Bench } from '@/data/releaseView';
+import type { Refractometer } from '@/devices/instruments';
 import { QuietButton } from '@/ui/Button';
 import { QuantityInput, SelectInput, TextInput } from '@/ui/fields';
 import { useUnits } from '@/ui/person';
@@ -51,11 +52,13 @@ export function MoreOfShot({
   text,
   onChange,
   bind,
+  refractometer,
 }: {
   bench: Bench;
   text: ShotText;
   onChange: (change: Partial<ShotText>) => void;
   bind: (field: ShotField) => Bound;
+  refractometer: Refractometer | null;
 }) {
   const { temperature } = useUnits();
   const displayC = displayTemperatureC(bench.draft.temperatureC, bench.setup.machine);
@@ -94,7 +97,38 @@ export function MoreOfShot({
       </Grid>
       {caution && <Notice>{caution}</Notice>}
       <TraceFile text={text} onChange={onChange} />
+      {refractometer && <Strength refractometer={refractometer} text={text} onChange={onChange} />}
     </>
+  );
+}
+
+/** Strength of the cup that was just pulled, off a linked refractometer. */
+function Strength({
+  refractometer,
+  text,
+  onChange,
+}: {
+  refractometer: Refractometer;
+  text: ShotText;
+  onChange: (change: Partial<ShotText>) => void;
+}) {
+  const [fault, setFault] = useState<string | null>(null);
+  const read = () =>
+    void refractometer.read().then(
+      ({ tdsPct }) => {
+        setFault(null);
+        onChange({ tdsPct });
+      },
+      (error: Error) => setFault(error.message),
+    );
+  return (
+    <Small as="div">
+      {text.tdsPct !== null && `Strength ${text.tdsPct.toFixed(2)} % TDS goes with this shot. `}
+      <QuietButton onPress={read}>
+        {text.tdsPct === null ? 'Read the refractometer' : 'Read it again'}
+      </QuietButton>
+      {fault && <Notice role="alert">{fault}</Notice>}
+    </Small>
   );
 }
 

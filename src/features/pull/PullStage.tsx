@@ -124,7 +124,7 @@ function BenchWork({ bench, pull, releaseId, price }: BenchWorkProps) {
     speed,
     inBasket: () => inBasketOf(text, bench),
     onDrip: (atS) => timer.markDrip(atS),
-    onFull: () => timer.advance(),
+    onFull: (atS) => timer.stopAt(atS),
     onSettled: ({ yieldG, overrunG, trace }) =>
       change({ yieldG: yieldG.toFixed(1), overrunG, trace }),
   });
@@ -224,6 +224,7 @@ function BenchWork({ bench, pull, releaseId, price }: BenchWorkProps) {
         isBusy={queue.isBusy || command.isBusy || !mayPull}
         handle={form}
         stopAtG={live.live.stopAtG}
+        refractometer={live.refractometer}
       />
       <Faults faults={faults} shown={SHOWN} />
       {advice.status === 'confirmed' && (

@@ -4,6 +4,7 @@ import { useImperativeHandle, useRef, type FormEvent, type Ref } from 'react';
 import styled from 'styled-components';
 import { SEEN, SEEN_LABELS, type Seen } from '@/core/vocabulary';
 import type { Bench } from '@/data/releaseView';
+import type { Refractometer } from '@/devices/instruments';
 import { MainButton } from '@/ui/Button';
 import { Chip, ChipRow } from '@/ui/choices';
 import { QuantityInput } from '@/ui/fields';
@@ -63,6 +64,8 @@ export interface ShotFormProps {
   readonly handle: Ref<ShotFormHandle>;
   /** Weight at which the pump is to stop. */
   readonly stopAtG: number;
+  /** Null where strength is measured by hand. */
+  readonly refractometer: Refractometer | null;
 }
 
 export function ShotForm({
@@ -74,6 +77,7 @@ export function ShotForm({
   isBusy,
   handle,
   stopAtG,
+  refractometer,
 }: ShotFormProps) {
   const { grinder } = bench.setup;
   const dialRef = useRef<HTMLInputElement>(null);
@@ -168,7 +172,13 @@ export function ShotForm({
           portafilter; group, portafilter and steam scald.
         </Notice>
       )}
-      <MoreOfShot bench={bench} text={text} onChange={onChange} bind={bind} />
+      <MoreOfShot
+        bench={bench}
+        text={text}
+        onChange={onChange}
+        bind={bind}
+        refractometer={refractometer}
+      />
     </Form>
   );
 }

@@ -15,11 +15,14 @@ const Box = styled.div`
   display: grid;
   gap: 4px;
   justify-items: start;
+  max-width: 252px;
   padding: 4px 10px 6px 2px;
-  background: var(--enamel-raised);
+  /* The lines of earlier shots pass under it and stay to be guessed. */
+  background: color-mix(in srgb, var(--enamel-raised) 86%, transparent);
 
   @container (max-width: 600px) {
     position: static;
+    max-width: none;
     grid-template-columns: auto 1fr;
     align-items: end;
     margin-bottom: 8px;
@@ -91,7 +94,7 @@ export function TimerReadout({
   onSpeed: (speed: number) => void;
 }) {
   const { phase, elapsedS, firstDripS } = timer;
-  const { mass, massFigure } = useUnits();
+  const { mass, massFigure, units } = useUnits();
   const hasScale = live.scale !== 'none';
   const isRunning = phase === 'running' || phase === 'dripped';
   const next = hasScale && phase === 'running' ? 'stops' : NEXT[phase];
@@ -107,15 +110,20 @@ export function TimerReadout({
         {elapsedS.toFixed(1)}
       </Clock>
       <Hint>
-        <Key>Space</Key> or a tap {next}
-        {live.stopsItself && isRunning && `, by itself at ${mass(live.stopAtG)}`}
+        {isRunning && live.stopsItself ? (
+          `stops by itself at ${mass(live.stopAtG)}`
+        ) : (
+          <>
+            <Key>Space</Key> or a tap {next}
+          </>
+        )}
         {firstDripS !== null && `, first drip ${firstDripS.toFixed(1)} s`}
       </Hint>
       {hasScale && (
         <Scale>
           {live.scale === 'waking' || weightG === undefined
             ? `Simulated scale ${live.scale === 'waking' ? 'wakes' : 'ready'}`
-            : `${mass(Math.max(0, weightG))}, ${massFigure(live.flowGS, 1)} each second`}
+            : `${mass(Math.max(0, weightG))}, ${massFigure(live.flowGS, 1)} ${units.mass}/s`}
         </Scale>
       )}
       {hasScale && !isRunning && (

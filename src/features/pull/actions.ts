@@ -31,6 +31,7 @@ const logShotInput = z
     remark: optionalText('Remark', 'remark'),
     puck: optionalText('Spent puck', 'remark').default(''),
     overrunG: quantity('overrunG').optional(),
+    tdsPct: quantity('tdsPct').optional(),
     isSimulated: z.boolean().default(false),
     trace: traceSchema.optional(),
     /** When it was pulled, where it could not be sent at once; now when absent. */

@@ -26,7 +26,8 @@ export function evidenceOf(
     D: shot.restDays !== latestDay,
     C: shot.seen.includes('coldMetal'),
     F: firsts.includes(shot.id),
-    S: shot.isSimulated,
+    // Where all are, it tells nothing apart.
+    S: shot.isSimulated && !all.every((other) => other.isSimulated),
   };
   return (Object.keys(has) as Evidence[]).filter((letter) => has[letter]);
 }

@@ -26,6 +26,8 @@ export interface ShotText {
   /** From a scale or a file. */
   readonly trace: Trace | null;
   readonly overrunG: number | null;
+  /** Off the refractometer, %. */
+  readonly tdsPct: number | null;
 }
 
 /** Where the advice stands: the dial and dose the next shot is meant to have. */
@@ -63,6 +65,7 @@ export function prefill(bench: Bench): ShotText {
     overruled: '',
     trace: null,
     overrunG: null,
+    tdsPct: null,
   };
 }
 
@@ -83,7 +86,7 @@ export function needsPurge(text: Pick<ShotText, 'dial'>, bench: Bench): boolean 
 
 export function shotInputOf(text: ShotText, bench: Bench) {
   const aim = aimOf(bench);
-  const { clock, purged, seen, beans, puck, remark, trace, overrunG } = text;
+  const { clock, purged, seen, beans, puck, remark, trace, overrunG, tdsPct } = text;
   return {
     draftId: bench.draft.id,
     dial: readNumber(text.dial),
@@ -104,6 +107,7 @@ export function shotInputOf(text: ShotText, bench: Bench) {
     overruled: isOverruled(text, bench) ? text.overruled || 'no reason given' : undefined,
     trace: trace ?? undefined,
     overrunG: overrunG ?? undefined,
+    tdsPct: tdsPct ?? undefined,
     // A shot on simulated instruments, or one typed in while they are linked, is not the house's own.
     isSimulated: bench.setup.links.scale === 'simulated' || undefined,
   };

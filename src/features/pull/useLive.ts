@@ -1,14 +1,15 @@
 'use client';
 
-import { useEffect, useEffectEvent, useMemo, useRef, useState } from 'react';
+import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { STYLE_STEPS } from '@/core/programme/styles';
 import { firstDripOf, flowAt, readTrace, stopAtWeight } from '@/core/trace/read';
 import type { Trace } from '@/core/trace/schema';
 import type { PullView } from '@/data/pullView';
 import type { Bench } from '@/data/releaseView';
-import type { Weight } from '@/devices/instruments';
+import type { Refractometer, Weight } from '@/devices/instruments';
 import { SimulatedBench, type InBasket } from '@/devices/simulated/simulatedBench';
 import { drawInWorker, pullInWorker } from '@/workers/client';
+import { drawInputOf } from './simulatedOf';
 
 /** What the scale says while a shot runs. */
 export interface Live {
@@ -35,20 +36,20 @@ export interface LiveOptions {
   readonly speed: number;
   readonly onDrip: (atS: number) => void;
   /** The cup is so full that the pump is to stop. */
-  readonly onFull: () => void;
+  readonly onFull: (atS: number) => void;
   readonly onSettled: (settled: Settled) => void;
 }
 
 interface Run {
   readonly points: Trace;
+  readonly dripS: number | null;
   readonly stoppedS: number | null;
   readonly isSettled: boolean;
 }
 
-const IDLE: Run = { points: [], stoppedS: null, isSettled: true };
+const IDLE: Run = { points: [], dripS: null, stoppedS: null, isSettled: true };
 /** The cup is read so long after the pump stopped; by then the spout is empty. */
 const SETTLES_AFTER_S = 2.2;
-const START_SD = 0.18;
 
 /** Follows the scale of this bench: first drip, full cup, what runs on after the pump. */
 export function useLive(options: LiveOptions) {
@@ -60,49 +61,55 @@ export function useLive(options: LiveOptions) {
   const device = useRef<SimulatedBench | null>(null);
   const [isReady, setReady] = useState(false);
   const [run, setRun] = useState<Run>(IDLE);
-  const question = useMemo(() => drawInputOf(bench, pull), [bench, pull]);
   const { dialInId } = draft;
 
+  // Several readings may come before the screen is drawn again: they are gathered outside it.
+  const gathered = useRef<Run>(IDLE);
+  const show = (next: Run) => {
+    gathered.current = next;
+    setRun(next);
+  };
+
   const onWeight = useEffectEvent(({ timeS, weightG }: Weight) => {
-    if (run.isSettled) return;
-    const points = [...run.points, { timeS, weightG }];
-    const dripS = firstDripOf(points);
-    if (dripS !== null) options.onDrip(dripS);
-    const isFull = run.stoppedS === null && stopsItself && weightG >= stopAtG;
-    const settles = run.stoppedS !== null && timeS >= run.stoppedS + SETTLES_AFTER_S;
-    setRun({ ...run, points, isSettled: settles });
-    if (isFull) options.onFull();
-    if (settles) options.onSettled(settledOf(points, run.stoppedS!));
+    const before = gathered.current;
+    if (before.isSettled) return;
+    const points = [...before.points, { timeS, weightG }];
+    const dripS = before.dripS ?? firstDripOf(points);
+    const isFull = before.stoppedS === null && stopsItself && weightG >= stopAtG;
+    const isSettled = before.stoppedS !== null && timeS >= before.stoppedS + SETTLES_AFTER_S;
+    show({ ...before, points, dripS, isSettled });
+    if (dripS !== null && before.dripS === null) options.onDrip(dripS);
+    if (isFull) options.onFull(timeS);
+    if (isSettled) options.onSettled(settledOf(points, before.stoppedS!));
   });
 
-  const wake = useEffectEvent(async (isGone: () => boolean) => {
-    const station = await drawInWorker(question);
-    if (isGone()) return null;
-    const made = new SimulatedBench({
-      station,
-      pullShot: pullInWorker,
-      seed: question.seed + bench.shots.length,
-    });
-    made.onWeight((weight) => onWeight(weight));
-    device.current = made;
-    setReady(true);
-    return made;
-  });
-
+  const question = useEffectEvent(() => ({
+    input: drawInputOf(bench, pull),
+    shots: bench.shots.length,
+  }));
   useEffect(() => {
     if (!hasScale) return;
     let isGone = false;
-    const waking = wake(() => isGone);
+    let made: SimulatedBench | null = null;
+    const { input, shots } = question();
+    void drawInWorker(input).then((station) => {
+      if (isGone) return;
+      made = new SimulatedBench({ station, pullShot: pullInWorker, seed: input.seed + shots });
+      made.onWeight((weight) => onWeight(weight));
+      device.current = made;
+      setReady(true);
+    });
     return () => {
       isGone = true;
-      void waking.then((made) => made?.close());
+      made?.close();
+      device.current = null;
     };
   }, [hasScale, dialInId]);
 
   const start = () => {
     const made = device.current;
     if (!made) return;
-    setRun({ points: [], stoppedS: null, isSettled: false });
+    show({ ...IDLE, isSettled: false });
     made.speed = speed;
     made.tare();
     made.load(options.inBasket());
@@ -110,9 +117,15 @@ export function useLive(options: LiveOptions) {
   };
   const stop = (atS: number) => {
     device.current?.stop();
-    setRun((before) => ({ ...before, stoppedS: atS }));
+    show({ ...gathered.current, stoppedS: atS });
   };
-  const readTds = async () => (device.current ? (await device.current.read()).tdsPct : null);
+  const refractometer: Refractometer | null =
+    setup.links.refractometer === 'simulated' && isReady
+      ? {
+          read: () =>
+            device.current?.read() ?? Promise.reject(new Error('The refractometer is not ready.')),
+        }
+      : null;
   const live: Live = {
     scale: hasScale ? (isReady ? 'ready' : 'waking') : 'none',
     points: run.points,
@@ -120,7 +133,7 @@ export function useLive(options: LiveOptions) {
     stopAtG,
     stopsItself,
   };
-  return { live, start, stop, readTds, clear: () => setRun(IDLE) };
+  return { live, start, stop, refractometer, clear: () => show(IDLE) };
 }
 
 function settledOf(points: Trace, stoppedS: number): Settled {
@@ -128,31 +141,4 @@ function settledOf(points: Trace, stoppedS: number): Settled {
   const atStop = points.findLast(({ timeS }) => timeS <= stoppedS)?.weightG ?? 0;
   const tenth = (grams: number) => Math.round(10 * grams) / 10;
   return { yieldG: tenth(yieldG), overrunG: tenth(Math.max(0, yieldG - atStop)), trace: points };
-}
-
-/** The simulated bench of this dial-in: always the same one. */
-function drawInputOf({ draft, setup, target, shots }: Bench, pull: PullView) {
-  const drip = target.clock === 'firstDrip' ? (shots.at(-1)?.firstDripS ?? 6) : 0;
-  return {
-    coffee: pull.coffee,
-    basket: setup.basket,
-    grinder: setup.grinder,
-    recipe: {
-      doseG: draft.doseG,
-      yieldG: draft.yieldG,
-      temperatureC: draft.temperatureC,
-      programme: STYLE_STEPS[draft.style],
-      centreS: (target.timeS[0] + target.timeS[1]) / 2 + drip,
-    },
-    startDial: draft.startDial,
-    startSd: START_SD,
-    seed: seedOf(draft.dialInId),
-  };
-}
-
-/** A number from an id, the same every time (FNV-1a, published). */
-function seedOf(id: string): number {
-  let hash = 0x811c9dc5;
-  for (const sign of id) hash = Math.imul(hash ^ sign.charCodeAt(0), 0x01000193) >>> 0;
-  return hash;
 }

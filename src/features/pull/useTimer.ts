@@ -14,6 +14,8 @@ export interface Timer {
   readonly reset: () => void;
   /** Notes a first drip that a scale saw; at that time, not when it was told. */
   readonly markDrip: (atS: number) => void;
+  /** Stops at a time that a scale told. */
+  readonly stopAt: (atS: number) => void;
 }
 
 export interface TimedRun {
@@ -59,7 +61,7 @@ export function useTimer({
     return () => clearInterval(interval);
   }, [isRunning, startMs, now, speed]);
 
-  const stop = useCallback(
+  const stopAt = useCallback(
     (atS: number) => {
       setElapsedS(atS);
       setPhase('stopped');
@@ -81,15 +83,15 @@ export function useTimer({
         onStart();
         break;
       case 'running':
-        if (hasScale) return stop(atS);
+        if (hasScale) return stopAt(atS);
         setFirstDripS(atS);
         setPhase('dripped');
         break;
       case 'dripped':
-        stop(atS);
+        stopAt(atS);
         break;
     }
-  }, [hasScale, now, onStart, phase, speed, startMs, stop]);
+  }, [hasScale, now, onStart, phase, speed, startMs, stopAt]);
 
   const reset = useCallback(() => {
     setPhase('idle');
@@ -102,5 +104,5 @@ export function useTimer({
     setPhase((before) => (before === 'running' ? 'dripped' : before));
   }, []);
 
-  return { phase, elapsedS, firstDripS, advance, reset, markDrip };
+  return { phase, elapsedS, firstDripS, advance, reset, markDrip, stopAt };
 }

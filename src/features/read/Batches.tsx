@@ -15,6 +15,7 @@ import { offerUndo } from '@/ui/undo';
 import { useCommand } from '@/ui/useCommand';
 import { useRowForm } from '@/ui/useRowForm';
 import { BatchFields } from './BatchFields';
+import { ColourReading } from './ColourReading';
 import { batchInputOf, batchTextOf, emptyBatch, type BatchText } from './releaseText';
 import { SHOWN_BATCH } from './shown';
 
@@ -41,11 +42,14 @@ export function Batches({
   batches,
   onBenchId,
   today,
+  hasColourMeter,
 }: {
   releaseId: string;
   batches: readonly BatchView[];
   onBenchId: string;
   today: string;
+  /** The setup on the bench has one linked. */
+  hasColourMeter: boolean;
 }) {
   const isLead = useMay('lead');
   const [open, setOpen] = useState<string | null>(null);
@@ -107,6 +111,7 @@ export function Batches({
           releaseId={releaseId}
           row={{ text: batchTextOf(edited), rowVersion: edited.rowVersion }}
           batchId={edited.id}
+          hasColourMeter={hasColourMeter}
           onDone={() => setOpen(null)}
         />
       )}
@@ -114,6 +119,7 @@ export function Batches({
         <BatchForm
           releaseId={releaseId}
           row={{ text: emptyBatch(today), rowVersion: 0 }}
+          hasColourMeter={hasColourMeter}
           onDone={() => setOpen(null)}
         />
       )}
@@ -180,11 +186,13 @@ function BatchForm({
   releaseId,
   row,
   batchId,
+  hasColourMeter,
   onDone,
 }: {
   releaseId: string;
   row: { text: BatchText; rowVersion: number };
   batchId?: string;
+  hasColourMeter: boolean;
   onDone: () => void;
 }) {
   const { submit, faults, faultOf, isBusy } = useCommand();
@@ -207,6 +215,12 @@ function BatchForm({
         onSettle={form.settle}
       />
       <BatchFields text={form.text} change={form.change} faultOf={faultOf} />
+      {hasColourMeter && (
+        <ColourReading
+          roastLevel={Number(form.text.roastLevel)}
+          onRead={(colourGround) => form.change({ colourGround: String(colourGround) })}
+        />
+      )}
       <Faults faults={faults} shown={form.hasMerged ? [...SHOWN_BATCH, 'batch'] : SHOWN_BATCH} />
       <p>
         <MainButton type="submit" isDisabled={isBusy}>

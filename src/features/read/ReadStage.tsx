@@ -125,6 +125,7 @@ export function ReadStage({ view, ease, hasBeanMap, today, nearest }: ReadStageP
         batches={batches}
         onBenchId={view.bench ? batch.id : ''}
         today={today}
+        hasColourMeter={view.bench?.setup.links.colourMeter === 'simulated'}
       />
       {view.bench === null && isLead && (
         <p>

@@ -1,0 +1,39 @@
+/** The simulated bench that stands in for a dial-in: always the same one for the same names. */
+import { STYLE_STEPS } from '@/core/programme/styles';
+import type { DrawInput } from '@/core/shot/drawStation';
+import type { PullView } from '@/data/pullView';
+import type { Bench } from '@/data/releaseView';
+
+/** How far off the first dial is, sd in ln time: as a start from the house model is. */
+const START_SD = 0.18;
+/** Usual first drip where none was noted, s. */
+const USUAL_DRIP_S = 6;
+
+export function drawInputOf(
+  { draft, setup, target, shots }: Bench,
+  { coffee: { names, ...coffee } }: Pick<PullView, 'coffee'>,
+): DrawInput {
+  const drip = target.clock === 'firstDrip' ? (shots.at(-1)?.firstDripS ?? USUAL_DRIP_S) : 0;
+  return {
+    coffee,
+    basket: { diameterMm: setup.basket.diameterMm, ratedG: setup.basket.ratedG },
+    grinder: setup.grinder,
+    recipe: {
+      doseG: draft.doseG,
+      yieldG: draft.yieldG,
+      temperatureC: draft.temperatureC,
+      programme: STYLE_STEPS[draft.style],
+      centreS: (target.timeS[0] + target.timeS[1]) / 2 + drip,
+    },
+    startDial: draft.startDial,
+    startSd: START_SD,
+    seed: seedOf(names),
+  };
+}
+
+/** A number from a text, the same every time (FNV-1a, published). */
+function seedOf(id: string): number {
+  let hash = 0x811c9dc5;
+  for (const sign of id) hash = Math.imul(hash ^ sign.charCodeAt(0), 0x01000193) >>> 0;
+  return hash;
+}

@@ -1,0 +1,9 @@
+/** What a browser has and the tests' does not: its database, and escaped ids by which dialogs look up. */
+import { deserialize, serialize } from 'node:v8';
+import 'fake-indexeddb/auto';
+
+globalThis.structuredClone ??= (value: unknown) => deserialize(serialize(value)) as never;
+globalThis.CSS ??= {
+  escape: (text: string) => String(text).replace(/[^\w-]/g, (sign) => `\\${sign}`),
+  supports: () => false,
+} as unknown as typeof CSS;
