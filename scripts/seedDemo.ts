@@ -398,7 +398,7 @@ dialIn(COFFEES.decaf, arrive(COFFEES.decaf), { daysAgo: 1, startDial: 16, taster
 // Best from today, confirmed, not tasted.
 dialIn(COFFEES.sombra, arrive(COFFEES.sombra), { daysAgo: 1, startDial: 15, tasters: [] });
 
-// Mid dial-in on simulated instruments: three shots with their traces.
+// Mid dial-in on simulated instruments: two shots with their traces.
 const bruma = arrive(COFFEES.bruma);
 worker.goTo(0, 70);
 worker.accept(lead, {
@@ -409,7 +409,7 @@ worker.accept(lead, {
   coffee: COFFEES.bruma.truth,
   daysAgo: 0,
 });
-pullSimulated(worker, bruma.id, bench, 3);
+pullSimulated(worker, bruma.id, bench, 2);
 
 // Mid dial-in: a shot in the window by the model, outside by the clock.
 const lume = arrive(COFFEES.lume);

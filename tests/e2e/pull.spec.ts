@@ -65,6 +65,7 @@ test('a whole dial-in on the simulated scale, by keyboard alone, to confirmed', 
     await expect(page.getByText(new RegExp(`Ledger: ${count} shots`))).toBeVisible();
   }
   await expect(confirmed).toBeVisible();
+  expect(count).toBeGreaterThan(first);
   const shots = shotsOf(SIMULATED);
   expect(shots).toHaveLength(count);
   expect(shots.every(({ is_simulated }) => is_simulated === 1)).toBe(true);
