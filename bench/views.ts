@@ -48,6 +48,7 @@ async function viewsOf(ask: Ask): Promise<View[]> {
     { name: 'today', path: '/' },
     ...stages.map((stage) => ({ name: stage, path: `${published}/${stage}` })),
     { name: 'patterns', path: '/patterns' },
+    { name: 'practice', path: '/practice' },
     { name: 'import', path: '/import' },
     { name: 'equipment', path: '/equipment' },
     { name: 'house', path: '/house' },

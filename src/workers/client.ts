@@ -1,5 +1,6 @@
 /** Asks the simulator's worker, and matches its answers to the questions. */
 import type { DrawInput } from '@/core/shot/drawStation';
+import type { PracticeRound, PracticeState, PracticeTruth } from '@/core/practice/play';
 import type { Station } from '@/core/shot/station';
 import type { FromWorker, PullDone, PullJob, ToWorker } from './protocol';
 
@@ -30,6 +31,20 @@ export const drawInWorker: DrawBench = async (input) => {
   if (answer.kind !== 'drawn') throw new Error('The simulator gave another answer than asked.');
   return answer.station;
 };
+
+/** Plays a round of practice as far as its moves go. */
+export async function practiseInWorker(round: PracticeRound): Promise<PracticeState> {
+  const answer = await ask((id) => ({ kind: 'practise', id, round }));
+  if (answer.kind !== 'practised') throw new Error('The simulator gave another answer than asked.');
+  return answer.state;
+}
+
+/** The truth of a round, and the advice's way through it. */
+export async function tellInWorker(round: PracticeRound): Promise<PracticeTruth> {
+  const answer = await ask((id) => ({ kind: 'tell', id, round }));
+  if (answer.kind !== 'told') throw new Error('The simulator gave another answer than asked.');
+  return answer.truth;
+}
 
 function ask(messageOf: (id: number) => ToWorker): Promise<Answered> {
   return new Promise((resolve, reject) => {

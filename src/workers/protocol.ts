@@ -1,5 +1,6 @@
 /** Messages between the page and the simulator's worker. */
 import type { DrawInput } from '@/core/shot/drawStation';
+import type { PracticeRound, PracticeState, PracticeTruth } from '@/core/practice/play';
 import type { Pull, Station } from '@/core/shot/station';
 import type { ShotResult } from '@/core/shot/types';
 
@@ -18,9 +19,13 @@ export interface PullDone {
 
 export type ToWorker =
   | { readonly kind: 'pull'; readonly id: number; readonly job: PullJob }
-  | { readonly kind: 'draw'; readonly id: number; readonly input: DrawInput };
+  | { readonly kind: 'draw'; readonly id: number; readonly input: DrawInput }
+  | { readonly kind: 'practise'; readonly id: number; readonly round: PracticeRound }
+  | { readonly kind: 'tell'; readonly id: number; readonly round: PracticeRound };
 
 export type FromWorker =
   | { readonly kind: 'pulled'; readonly id: number; readonly done: PullDone }
   | { readonly kind: 'drawn'; readonly id: number; readonly station: Station }
+  | { readonly kind: 'practised'; readonly id: number; readonly state: PracticeState }
+  | { readonly kind: 'told'; readonly id: number; readonly truth: PracticeTruth }
   | { readonly kind: 'failed'; readonly id: number; readonly words: string };

@@ -18,6 +18,7 @@ async function addresses(page: Page): Promise<string[]> {
   const { url } = server;
   const published = await pathOf(page, url, 'Las Veredas');
   const onBench = await pathOf(page, url, 'Serra do Lume');
+  const simulated = await pathOf(page, url, 'Cerro Bruma');
   const arrived = await pathOf(page, url, 'Dembi Ridge');
   const blend = await pathOf(page, url, 'Harbour Lamp');
   const card = await cardOf(page, 'Las Veredas');
@@ -25,13 +26,23 @@ async function addresses(page: Page): Promise<string[]> {
   const views = [
     ...STAGES.map((stage) => `${published}/${stage}`),
     `${onBench}/pull`,
+    `${simulated}/pull`,
     `${onBench}/taste`,
     `${arrived}/read`,
     `${arrived}/start?beside=soakFirst&ifRoast=1`,
     `${arrived}/publish`,
     `${blend}/read`,
   ];
-  const pages = ['/', '/releases/new', '/patterns', '/equipment', '/house', '/people', '/import'];
+  const pages = [
+    '/',
+    '/releases/new',
+    '/patterns',
+    '/practice',
+    '/equipment',
+    '/house',
+    '/people',
+    '/import',
+  ];
   return [...pages, '/house/rules', card, withdrawn, '/p/nothing-here', ...views];
 }
 

@@ -197,6 +197,9 @@ export function TopBar({ houseName, releases, due }: TopBarProps) {
         <Link className="wide" href="/patterns">
           Patterns
         </Link>
+        <Link className="wide" href="/practice">
+          Practice
+        </Link>
         <Link className="wide" href="/equipment">
           Equipment
         </Link>

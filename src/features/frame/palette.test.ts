@@ -27,6 +27,7 @@ describe('the command palette', () => {
     expect(words(bench)).toEqual([
       'Today',
       'Patterns',
+      'Practice',
       'Equipment',
       'People',
       'House',

@@ -21,6 +21,7 @@ const PLACES = [
   { href: '/releases/new', words: 'New release', duty: 'lead' },
   { href: '/import', words: 'Import a spreadsheet', duty: 'lead' },
   { href: '/patterns', words: 'Patterns', duty: 'self' },
+  { href: '/practice', words: 'Practice', duty: 'self' },
   { href: '/equipment', words: 'Equipment', duty: 'self' },
   { href: '/people', words: 'People', duty: 'self' },
   { href: '/house', words: 'House', duty: 'self' },

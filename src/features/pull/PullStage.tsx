@@ -153,6 +153,8 @@ function BenchWork({ bench, pull, releaseId, price }: BenchWorkProps) {
     setEdits({});
     timer.reset();
     live.clear();
+    // The next key is the bench's again, not a field's.
+    if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
   };
   const takeBack = async (shotId: string) => {
     const answer = await command.submit('removeShot', { shotId });

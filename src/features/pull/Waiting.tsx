@@ -28,13 +28,13 @@ export function Waiting({
   const kept = waiting.filter(({ faults }) => !faults);
   return (
     <div role="status">
-      {kept.length > 0 && (
+      {/* One that is just being sent is not worth a word. */}
+      {trouble && kept.length > 0 && (
         <Notice>
           <strong>
             {kept.length === 1 ? '1 shot waits' : `${kept.length} shots wait`} to go up:
           </strong>{' '}
-          {kept.map(words).join(' · ')}. {trouble && TROUBLE_WORDS[trouble]} The advice counts them
-          then.
+          {kept.map(words).join(' · ')}. {TROUBLE_WORDS[trouble]} The advice counts them then.
         </Notice>
       )}
       {refused.map((entry) => (
