@@ -411,22 +411,22 @@ worker.accept(lead, {
 });
 pullSimulated(worker, bruma.id, bench, 2);
 
-// Mid dial-in: a shot in the window by the model, outside by the clock.
+// Mid dial-in: the last move was large and not purged, so the next move is to pull it again.
 const lume = arrive(COFFEES.lume);
 worker.goTo(0, 46);
 worker.accept(lead, {
   releaseId: lume.id,
   batchId: lume.batchIds[0]!,
   setupName: WINDOW,
-  startDial: 15.5,
+  startDial: 17,
   coffee: COFFEES.lume.truth,
   daysAgo: 0,
 });
 // Its three shots are fixed, so that the bench of the demo always stands here.
 const lumeDraft = worker.view(lume.id).bench!.draft;
 const LUME_SHOTS = [
-  { dial: 15.5, timeS: 19.6, firstDripS: 4.4, purged: true, seen: ['paleCrema'] },
-  { dial: 13.5, timeS: 22.9, firstDripS: 5.2, purged: true, seen: [] },
+  { dial: 17, timeS: 17.1, firstDripS: 4.1, purged: true, seen: ['paleCrema'] },
+  { dial: 16, timeS: 19, firstDripS: 4.5, purged: true, seen: [] },
   { dial: 12, timeS: 24.1, firstDripS: 5.4, purged: false, seen: [] },
 ];
 LUME_SHOTS.forEach((shot, i) => {

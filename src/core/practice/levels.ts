@@ -48,7 +48,7 @@ export const LEVEL_FACTS: Readonly<Record<PracticeLevel, LevelFacts>> = {
   },
   medium: {
     label: 'Medium',
-    words: 'A medium washed coffee, a window of four seconds, a grinder that keeps two grams.',
+    words: 'A medium washed coffee, a window of five seconds, a grinder that keeps two grams.',
     coffee: { roastLevel: 0, intensity: 0, restDays: 14 },
     grinder: grinder(1, 2),
     lnPerStep: 0.09,

@@ -18,12 +18,13 @@ import { Ways } from './Ways';
 const Stack = styled.div`
   display: grid;
   gap: 14px;
+  max-width: 820px;
   container-type: inline-size;
 `;
 
 const Figures = styled.form`
   display: grid;
-  grid-template-columns: repeat(3, minmax(0, 150px)) auto;
+  grid-template-columns: repeat(3, minmax(0, 150px)) 130px;
   gap: 10px;
   align-items: end;
 

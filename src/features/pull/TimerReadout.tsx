@@ -70,6 +70,12 @@ const Speed = styled.label`
   padding-left: 6px;
   font-size: 13px;
   color: var(--ink-soft);
+
+  select {
+    color: var(--ink);
+    background: var(--enamel-raised);
+    border: 1px solid var(--rule-strong);
+  }
 `;
 
 const NEXT: Record<TimerPhase, string> = {
