@@ -4,11 +4,10 @@
  */
 import { finerSign } from '../grinder/dial';
 import { chamberAfter, effectiveDial } from '../grinder/retention';
-import type { Programme } from '../programme/programme';
 import type { Grinder } from '../schema/setup';
 import { BED } from './parameters';
 import { simulateShot } from './simulate';
-import type { ShotResult, SimulatedBasket, SimulatedCoffee } from './types';
+import type { ShotResult, SimulatedBasket, SimulatedCoffee, SimulatedShot } from './types';
 
 export interface Station {
   readonly coffee: SimulatedCoffee;
@@ -19,19 +18,10 @@ export interface Station {
   readonly referenceDial: number;
 }
 
-export interface Pull {
+/** A shot as a person sets it: by the dial and the purge, not by the grind that comes of them. */
+export interface Pull extends Omit<SimulatedShot, 'grindUm'> {
   readonly dial: number;
-  readonly doseG: number;
   readonly purgeG: number;
-  readonly yieldG: number;
-  readonly temperatureC: number;
-  readonly programme: Programme;
-  readonly mostS?: number | undefined;
-  readonly prep?: number | undefined;
-  readonly beanC?: number | undefined;
-  readonly isMisted?: boolean | undefined;
-  readonly isColdMetal?: boolean | undefined;
-  readonly cutsS?: readonly number[] | undefined;
 }
 
 /** Grinds simulated are held where the bed's forms are believed, µm. */
