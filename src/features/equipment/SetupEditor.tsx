@@ -135,6 +135,7 @@ export function SetupEditor({
         <SectionTitle as="h3">Instruments</SectionTitle>
         <Small>
           A simulated instrument makes its readings up. Its shots are marked, and publish nothing.
+          Machine control and refractometer work with the simulated scale only.
         </Small>
         <Instruments>
           {INSTRUMENTS.map((instrument) => (

@@ -56,7 +56,8 @@ export function useLive(options: LiveOptions) {
   const { bench, pull, speed } = options;
   const { setup, draft, target } = bench;
   const hasScale = setup.links.scale === 'simulated';
-  const stopsItself = setup.links.machineLink === 'simulated';
+  // Without a scale nobody tells the machine when the cup is full.
+  const stopsItself = hasScale && setup.links.machineLink === 'simulated';
   const stopAtG = stopAtWeight(target.yieldG, pull.overrunG);
   const device = useRef<SimulatedBench | null>(null);
   const [isReady, setReady] = useState(false);
