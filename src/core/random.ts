@@ -6,6 +6,8 @@ export interface Chance {
   readonly normal: () => number;
   readonly isWithin: (probability: number) => boolean;
   readonly oneOf: <T>(all: readonly T[]) => T;
+  /** Every order is as likely as any other. */
+  readonly shuffled: <T>(all: readonly T[]) => T[];
 }
 
 /** Mulberry32, a published 32-bit generator; enough for made-up shots and houses, not for statistics. */
@@ -24,5 +26,10 @@ export function chanceFrom(seed: number): Chance {
     normal,
     isWithin: (probability) => uniform() < probability,
     oneOf: (all) => all[Math.floor(uniform() * all.length)]!,
+    shuffled: (all) => {
+      const left = [...all];
+      // Fisher-Yates (published).
+      return all.map(() => left.splice(Math.floor(uniform() * left.length), 1)[0]!);
+    },
   };
 }

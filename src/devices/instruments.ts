@@ -2,7 +2,7 @@
  * One small interface for each instrument of a bench. A real one is added by implementing its interface
  * and naming it in `linked.ts`; see docs/devices.md. Readings come as they are, unsmoothed.
  */
-import type { Programme } from '@/core/programme/programme';
+import type { Programme } from '@/core/programme/step';
 
 /** Ends a subscription. */
 export type Unsubscribe = () => void;

@@ -1,67 +1,66 @@
 /** Asks the simulator's worker, and matches its answers to the questions. */
-import type { DrawInput } from '@/core/shot/drawStation';
-import type { PracticeRound, PracticeState, PracticeTruth } from '@/core/practice/play';
-import type { Station } from '@/core/shot/station';
-import type { FromWorker, PullDone, PullJob, ToWorker } from './protocol';
+import type { Progress } from '@/core/progress';
+import type { FromWorker, JobKind, Jobs, ToWorker } from './protocol';
 
-export type PullShot = (job: PullJob) => Promise<PullDone>;
-export type DrawBench = (input: DrawInput) => Promise<Station>;
+export interface JobOptions {
+  readonly onProgress?: Progress;
+  /** Gives the job up: the worker is ended, and what else waits is asked of a new one. */
+  readonly signal?: AbortSignal;
+}
 
-type Answered = Exclude<FromWorker, { kind: 'failed' }>;
+/** Has a job done off the main thread. Rejects when it fails or is given up. */
+export type Ask = <K extends JobKind>(
+  kind: K,
+  input: Jobs[K]['asks'],
+  options?: JobOptions,
+) => Promise<Jobs[K]['answers']>;
 
 interface Asked {
-  readonly resolve: (answer: Answered) => void;
+  readonly message: ToWorker;
+  readonly resolve: (result: Jobs[JobKind]['answers']) => void;
   readonly reject: (error: Error) => void;
+  readonly onProgress: Progress | undefined;
 }
 
-let worker: Worker | null = null;
-let lastId = 0;
-const asked = new Map<number, Asked>();
+/** A line to workers of one kind; one worker serves the whole page, jobs are done in turn. */
+export function lineTo(startWorker: () => Worker): Ask {
+  let worker: Worker | null = null;
+  let lastId = 0;
+  const asked = new Map<number, Asked>();
 
-/** Pulls a simulated shot in the worker; one worker serves the whole page. */
-export const pullInWorker: PullShot = async (job) => {
-  const answer = await ask((id) => ({ kind: 'pull', id, job }));
-  if (answer.kind !== 'pulled') throw new Error('The simulator gave another answer than asked.');
-  return answer.done;
-};
-
-/** Draws a simulated bench in the worker. */
-export const drawInWorker: DrawBench = async (input) => {
-  const answer = await ask((id) => ({ kind: 'draw', id, input }));
-  if (answer.kind !== 'drawn') throw new Error('The simulator gave another answer than asked.');
-  return answer.station;
-};
-
-/** Plays a round of practice as far as its moves go. */
-export async function practiseInWorker(round: PracticeRound): Promise<PracticeState> {
-  const answer = await ask((id) => ({ kind: 'practise', id, round }));
-  if (answer.kind !== 'practised') throw new Error('The simulator gave another answer than asked.');
-  return answer.state;
-}
-
-/** The truth of a round, and the advice's way through it. */
-export async function tellInWorker(round: PracticeRound): Promise<PracticeTruth> {
-  const answer = await ask((id) => ({ kind: 'tell', id, round }));
-  if (answer.kind !== 'told') throw new Error('The simulator gave another answer than asked.');
-  return answer.truth;
-}
-
-function ask(messageOf: (id: number) => ToWorker): Promise<Answered> {
-  return new Promise((resolve, reject) => {
-    worker ??= startWorker();
-    const id = ++lastId;
-    asked.set(id, { resolve, reject });
-    worker.postMessage(messageOf(id));
-  });
-}
-
-function startWorker(): Worker {
-  const started = new Worker(new URL('./shot.worker.ts', import.meta.url), { type: 'module' });
-  started.onmessage = ({ data }: MessageEvent<FromWorker>) => {
+  const onMessage = ({ data }: MessageEvent<FromWorker>) => {
     const waiting = asked.get(data.id);
+    if (data.kind === 'progress') return waiting?.onProgress?.(data.fraction);
     asked.delete(data.id);
     if (data.kind === 'failed') waiting?.reject(new Error(data.words));
-    else waiting?.resolve(data);
+    else waiting?.resolve(data.result);
   };
-  return started;
+  const running = () => {
+    if (worker) return worker;
+    worker = startWorker();
+    worker.onmessage = onMessage;
+    return worker;
+  };
+  const giveUp = (id: number) => {
+    const waiting = asked.get(id);
+    if (!waiting) return;
+    asked.delete(id);
+    worker?.terminate();
+    worker = null;
+    // The worker keeps nothing between two jobs: a new one can take over the rest.
+    for (const { message } of asked.values()) running().postMessage(message);
+    waiting.reject(new DOMException('Given up.', 'AbortError'));
+  };
+  return (kind, input, { onProgress, signal } = {}) =>
+    new Promise((resolve, reject) => {
+      const id = ++lastId;
+      const message = { kind, id, input } as ToWorker;
+      asked.set(id, { message, resolve: resolve as Asked['resolve'], reject, onProgress });
+      signal?.addEventListener('abort', () => giveUp(id), { once: true });
+      running().postMessage(message);
+    });
 }
+
+export const ask: Ask = lineTo(
+  () => new Worker(new URL('./shot.worker.ts', import.meta.url), { type: 'module' }),
+);

@@ -1,7 +1,9 @@
 /** Messages between the page and the simulator's worker. */
 import type { DrawInput } from '@/core/shot/drawStation';
+import type { DrillRound, Drill } from '@/core/practice/drill';
 import type { PracticeRound, PracticeState, PracticeTruth } from '@/core/practice/play';
 import type { Pull, Station } from '@/core/shot/station';
+import type { Tried, TryInput } from '@/core/shot/tryProgramme';
 import type { ShotResult } from '@/core/shot/types';
 
 /** A pull with all it needs; the worker keeps nothing between two of them. */
@@ -17,15 +19,22 @@ export interface PullDone {
   readonly chamberDial: number;
 }
 
-export type ToWorker =
-  | { readonly kind: 'pull'; readonly id: number; readonly job: PullJob }
-  | { readonly kind: 'draw'; readonly id: number; readonly input: DrawInput }
-  | { readonly kind: 'practise'; readonly id: number; readonly round: PracticeRound }
-  | { readonly kind: 'tell'; readonly id: number; readonly round: PracticeRound };
+/** What can be asked for, and what is answered to it. */
+export interface Jobs {
+  readonly pull: { readonly asks: PullJob; readonly answers: PullDone };
+  readonly draw: { readonly asks: DrawInput; readonly answers: Station };
+  readonly practise: { readonly asks: PracticeRound; readonly answers: PracticeState };
+  readonly tell: { readonly asks: PracticeRound; readonly answers: PracticeTruth };
+  readonly drill: { readonly asks: DrillRound; readonly answers: Drill };
+  readonly tryOut: { readonly asks: TryInput; readonly answers: Tried };
+}
+export type JobKind = keyof Jobs;
+
+export type ToWorker = {
+  [K in JobKind]: { readonly kind: K; readonly id: number; readonly input: Jobs[K]['asks'] };
+}[JobKind];
 
 export type FromWorker =
-  | { readonly kind: 'pulled'; readonly id: number; readonly done: PullDone }
-  | { readonly kind: 'drawn'; readonly id: number; readonly station: Station }
-  | { readonly kind: 'practised'; readonly id: number; readonly state: PracticeState }
-  | { readonly kind: 'told'; readonly id: number; readonly truth: PracticeTruth }
+  | { readonly kind: 'progress'; readonly id: number; readonly fraction: number }
+  | { readonly kind: 'done'; readonly id: number; readonly result: Jobs[JobKind]['answers'] }
   | { readonly kind: 'failed'; readonly id: number; readonly words: string };

@@ -2,4 +2,5 @@
 import { answer } from './answer';
 import type { ToWorker } from './protocol';
 
-self.onmessage = ({ data }: MessageEvent<ToWorker>) => self.postMessage(answer(data));
+self.onmessage = ({ data }: MessageEvent<ToWorker>) =>
+  answer(data, (from) => self.postMessage(from));

@@ -6,7 +6,7 @@ import type { Grinder } from '../schema/setup';
 /** Change of ln time per step finer: .10 ± .04. House heuristic (model.md §3). */
 export const LN_TIME_PER_STEP_DEFAULT = { mean: 0.1, sd: 0.04 };
 /** −5.3 % time per +10 µm, with the same relative doubt (model.md §7, its table of checks). */
-const LN_TIME_PER_UM = -Math.log(1 - 0.053) / 10;
+export const LN_TIME_PER_UM = -Math.log(1 - 0.053) / 10;
 
 /** Shot time at which people say what a step does in seconds: the trade's usual middle. */
 const USUAL_TIME_S = 28;

@@ -4,6 +4,7 @@
  */
 import { nextMove } from '../advice/next';
 import type { Advice } from '../advice/types';
+import type { Progress } from '../progress';
 import { STYLE_STEPS } from '../programme/styles';
 import type { Shot } from '../schema/shot';
 import type { Target } from '../schema/target';
@@ -57,12 +58,16 @@ export function playPractice({ level, seed, moves }: PracticeRound): PracticeSta
 }
 
 /** The truth of a round, and what the advice would have made of it. */
-export function practiceTruth({ level, seed, moves }: PracticeRound): PracticeTruth {
+export function practiceTruth(
+  { level, seed, moves }: PracticeRound,
+  onProgress?: Progress,
+): PracticeTruth {
   const facts = LEVEL_FACTS[level];
   const bench = benchOf(level, seed);
   const played = moves.slice(0, 1);
   let advised = stateAfter(facts, bench, seed, played);
   while (advised.outcome === 'open' && advised.shots.length < MOST_SHOTS) {
+    onProgress?.(Math.max(advised.shots.length / MOST_SHOTS, advised.spentG / facts.budgetG));
     played.push(advisedMove(advised));
     advised = stateAfter(facts, bench, seed, played);
   }

@@ -1,6 +1,6 @@
 /** What a programme asks of the machine at a moment. */
 import { assert } from '../errors';
-import type { Drive, Programme } from './programme';
+import { levelBefore, type Drive, type Programme } from './step';
 
 /** What the machine aims at, `timeS` after the pump started. The last step goes on for ever. */
 export function commandAt(
@@ -15,8 +15,7 @@ export function commandAt(
   }
   const step = programme[at];
   assert(step, 'a programme has a step');
-  const before = programme[at - 1];
-  const from = before?.drive === step.drive ? before.level : 0;
+  const from = levelBefore(programme, at);
   const share = step.ramp ? Math.min(1, (timeS - startS) / step.seconds) : 1;
   return {
     drive: step.drive,

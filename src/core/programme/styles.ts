@@ -3,7 +3,7 @@
  * the figures are a house heuristic).
  */
 import type { BrewStyle } from '../vocabulary';
-import type { Step } from './programme';
+import type { Step } from './step';
 
 const flat = (level: number): Step[] => [{ drive: 'pressure', level, seconds: 30, ramp: false }];
 

@@ -2,17 +2,15 @@
  * A made-up bench around a recipe: how the coffee departs from its kind and what the grinder's step does
  * are drawn, so that dialling in has something to find. Seeded; house heuristic throughout.
  */
-import { finerSign, slopePrior } from '../grinder/dial';
+import { finerSign, LN_TIME_PER_UM, slopePrior } from '../grinder/dial';
 import { chanceFrom } from '../random';
-import type { Programme } from '../programme/programme';
+import type { Programme } from '../programme/step';
+import type { Progress } from '../progress';
 import type { Grinder } from '../schema/setup';
 import { BED } from './parameters';
 import { simulateShot } from './simulate';
 import type { Station } from './station';
 import type { SimulatedBasket, SimulatedCoffee } from './types';
-
-/** Change of ln time per µm about the reference grind: −5.3 % per +10 µm (model.md §7). */
-export const LN_TIME_PER_UM = -Math.log(1 - 0.053) / 10;
 
 /** sd of what a lot differs from its kind, in ln. */
 const LOT_SD = 0.1;
@@ -84,9 +82,14 @@ const MOST_ITERATIONS = 12;
 const CLOSE_ENOUGH = 0.004;
 
 /** Grind size, µm, whose mean time is `centreS`: Newton steps with the usual slope, within bounds. */
-function sizeFor(centreS: number, timeAt: (grindUm: number) => number): number {
+export function sizeFor(
+  centreS: number,
+  timeAt: (grindUm: number) => number,
+  onProgress?: Progress,
+): number {
   let grindUm: number = BED.referenceUm;
   for (let i = 0; i < MOST_ITERATIONS; i++) {
+    onProgress?.(i / MOST_ITERATIONS);
     const off = Math.log(timeAt(grindUm) / centreS);
     if (Math.abs(off) < CLOSE_ENOUGH) break;
     const step = Math.min(80, Math.max(-80, off / LN_TIME_PER_UM));

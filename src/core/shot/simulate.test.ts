@@ -1,6 +1,6 @@
 /** The table of checks of model.md §7: reached within 5 % unless a line says otherwise. */
 import fc from 'fast-check';
-import type { Step } from '../programme/programme';
+import type { Step } from '../programme/step';
 import { STYLE_STEPS } from '../programme/styles';
 import { simulateShot } from './simulate';
 import type { SimulatedBasket, SimulatedCoffee, SimulatedShot } from './types';

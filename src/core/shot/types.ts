@@ -1,5 +1,5 @@
 /** What the simulator is asked and what it answers. */
-import type { Programme } from '../programme/programme';
+import type { Programme } from '../programme/step';
 import type { Solute } from './parameters';
 
 /** A coffee as the simulator knows it: what the bench has to find out. */

@@ -1,7 +1,7 @@
 /** The simulated machine and scale as Pull uses them: in time, stopped early, one shot after the other. */
 import { STYLE_STEPS } from '@/core/programme/styles';
 import { drawStation } from '@/core/shot/drawStation';
-import { answer } from '@/workers/answer';
+import { pullAt } from '@/core/shot/station';
 import type { PullDone, PullJob } from '@/workers/protocol';
 import type { Weight } from '../instruments';
 import { simulatedColourMeter } from './colourMeter';
@@ -36,9 +36,7 @@ const draw = (seed: number) =>
 const jobs: PullJob[] = [];
 async function pullShot(job: PullJob): Promise<PullDone> {
   jobs.push(job);
-  const answered = answer({ kind: 'pull', id: 1, job });
-  if (answered.kind !== 'pulled') throw new Error('no shot');
-  return answered.done;
+  return pullAt(job.station, job.chamberDial, job.pull, job.seed);
 }
 
 const inBasket = (dial: number) => ({ dial, doseG: 18, purgeG: 0, temperatureC: 93 });
@@ -118,25 +116,20 @@ it('reads a darker roast as a lower colour', async () => {
 it('draws a bench whose ideal dial gives the middle of the window', () => {
   for (const seed of [1, 2, 3]) {
     const { station, idealDial } = draw(seed);
-    const done = answer({
-      kind: 'pull',
-      id: 1,
-      job: {
-        station,
-        chamberDial: null,
-        pull: {
-          dial: idealDial,
-          doseG: 18,
-          purgeG: 0,
-          yieldG: 36,
-          temperatureC: 93,
-          programme: STYLE_STEPS.classic,
-        },
-        seed: 4,
+    const { result } = pullAt(
+      station,
+      null,
+      {
+        dial: idealDial,
+        doseG: 18,
+        purgeG: 0,
+        yieldG: 36,
+        temperatureC: 93,
+        programme: STYLE_STEPS.classic,
       },
-    });
+      4,
+    );
     // One shot with its noise, 4 % sd.
-    const timeS = done.kind === 'pulled' ? done.done.result.timeS : 0;
-    expect(Math.abs(Math.log(timeS / 28))).toBeLessThan(0.15);
+    expect(Math.abs(Math.log(result.timeS / 28))).toBeLessThan(0.15);
   }
 });

@@ -3,12 +3,12 @@
  * when the pump starts and played back in time; when the pump stops, the same shot is computed once more
  * up to that moment, so that what the spout still gives is in it.
  */
-import type { Programme } from '@/core/programme/programme';
+import type { Programme } from '@/core/programme/step';
 import { chanceFrom } from '@/core/random';
 import type { Pull, Station } from '@/core/shot/station';
 import { NOISE } from '@/core/shot/parameters';
 import type { ShotResult } from '@/core/shot/types';
-import type { PullShot } from '@/workers/client';
+import type { PullDone, PullJob } from '@/workers/protocol';
 import type { Machine, MachineReading, Refractometer, Scale, Weight } from '../instruments';
 
 /** What lies in the basket when the pump starts. */
@@ -16,7 +16,7 @@ export type InBasket = Omit<Pull, 'programme' | 'yieldG' | 'mostS' | 'cutsS'>;
 
 export interface SimulatedBenchOptions {
   readonly station: Station;
-  readonly pullShot: PullShot;
+  readonly pullShot: (job: PullJob) => Promise<PullDone>;
   readonly seed: number;
   readonly now?: () => number;
 }

@@ -12,7 +12,8 @@ import { Gate } from '@/ui/Gate';
 import { useUnits } from '@/ui/person';
 import { readNumber } from '@/ui/readNumber';
 import { Notice, SectionTitle, Small } from '@/ui/type';
-import { practiseInWorker, tellInWorker } from '@/workers/client';
+import { ask } from '@/workers/client';
+import { Working } from '@/ui/Working';
 import { Ways } from './Ways';
 
 const Stack = styled.div`
@@ -65,6 +66,7 @@ export function Round({
   const [moves, setMoves] = useState<readonly PracticeMove[]>([]);
   const [state, setState] = useState<PracticeState | null>(null);
   const [truth, setTruth] = useState<PracticeTruth | null>(null);
+  const [found, setFound] = useState(0);
   const [edits, setEdits] = useState<Partial<Entry>>({});
   const { mass } = useUnits();
   const { recipe, budgetG } = LEVEL_FACTS[level];
@@ -72,11 +74,12 @@ export function Round({
   useEffect(() => {
     let isGone = false;
     const round = { level, seed, moves };
-    void practiseInWorker(round).then((next) => {
+    void ask('practise', round).then((next) => {
       if (isGone) return;
       setState(next);
-      if (next.outcome !== 'open')
-        void tellInWorker(round).then((told) => !isGone && setTruth(told));
+      if (next.outcome === 'open') return;
+      const onProgress = (fraction: number) => !isGone && setFound(fraction);
+      void ask('tell', round, { onProgress }).then((told) => !isGone && setTruth(told));
     });
     return () => {
       isGone = true;
@@ -162,6 +165,9 @@ export function Round({
         <p>
           <Button onPress={onNext}>Another coffee</Button>
         </p>
+      )}
+      {outcome !== 'open' && !truth && (
+        <Working words="The advice plays the same coffee" fraction={found} />
       )}
       {truth && (
         <section>

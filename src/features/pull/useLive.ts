@@ -8,7 +8,7 @@ import type { PullView } from '@/data/pullView';
 import type { Bench } from '@/data/releaseView';
 import type { Refractometer, Weight } from '@/devices/instruments';
 import { SimulatedBench, type InBasket } from '@/devices/simulated/simulatedBench';
-import { drawInWorker, pullInWorker } from '@/workers/client';
+import { ask } from '@/workers/client';
 import { drawInputOf } from './simulatedOf';
 
 /** What the scale says while a shot runs. */
@@ -93,9 +93,13 @@ export function useLive(options: LiveOptions) {
     let isGone = false;
     let made: SimulatedBench | null = null;
     const { input, shots } = question();
-    void drawInWorker(input).then((station) => {
+    void ask('draw', input).then((station) => {
       if (isGone) return;
-      made = new SimulatedBench({ station, pullShot: pullInWorker, seed: input.seed + shots });
+      made = new SimulatedBench({
+        station,
+        pullShot: (job) => ask('pull', job),
+        seed: input.seed + shots,
+      });
       made.onWeight((weight) => onWeight(weight));
       device.current = made;
       setReady(true);
