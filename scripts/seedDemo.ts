@@ -3,6 +3,7 @@
  * from today and at every stage, and sixty sold out before. Everything goes in through the same commands
  * a person's entries do, following the advice shot by shot.
  */
+import type { Programme } from '@/core/programme/step';
 import { openDatabase } from '@/data/database';
 import { findLead, listPeople } from '@/data/people';
 import { DEMO_PEOPLE } from '@/features/people/demoPeople';
@@ -10,6 +11,7 @@ import { COFFEES, type DemoRelease } from './demo/coffees';
 import { chanceFrom } from '@/core/random';
 import { pastCoffees } from './demo/pastCoffees';
 import { BACK, CORNER, describeSetups, WINDOW } from './demo/setups';
+import { keepProgrammes, PADDLE_SOAK } from './demo/programmes';
 import { pullSimulated } from './demo/simulated';
 import { DemoWorker, type DemoChanges, type DialIn } from './demo/worker';
 
@@ -72,6 +74,7 @@ worker.run(
   lead,
 );
 describeSetups(worker, lead);
+keepProgrammes(worker, lead);
 
 interface Arrived {
   readonly id: string;
@@ -107,11 +110,12 @@ function dialIn(
     setupName?: string;
     style?: 'classic' | 'soakFirst';
     tasters?: readonly string[];
+    programme?: { readonly name: string; readonly steps: Programme };
     changes?: DemoChanges;
   },
 ): DialIn {
   const { daysAgo, startDial, setupName = WINDOW, tasters = both } = options;
-  const { style = 'classic', changes } = options;
+  const { style = 'classic', changes, programme } = options;
   worker.goTo(daysAgo, 330);
   const found = worker.accept(lead, {
     releaseId: id,
@@ -121,6 +125,7 @@ function dialIn(
     ...(startDial !== undefined && { startDial }),
     coffee: coffee.truth,
     daysAgo,
+    ...(programme && { programme }),
     ...(changes && { changes }),
   });
   const shots = worker.dialIn(found, both, daysAgo);
@@ -247,6 +252,7 @@ const tarnBench = dialIn(COFFEES.tarn, tarn, {
   startDial: 23,
   setupName: BACK,
   style: 'soakFirst',
+  programme: PADDLE_SOAK,
 });
 publish(tarn.id, 7, {
   right: 'Blackcurrant and rhubarb, bright and clear, sweet as it cools.',

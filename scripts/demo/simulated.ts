@@ -1,10 +1,9 @@
 /** Shots on the simulated instruments of the demo house, as its bench would pull them. */
-import { STYLE_STEPS } from '@/core/programme/styles';
 import { drawStation } from '@/core/shot/drawStation';
 import { pullAt } from '@/core/shot/station';
 import { findHouse } from '@/data/house';
 import { readPull } from '@/data/pullView';
-import { drawInputOf } from '@/features/pull/simulatedOf';
+import { drawInputOf, madeHere } from '@/features/pull/simulatedOf';
 import { prefill, purgeOfTick, shotInputOf, type ShotText } from '@/features/pull/shotEntry';
 import type { DemoWorker } from './worker';
 
@@ -34,7 +33,7 @@ export function pullSimulated(
         purgeG: purged ? purgeOfTick(text, bench) : 0,
         yieldG: Number(text.yieldG),
         temperatureC: bench.draft.temperatureC,
-        programme: STYLE_STEPS[bench.draft.style],
+        programme: madeHere(bench),
       },
       question.seed + i,
     );

@@ -1,6 +1,8 @@
 /** Working in the demo house as its people do: the same commands, with the clock set back. */
 import { randomBytes } from 'node:crypto';
 import { proposeFrom } from '@/core/start/propose';
+import { STYLE_STEPS } from '@/core/programme/styles';
+import type { Programme } from '@/core/programme/step';
 import type { BrewStyle, Seen } from '@/core/vocabulary';
 import { commands } from '@/app/commands';
 import { clock } from '@/data/clock';
@@ -101,6 +103,8 @@ export class DemoWorker {
       startDial?: number;
       coffee: DemoCoffee;
       daysAgo: number;
+      /** The house's own programme in place of the style's. */
+      programme?: { readonly name: string; readonly steps: Programme };
       /** What the lead sets otherwise than proposed. */
       changes?: DemoChanges;
     },
@@ -121,6 +125,7 @@ export class DemoWorker {
         ? (changes?.yieldG ?? recipe.yieldG)
         : Math.round(2 * doseG * changes.ratio) / 2;
     const temperatureC = changes?.temperatureC ?? recipe.temperatureC;
+    const own = options.programme;
     const overruled = [
       ...(yieldG === recipe.yieldG ? [] : ['yield']),
       ...(temperatureC === recipe.temperatureC ? [] : ['temperature']),
@@ -138,7 +143,8 @@ export class DemoWorker {
         temperatureC,
         timeS,
         clock: counted,
-        programme,
+        programme: own?.name ?? programme,
+        steps: own?.steps ?? STYLE_STEPS[style],
         restDays,
         startDial: options.startDial ?? startDial?.dial ?? middleSetting(setup.grinder),
         why: overruled.length > 0 ? (changes?.why ?? '') : '',

@@ -10,6 +10,7 @@ import {
   importTastings,
 } from '@/features/import/kinds';
 import { acceptInvitation, changeRole, invite, saveUnits } from '@/features/people/actions';
+import { saveProgramme } from '@/features/programmes/actions';
 import { publish, showAgain, withdraw } from '@/features/publish/actions';
 import { logShot, removeShot, restoreShot } from '@/features/pull/actions';
 import { createRelease, editRelease, saveBatch } from '@/features/read/actions';
@@ -28,6 +29,7 @@ export const commands: ReadonlyMap<string, Command> = new Map(
     saveUnits,
     savePart,
     saveSetup,
+    saveProgramme,
     createRelease,
     editRelease,
     saveBatch,

@@ -20,6 +20,8 @@ export const LIMITS = {
   temperatureC: { label: 'Temperature', unit: '°C', min: 60, max: 100 },
   tdsPct: { label: 'TDS', unit: '%', min: 0, max: 30 },
   pressureBar: { label: 'Pressure', unit: 'bar', min: 1, max: 15 },
+  /** bar or ml/s of a programme's step. */
+  stepLevel: { label: 'Level', unit: '', min: 0, max: 12 },
   stepS: { label: 'Step', unit: 's', min: 0.5, max: 120 },
   dial: { label: 'Dial', unit: '', min: -1000, max: 10000 },
   purgeG: { label: 'Purge', unit: 'g', min: 0, max: 40 },

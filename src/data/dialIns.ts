@@ -1,5 +1,6 @@
 /** Dial-ins and the revisions of the recipe on the bench. */
 import { z } from 'zod';
+import { programmeSchema } from '@/core/programme/programme';
 import { CLOCKS, STYLES, TEMPERATURE_SCHOOLS } from '@/core/vocabulary';
 import { prepared, type Db } from './database';
 import { bool, json, now, optional, type Unknowable } from './rows';
@@ -18,7 +19,10 @@ const draftRow = z.object({
   timeLowS: z.number(),
   timeHighS: z.number(),
   clock: z.enum(CLOCKS),
+  /** What the machine does, in a few words. */
   programme: z.string(),
+  /** The same step by step; absent where a record of the house has words alone. */
+  steps: optional(json(programmeSchema)),
   restFrom: z.number(),
   restTo: z.number(),
   startDial: z.number(),
@@ -36,7 +40,7 @@ const SELECT_DRAFT = `
   SELECT r.id, r.dial_in_id AS dialInId, d.batch_id AS batchId, d.setup_id AS setupId, d.style,
          r.revision, r.temperature_school AS temperatureSchool, r.dose_g AS doseG,
          r.yield_g AS yieldG, r.temperature_c AS temperatureC, r.time_low_s AS timeLowS,
-         r.time_high_s AS timeHighS, r.clock, r.programme, r.rest_from AS restFrom,
+         r.time_high_s AS timeHighS, r.clock, r.programme, r.steps, r.rest_from AS restFrom,
          r.rest_to AS restTo, r.start_dial AS startDial, r.dial_known AS isDialKnown, r.why, r.proposed,
          r.created_at AS createdAt, r.decided_on AS decidedOn
   FROM recipe_draft r JOIN dial_in d ON d.id = r.dial_in_id`;
@@ -148,14 +152,15 @@ export function insertDraft(
   at: string = now(),
 ): void {
   prepared(db, `INSERT INTO recipe_draft (id, dial_in_id, revision, temperature_school, dose_g, yield_g,
-       temperature_c, time_low_s, time_high_s, clock, programme, rest_from, rest_to, start_dial,
+       temperature_c, time_low_s, time_high_s, clock, programme, steps, rest_from, rest_to, start_dial,
        dial_known, why, proposed, decided_on, created_at, created_by)
      VALUES (@id, @dialInId,
        (SELECT coalesce(max(revision), 0) + 1 FROM recipe_draft WHERE dial_in_id = @dialInId),
        @temperatureSchool, @doseG, @yieldG, @temperatureC, @timeLowS, @timeHighS, @clock,
-       @programme, @restFrom, @restTo, @startDial, @dialKnown, @why, @proposed, @decidedOn, @at, @personId)`,
+       @programme, @steps, @restFrom, @restTo, @startDial, @dialKnown, @why, @proposed, @decidedOn, @at, @personId)`,
   ).run({
     ...fields,
+    steps: fields.steps === undefined ? null : JSON.stringify(fields.steps),
     proposed: fields.proposed === undefined ? null : JSON.stringify(fields.proposed),
     dialKnown: Number(fields.isDialKnown ?? true),
     decidedOn: fields.decidedOn ?? null,

@@ -12,6 +12,7 @@ export const REMOVABLE = [
   'grinder',
   'basket',
   'setup',
+  'programme',
   'invitation',
   'person',
 ] as const;

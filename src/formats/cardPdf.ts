@@ -7,6 +7,8 @@ import { join } from 'node:path';
 import PDFDocument from 'pdfkit';
 import QRCode from 'qrcode';
 import { dayWords } from '@/core/dayWords';
+import { outlineOf } from '@/core/programme/outline';
+import type { Programme } from '@/core/programme/step';
 import {
   CARD_CAUTION,
   CARD_FACTS,
@@ -99,6 +101,7 @@ function drawCard(sheet: Sheet, body: RecipeBody, address: string): number {
   y = say(sheet, coffeeWords(body), { x: left, y: y + 2, width, size: 9, colour: SOFT });
   y = drawPlate(sheet, lines, { x: left, y: y + 10, width }) + 10;
   y = drawFacts(sheet, lines, { x: left, y, width }) + 10;
+  y = drawProgramme(sheet, body.recipe.steps, { x: left, y, width });
   y = drawSenses(sheet, lines, { x: left, y, width }) + 12;
   return drawFoot(sheet, body, address, { x: left, y, width });
 }
@@ -169,6 +172,30 @@ function drawFacts(sheet: Sheet, lines: Lines, { x, y, width }: Place): number {
     at = Math.max(below, end) + 2;
   }
   return at;
+}
+
+const PROGRAMME_PT = 40;
+
+/** The steps as they are drawn on the screen; one flat step needs no drawing. */
+function drawProgramme(
+  sheet: Sheet,
+  steps: Programme | undefined,
+  { x, y, width }: Place,
+): number {
+  if (!steps || steps.length < 2) return y;
+  const { doc, scale } = sheet;
+  const height = PROGRAMME_PT * scale;
+  const { treads, untilS, lanes } = outlineOf(steps, { x, y, width, height });
+  for (const { area, edge, limit, isPause } of treads) {
+    if (!isPause) doc.path(area).fillOpacity(0.12).fill(INK).fillOpacity(1);
+    doc.path(edge).lineWidth(1.4).strokeColor(INK);
+    if (isPause) doc.dash(1, { space: 3 });
+    doc.stroke().undash();
+    if (limit) doc.path(limit).lineWidth(0.7).dash(4, { space: 2 }).stroke().undash();
+  }
+  const lanesSaid = lanes.length > 1 ? 'pressure above, flow below' : lanes[0]!.drive;
+  const caption = `${untilS.toFixed(0)} s of programme: ${lanesSaid}`;
+  return say(sheet, caption, { x, y: y + height + 2, width, size: 7.5, colour: SOFT }) + 8;
 }
 
 function drawSenses(sheet: Sheet, lines: Lines, { x, y, width }: Place): number {

@@ -7,6 +7,7 @@ import {
   STYLE_LABELS,
   TEMPERATURE_SCHOOL_LABELS,
 } from '@/core/vocabulary';
+import { programmeWords, shortProgrammeWords } from '@/core/programme/words';
 import type { RecipeBody } from './recipeDocument';
 
 export type CardLine =
@@ -20,6 +21,7 @@ export type CardLine =
   | 'Ratio'
   | 'Tolerances'
   | 'Programme'
+  | 'Step by step'
   | 'Temperature is meant'
   | 'Basket'
   | 'Made on'
@@ -38,6 +40,7 @@ export const CARD_FACTS = [
   'Ratio',
   'Tolerances',
   'Programme',
+  'Step by step',
   'Temperature is meant',
   'Basket',
   'Made on',
@@ -63,6 +66,7 @@ export function cardLines(body: RecipeBody): Readonly<Record<CardLine, string>> 
     Ratio: `1:${recipe.ratio.toFixed(2)}`,
     Tolerances: `dose ± ${tolerance.doseG} g, yield ± ${tolerance.yieldG} g`,
     Programme: `${STYLE_LABELS[body.style]}: ${recipe.programme ?? ''}`,
+    'Step by step': stepsWords(recipe),
     'Temperature is meant': body.temperatureMeasured,
     Basket: `${setup.basket}, ${setup.diameterMm} mm, rated ${setup.ratedG} g`,
     'Made on': `${setup.machine}; ${setup.grinder} at ${setup.dial}. Your dial will differ: grind for the time.`,
@@ -77,6 +81,15 @@ export function cardLines(body: RecipeBody): Readonly<Record<CardLine, string>> 
         : 'Not yet repeated on target.',
     'Temperature school': TEMPERATURE_SCHOOL_LABELS[body.temperatureSchool],
   };
+}
+
+/** The steps, where the programme's own words do not say them already. */
+function stepsWords({ steps, programme }: RecipeBody['recipe']): string {
+  if (!steps) return '';
+  const words = programmeWords(steps);
+  const isSaid =
+    programme === words || (steps.length === 1 && programme === shortProgrammeWords(steps));
+  return isSaid ? '' : words;
 }
 
 /** What the coffee is, on one line under its name. */

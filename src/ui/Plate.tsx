@@ -2,7 +2,9 @@
 
 import styled from 'styled-components';
 import { massWords, type Units } from '@/core/units';
+import type { Programme } from '@/core/programme/step';
 import { useUnits } from './person';
+import { ProgrammeCurve } from './programme/ProgrammeCurve';
 import { readingText } from './type';
 
 /** The recipe in force, set like a stamped enamel plate. */
@@ -19,6 +21,9 @@ export interface PlateRecipe {
   readonly timeS: readonly [number, number];
   readonly clockWords: string;
   readonly programme: string;
+  readonly steps?: Programme | undefined;
+  /** What of the programme this machine cannot make. */
+  readonly reachWords?: string;
   readonly restDays: readonly [number, number];
   readonly tolerance: { readonly doseG: number; readonly yieldG: number };
 }
@@ -83,6 +88,18 @@ const Lines = styled.dl`
   }
 `;
 
+const Curve = styled.dd`
+  --curve-ink: var(--plate-ink);
+  --curve-soft: var(--plate-soft);
+  grid-column: 1 / -1;
+`;
+
+const Short = styled.small`
+  display: block;
+  font-weight: 500;
+  color: var(--plate-soft);
+`;
+
 export function Plate({
   state,
   note,
@@ -94,7 +111,7 @@ export function Plate({
 }) {
   const ratio = recipe.yieldG / recipe.doseG;
   const { units, massFigure, temperature } = useUnits();
-  const { displayC = null, tolerance, stopAtG, flushS } = recipe;
+  const { displayC = null, tolerance, stopAtG, flushS, steps = [], reachWords = '' } = recipe;
   return (
     <Sheet aria-label="Recipe in force">
       <Inner>
@@ -118,7 +135,15 @@ export function Plate({
             {displayC === null ? 'at the machine' : `at the group, set ${temperature(displayC)}`}
           </dd>
           <dt>Water</dt>
-          <dd>{recipe.programme}</dd>
+          <dd>
+            {recipe.programme}
+            {reachWords !== '' && <Short>{reachWords}</Short>}
+          </dd>
+          {steps.length > 1 && (
+            <Curve>
+              <ProgrammeCurve programme={steps} size="small" />
+            </Curve>
+          )}
           {stopAtG !== undefined && (
             <>
               <dt>Stop the pump</dt>

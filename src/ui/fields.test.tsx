@@ -1,7 +1,8 @@
 import { render, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
-import { nudge, QuantityInput } from './fields';
+import { QuantityInput } from './fields';
+import { nudge } from './nudge';
 import { readNumber } from './readNumber';
 
 function Dose({ fault }: { fault?: string }) {

@@ -9,7 +9,8 @@ import {
   type Ref,
 } from 'react';
 import styled, { css } from 'styled-components';
-import { LIMITS, type LimitName } from '@/core/limits';
+import type { LimitName } from '@/core/limits';
+import { KEPT_DIGITS, nudge, tidy } from './nudge';
 import { usePerson } from './person';
 import { quantityUnit } from './quantityUnit';
 import { readNumber } from './readNumber';
@@ -185,20 +186,6 @@ export function TextAreaInput({
       )}
     </Field>
   );
-}
-
-/** A figure without floating-point dust. */
-const tidy = (value: number, digits: number) => String(Number(value.toFixed(digits)));
-
-/** Kept figures carry more digits than are shown, so that a converted one comes back as typed. */
-const KEPT_DIGITS = 4;
-
-/** A nudged value within the limits of its quantity; value and change are as kept. */
-export function nudge(text: string, change: number, name: LimitName): string {
-  const value = readNumber(text);
-  const { min, max } = LIMITS[name];
-  const from = typeof value === 'number' ? value : min;
-  return tidy(Math.min(max, Math.max(min, from + change)), KEPT_DIGITS);
 }
 
 export interface QuantityProps extends Common {

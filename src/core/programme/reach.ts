@@ -88,11 +88,7 @@ function merged(steps: readonly Step[]): Programme {
   }, []);
 }
 
-function reachWords(
-  made: readonly boolean[],
-  programme: Programme,
-  nearest: Programme,
-): string {
+function reachWords(made: readonly boolean[], programme: Programme, nearest: Programme): string {
   const missed = made.flatMap((isMadeHere, i) => (isMadeHere ? [] : [i + 1]));
   const which =
     missed.length === programme.length
@@ -100,6 +96,9 @@ function reachWords(
         ? 'It is out of reach'
         : 'All of it is out of reach'
       : `Step ${missed.join(', ')} of ${programme.length} is out of reach`;
-  const instead = programme.length === 1 || nearest.length === 1 ? shortProgrammeWords(nearest) : programmeWords(nearest);
+  const instead =
+    programme.length === 1 || nearest.length === 1
+      ? shortProgrammeWords(nearest)
+      : programmeWords(nearest);
   return `${which} of this machine. The nearest it can make: ${instead}.`;
 }

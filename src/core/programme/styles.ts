@@ -3,7 +3,7 @@
  * the figures are a house heuristic).
  */
 import type { BrewStyle } from '../vocabulary';
-import type { Step } from './step';
+import type { Programme, Step } from './step';
 
 const flat = (level: number): Step[] => [{ drive: 'pressure', level, seconds: 30, ramp: false }];
 
@@ -22,3 +22,14 @@ export const STYLE_STEPS: Record<BrewStyle, readonly Step[]> = {
     { drive: 'pressure', level: 6, seconds: 25, ramp: true },
   ],
 };
+
+/** The steps of a recipe: its own, else those its style starts with. */
+export function programmeOf({
+  steps,
+  style,
+}: {
+  readonly steps?: Programme | undefined;
+  readonly style: BrewStyle;
+}): Programme {
+  return steps ?? STYLE_STEPS[style];
+}

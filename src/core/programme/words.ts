@@ -17,9 +17,7 @@ export function stepWords(step: Step, isLast = false): string {
 
 /** Every step in order, on one line. */
 export function programmeWords(programme: Programme): string {
-  return programme
-    .map((step, i) => stepWords(step, i === programme.length - 1))
-    .join('; ');
+  return programme.map((step, i) => stepWords(step, i === programme.length - 1)).join('; ');
 }
 
 /** A name for the plate: the style's own words where the steps are the style's, else the steps, else their sum. */

@@ -1,6 +1,7 @@
 /** A recipe in the units of the card. `ratio` is yieldG / doseG and is checked against them. */
 import { z } from 'zod';
 import { LIMITS } from '../limits';
+import { programmeSchema } from '../programme/programme';
 import { CLOCKS } from '../vocabulary';
 import { oneOf, optionalText, quantity, wholeDays } from './fields';
 
@@ -25,7 +26,9 @@ export const recipeFields = {
   temperatureC: quantity('temperatureC'),
   timeS: timeWindow,
   clock: oneOf('Clock', CLOCKS),
+  /** What the machine does in a few words, and step by step. */
   programme: optionalText('Programme', 'name').optional(),
+  steps: programmeSchema.optional(),
   pressureBar: quantity('pressureBar').optional(),
   grindUm: z.number().min(50).max(2000).optional(),
   restDays: restRange,

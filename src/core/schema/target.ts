@@ -9,6 +9,7 @@ export const DEFAULT_TOLERANCE = { doseG: 0.2, yieldG: 1 } as const;
 const letBy = {
   ratio: ratioField.optional(),
   programme: recipeFields.programme,
+  steps: recipeFields.steps,
   pressureBar: recipeFields.pressureBar,
   grindUm: recipeFields.grindUm,
   restDays: recipeFields.restDays.optional(),

@@ -1,5 +1,6 @@
 'use client';
 
+import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import styled from 'styled-components';
@@ -51,7 +52,8 @@ export function EquipmentPage({
       <StageTitle as="h1">Equipment</StageTitle>
       <p>
         Describe each machine, grinder and basket once; a setup is the three that stand together.
-        Proposal and advice keep to what a setup can do, and say what it cannot.
+        Proposal and advice keep to what a setup can do, and say what it cannot. What machines do
+        during a shot: <Link href="/programmes">Programmes</Link>.
       </p>
       <Setups setups={setups} parts={parts} />
       <Parts

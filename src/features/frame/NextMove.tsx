@@ -141,6 +141,7 @@ function TakeMove({ bench, move, releaseId }: { bench: Bench; move: Move; releas
       timeS: revisedWindow(target, move, advice.expect),
       clock: draft.clock,
       programme: draft.programme,
+      ...(draft.steps && { steps: draft.steps }),
       restDays: [draft.restFrom, draft.restTo],
       startDial: move.variable === 'dial' ? move.to : (shots.at(-1)?.dial ?? draft.startDial),
       why: `Taste: ${move.words}`,

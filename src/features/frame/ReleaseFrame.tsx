@@ -5,6 +5,8 @@ import { useRouter, useSelectedLayoutSegment } from 'next/navigation';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import { displayTemperatureC, stopAtG } from '@/core/start/setupLimits';
+import { reachOf } from '@/core/programme/reach';
+import { programmeOf } from '@/core/programme/styles';
 import { CLOCK_LABELS, roastWord, SERVED_LABELS } from '@/core/vocabulary';
 import type { ReleaseView } from '@/data/releaseView';
 import { dayWords } from '@/core/dayWords';
@@ -260,6 +262,8 @@ function BenchSide({ view }: { view: ReleaseView }) {
             timeS: [draft.timeLowS, draft.timeHighS],
             clockWords,
             programme: draft.programme,
+            steps: draft.steps,
+            reachWords: reachOf(programmeOf(draft), setup.machine).words,
             displayC: displayTemperatureC(draft.temperatureC, setup.machine),
             stopAtG: stopAtG(draft.yieldG, setup.machine),
             flushS: setup.machine.flushS,

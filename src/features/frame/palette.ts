@@ -23,6 +23,7 @@ const PLACES = [
   { href: '/patterns', words: 'Patterns', duty: 'self' },
   { href: '/practice', words: 'Practice', duty: 'self' },
   { href: '/equipment', words: 'Equipment', duty: 'self' },
+  { href: '/programmes', words: 'Programmes of the machine', duty: 'self' },
   { href: '/people', words: 'People', duty: 'self' },
   { href: '/house', words: 'House', duty: 'self' },
 ] as const;

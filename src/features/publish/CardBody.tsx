@@ -12,6 +12,7 @@ import {
   coffeeWords,
 } from '@/formats/recipeLines';
 import { dayWords } from '@/core/dayWords';
+import { ProgrammeCurve } from '@/ui/programme/ProgrammeCurve';
 import { labelText, readingText } from '@/ui/type';
 
 /** The card: what a stranger needs to repeat the recipe. The same on screen, phone and paper. */
@@ -90,6 +91,10 @@ const Facts = styled.dl`
   }
 `;
 
+const Curve = styled.div`
+  max-width: 300px;
+`;
+
 const Senses = styled.div`
   display: grid;
   grid-template-columns: repeat(3, 1fr);
@@ -150,7 +155,14 @@ export function CardBody({ body, isPreview = false }: { body: RecipeBody; isPrev
         {CARD_FACTS.filter((name) => lines[name] !== '').map((name) => (
           <Fragment key={name}>
             <dt>{name}</dt>
-            <dd>{lines[name]}</dd>
+            <dd>
+              {lines[name]}
+              {name === 'Programme' && recipe.steps && recipe.steps.length > 1 && (
+                <Curve>
+                  <ProgrammeCurve programme={recipe.steps} size="small" />
+                </Curve>
+              )}
+            </dd>
           </Fragment>
         ))}
       </Facts>

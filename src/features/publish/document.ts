@@ -45,6 +45,7 @@ export function publishedBody(
       timeS: [draft.timeLowS, draft.timeHighS],
       clock: draft.clock,
       programme: draft.programme,
+      ...(draft.steps && { steps: draft.steps }),
       restDays: [draft.restFrom, draft.restTo],
     },
     style: draft.style,

@@ -1,5 +1,7 @@
 /** The simulated bench that stands in for a dial-in: always the same one for the same names. */
-import { STYLE_STEPS } from '@/core/programme/styles';
+import { reachOf } from '@/core/programme/reach';
+import { programmeOf } from '@/core/programme/styles';
+import type { Programme } from '@/core/programme/step';
 import type { DrawInput } from '@/core/shot/drawStation';
 import type { PullView } from '@/data/pullView';
 import type { Bench } from '@/data/releaseView';
@@ -22,13 +24,18 @@ export function drawInputOf(
       doseG: draft.doseG,
       yieldG: draft.yieldG,
       temperatureC: draft.temperatureC,
-      programme: STYLE_STEPS[draft.style],
+      programme: madeHere({ draft, setup }),
       centreS: (target.timeS[0] + target.timeS[1]) / 2 + drip,
     },
     startDial: draft.startDial,
     startSd: START_SD,
     seed: seedOf(names),
   };
+}
+
+/** What this machine makes of the recipe's programme: no stand-in can do more than what it stands for. */
+export function madeHere({ draft, setup }: Pick<Bench, 'draft' | 'setup'>): Programme {
+  return reachOf(programmeOf(draft), setup.machine).nearest;
 }
 
 /** A number from a text, the same every time (FNV-1a, published). */

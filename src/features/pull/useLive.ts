@@ -1,7 +1,6 @@
 'use client';
 
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
-import { STYLE_STEPS } from '@/core/programme/styles';
 import { firstDripOf, flowAt, readTrace, stopAtWeight } from '@/core/trace/read';
 import type { Trace } from '@/core/trace/schema';
 import type { PullView } from '@/data/pullView';
@@ -9,7 +8,7 @@ import type { Bench } from '@/data/releaseView';
 import type { Refractometer, Weight } from '@/devices/instruments';
 import { SimulatedBench, type InBasket } from '@/devices/simulated/simulatedBench';
 import { ask } from '@/workers/client';
-import { drawInputOf } from './simulatedOf';
+import { drawInputOf, madeHere } from './simulatedOf';
 
 /** What the scale says while a shot runs. */
 export interface Live {
@@ -118,7 +117,7 @@ export function useLive(options: LiveOptions) {
     made.speed = speed;
     made.tare();
     made.load(options.inBasket());
-    made.start(STYLE_STEPS[draft.style]);
+    made.start(madeHere(bench));
   };
   const stop = (atS: number) => {
     device.current?.stop();

@@ -1,8 +1,9 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import type { FormEvent } from 'react';
+import { useState, type FormEvent } from 'react';
 import styled from 'styled-components';
+import { USUAL_FIRST_DRIP_S } from '@/core/extraction/clock';
 import { middleSetting } from '@/core/grinder/dial';
 import type { Proposal } from '@/core/start/propose';
 import { CLOCK_LABELS, type BrewStyle, type TemperatureSchool } from '@/core/vocabulary';
@@ -10,14 +11,17 @@ import type { BatchView, ReleaseView } from '@/data/releaseView';
 import type { StoredSetup } from '@/data/setups';
 import { MainButton, QuietButton } from '@/ui/Button';
 import { Faults } from '@/ui/Faults';
-import { QuantityInput, TextInput } from '@/ui/fields';
+import { QuantityInput } from '@/ui/fields';
 import { readNumber } from '@/ui/readNumber';
 import { OverruleReason } from '@/ui/OverruleReason';
 import { useMay, useUnits } from '@/ui/person';
 import { Small } from '@/ui/type';
 import { useCommand } from '@/ui/useCommand';
 import { useTextForm } from '@/ui/useTextForm';
+import { inputOf } from '@/ui/programme/stepText';
 import { acceptInputOf, overruled, textOf, type RecipeText } from './recipeText';
+import type { Water } from './water';
+import { WaterField, waterOf } from './WaterField';
 
 const Form = styled.form`
   display: grid;
@@ -63,17 +67,19 @@ export interface AcceptFormProps {
   readonly style: BrewStyle;
   readonly temperatureSchool: TemperatureSchool;
   readonly setup: StoredSetup | undefined;
+  readonly water: Water;
 }
 
 /** The proposal as figures to change or take; accepting puts it on the bench. */
 export function AcceptForm(props: AcceptFormProps) {
-  const { view, batch, proposal, style, temperatureSchool, setup } = props;
+  const { view, batch, proposal, style, temperatureSchool, setup, water } = props;
   const { massFigure, temperatureFigure } = useUnits();
   const isLead = useMay('lead');
   const router = useRouter();
   const { submit, faults, faultOf, isBusy } = useCommand();
   const proposed = textOf(proposal, startDialOf(view, setup, proposal));
   const { text, bind, change, reset } = useTextForm(proposed, faultOf);
+  const [flow, setFlow] = useState(() => waterOf(water.choices[0]));
   const changed = overruled(text, proposed);
   const onSubmit = async (event: FormEvent) => {
     event.preventDefault();
@@ -88,6 +94,8 @@ export function AcceptForm(props: AcceptFormProps) {
         clock: proposal.recipe.clock,
         mean: proposal.mean,
         overruled: changed,
+        programme: flow.words,
+        steps: inputOf(flow.steps),
         basedOn: view.bench?.draft.id ?? null,
       }),
     );
@@ -165,7 +173,16 @@ export function AcceptForm(props: AcceptFormProps) {
           {...bind('restTo', 'restDays.1')}
         />
       </Figures>
-      <TextInput label="Water" {...bind('programme')} />
+      <WaterField
+        water={water}
+        value={flow}
+        onChange={setFlow}
+        style={style}
+        setup={setup}
+        windowS={pumpWindow(text, proposal)}
+        recipe={triedRecipe(text, proposal)}
+        faultOf={faultOf}
+      />
       {changed.length > 0 && (
         <OverruleReason
           label={`You overrule the proposal on ${changed.join(', ')}. Why? Kept with the recipe.`}
@@ -219,4 +236,32 @@ function startDialOf(
     return String(bench.shots.at(-1)?.dial ?? bench.draft.startDial);
   if (!setup) return '';
   return String(startDial?.dial ?? middleSetting(setup.grinder));
+}
+
+/** The window as typed, on the pump's clock: a programme runs by it. */
+function pumpWindow(text: RecipeText, { recipe }: Proposal): [number, number] {
+  const dripS = recipe.clock === 'firstDrip' ? USUAL_FIRST_DRIP_S : 0;
+  const [low, high] = [
+    figureOr(text.timeLowS, recipe.timeS[0]),
+    figureOr(text.timeHighS, recipe.timeS[1]),
+  ];
+  return [low + dripS, Math.max(low, high) + dripS];
+}
+
+/** What the simulator tries a programme with: the figures as they stand in the form. */
+function triedRecipe(text: RecipeText, proposal: Proposal) {
+  const { recipe } = proposal;
+  const [low, high] = pumpWindow(text, proposal);
+  return {
+    doseG: figureOr(text.doseG, recipe.doseG),
+    yieldG: figureOr(text.yieldG, recipe.yieldG),
+    temperatureC: figureOr(text.temperatureC, recipe.temperatureC),
+    centreS: (low + high) / 2,
+  };
+}
+
+/** A figure as typed, where it is one a bench could have. */
+function figureOr(text: string, fallback: number): number {
+  const value = readNumber(text);
+  return typeof value === 'number' && value > 0 ? value : fallback;
 }

@@ -134,6 +134,7 @@ export function StartStage({ view, start }: { view: ReleaseView; start: StartVie
         style={style}
         temperatureSchool={temperatureSchool}
         setup={setup}
+        water={start.water}
       />
       <ComingFrom
         others={start.others}

@@ -21,6 +21,7 @@ const acceptInput = z.strictObject({
   timeS: recipeFields.timeS,
   clock: recipeFields.clock,
   programme: text('Programme', 'name'),
+  steps: recipeFields.steps,
   restDays: recipeFields.restDays,
   startDial: quantity('dial'),
   why: optionalText('Why', 'words'),

@@ -12,7 +12,6 @@ export interface RecipeText {
   readonly restFrom: string;
   readonly restTo: string;
   readonly startDial: string;
-  readonly programme: string;
   readonly why: string;
 }
 
@@ -26,7 +25,6 @@ export function textOf({ recipe }: Proposal, startDial: string): RecipeText {
     restFrom: String(recipe.restDays[0]),
     restTo: String(recipe.restDays[1]),
     startDial,
-    programme: recipe.programme ?? '',
     why: '',
   };
 }
@@ -58,6 +56,9 @@ export interface AcceptContext {
   readonly clock: Proposal['recipe']['clock'];
   readonly mean: Proposal['mean'];
   readonly overruled: readonly string[];
+  /** The programme in words and in steps. */
+  readonly programme: string;
+  readonly steps: readonly Record<string, unknown>[];
   /** The revision on the bench when this form was filled in. */
   readonly basedOn: string | null;
 }
@@ -70,7 +71,6 @@ export function acceptInputOf(text: RecipeText, context: AcceptContext) {
     yieldG: readNumber(text.yieldG),
     temperatureC: readNumber(text.temperatureC),
     timeS: [readNumber(text.timeLowS), readNumber(text.timeHighS)],
-    programme: text.programme,
     restDays: [readNumber(text.restFrom), readNumber(text.restTo)],
     startDial: readNumber(text.startDial),
     why: text.why,

@@ -23,6 +23,7 @@ import { listBenchNames } from '@/data/dialIns';
 import { listSetups, type StoredSetup } from '@/data/setups';
 import { nearestTo, pastWords, type NearRow, type PastWords } from '@/data/pastWords';
 import { readAsked, type Asked } from './asked';
+import { readWater, type Water } from './water';
 
 export interface EvidenceRow extends PastWords {
   /** Share of its own value in the proposal, on the model's scale. */
@@ -55,6 +56,7 @@ export interface StartView {
   readonly others: readonly { readonly id: string; readonly name: string }[];
   readonly comingFrom: Compared | null;
   readonly halfLife: number | undefined;
+  readonly water: Water;
 }
 
 const MOST_EVIDENCE = 5;
@@ -114,6 +116,11 @@ export function readStart(
       units,
     }),
     halfLife: house.halfLife,
+    water: readWater(db, {
+      style: asked.style,
+      release: question.release,
+      draft: view.bench?.draft.style === asked.style ? view.bench.draft : undefined,
+    }),
   };
 }
 
