@@ -49,6 +49,7 @@ async function viewsOf(ask: Ask): Promise<View[]> {
     ...stages.map((stage) => ({ name: stage, path: `${published}/${stage}` })),
     { name: 'patterns', path: '/patterns' },
     { name: 'practice', path: '/practice' },
+    { name: 'programmes', path: '/programmes' },
     { name: 'import', path: '/import' },
     { name: 'equipment', path: '/equipment' },
     { name: 'house', path: '/house' },

@@ -10,10 +10,11 @@ import { recipeSchema } from '@/core/schema/recipe';
 import { ownRulesSchema } from '@/core/schema/ownRule';
 import { releaseFactsSchema } from '@/core/schema/release';
 import { basketSchema, grinderSchema, machineSchema, setupSchema } from '@/core/schema/setup';
-import { shotSchema } from '@/core/schema/shot';
+import { shotSchema, tasteSchema } from '@/core/schema/shot';
 import { targetSchema } from '@/core/schema/target';
 import { simulateInputOf, simulateSchema } from '@/core/shot/question';
 import { simulateShot } from '@/core/shot/simulate';
+import { tasteOfCup } from '@/core/shot/cupTaste';
 import { comingFrom } from '@/core/start/comingFrom';
 import { learn } from '@/core/start/fit';
 import { OUTPUTS } from '@/core/start/priors';
@@ -195,6 +196,8 @@ const cupPart = z.object({
   yieldG: z.number(),
   tdsPct: z.number(),
   solutesG: z.object({ acid: z.number(), middle: z.number(), bitter: z.number() }),
+  /** Of the simulator: invented from what it dissolves. */
+  taste: tasteSchema.omit({ signs: true }).required(),
 });
 
 const simulate = command({
@@ -220,8 +223,18 @@ const simulate = command({
     stages: z.array(cupPart),
   }),
   run: (asked) => {
-    const { balance: _, ...shot } = simulateShot(simulateInputOf(asked));
-    return shot;
+    const input = simulateInputOf(asked);
+    const { balance: _, stages, ...shot } = simulateShot(input);
+    const { temperatureC } = input.shot;
+    const { roastLevel } = input.coffee;
+    const { channelled } = shot;
+    return {
+      ...shot,
+      stages: stages.map((cup) => ({
+        ...cup,
+        taste: tasteOfCup({ cup, roastLevel, temperatureC, channelled }),
+      })),
+    };
   },
 });
 

@@ -20,8 +20,7 @@ export type StoredProgramme = z.output<typeof programmeRow>;
 export function listProgrammes(db: Db): StoredProgramme[] {
   return prepared(
     db,
-    `SELECT id, name, style, steps, row_version AS rowVersion,
-            is_first = 1 AND saved_at = max(iif(is_first, saved_at, '')) OVER (PARTITION BY style) AS isFirst
+    `SELECT id, name, style, steps, is_first AS isFirst, row_version AS rowVersion
      FROM programme WHERE removed_at IS NULL ORDER BY name COLLATE NOCASE, id`,
   )
     .all()
@@ -36,12 +35,18 @@ function rowOf({ steps, isFirst, ...fields }: ProgrammeFields, personId: string)
   return { ...fields, ...kept, at: now(), personId };
 }
 
+/** A style begins with one programme: a new first takes the place of the old, of one taken away too. */
+function makeRoom(db: Db, { style, isFirst }: ProgrammeFields): void {
+  if (isFirst) prepared(db, 'UPDATE programme SET is_first = 0 WHERE style = ?').run(style);
+}
+
 export function insertProgramme(
   db: Db,
   id: string,
   fields: ProgrammeFields,
   personId: string,
 ): void {
+  makeRoom(db, fields);
   prepared(
     db,
     `INSERT INTO programme (id, name, style, steps, is_first, saved_at, saved_by)
@@ -56,6 +61,7 @@ export function updateProgramme(
   fields: ProgrammeFields,
   personId: string,
 ): boolean {
+  makeRoom(db, fields);
   const { changes } = prepared(
     db,
     `UPDATE programme SET name = @name, style = @style, steps = @steps, is_first = @isFirst,

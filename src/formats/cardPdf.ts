@@ -177,11 +177,7 @@ function drawFacts(sheet: Sheet, lines: Lines, { x, y, width }: Place): number {
 const PROGRAMME_PT = 40;
 
 /** The steps as they are drawn on the screen; one flat step needs no drawing. */
-function drawProgramme(
-  sheet: Sheet,
-  steps: Programme | undefined,
-  { x, y, width }: Place,
-): number {
+function drawProgramme(sheet: Sheet, steps: Programme | undefined, { x, y, width }: Place): number {
   if (!steps || steps.length < 2) return y;
   const { doc, scale } = sheet;
   const height = PROGRAMME_PT * scale;

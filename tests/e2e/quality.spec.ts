@@ -38,6 +38,7 @@ async function addresses(page: Page): Promise<string[]> {
     '/releases/new',
     '/patterns',
     '/practice',
+    '/programmes',
     '/equipment',
     '/house',
     '/people',

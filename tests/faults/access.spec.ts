@@ -190,6 +190,7 @@ async function lookForWrites(page: Page): Promise<void> {
     '/house/rules',
     '/patterns',
     '/practice',
+    '/programmes',
     ...stages.map((stage) => `/releases/${releaseId}/${stage}`),
   ];
   const offers =

@@ -107,6 +107,15 @@ const VALID: [string, unknown][] = [
     },
   ],
   ['savePart', { part: 'machine', fields: { ...MACHINE, displayOffsetC: 1.5 } }],
+  [
+    'saveProgramme',
+    {
+      name: 'Slow rise',
+      style: 'classic',
+      isFirst: true,
+      steps: [{ drive: 'flow', level: 3, seconds: 6, ramp: true, limitBar: 6 }],
+    },
+  ],
   ['takeAway', { what: 'batch', id: `${releaseId}-1` }],
   ['putBack', { what: 'release', id: releaseId }],
   ['invite', { forWhom: 'Tobin', role: 'bench', token: 't'.repeat(40) }],
@@ -126,7 +135,14 @@ const VALID: [string, unknown][] = [
   ],
   [
     'acceptRecipe',
-    { ...RECIPE, releaseId, setupId, batchId: `${releaseId}-1`, proposed: { a: 1 } },
+    {
+      ...RECIPE,
+      releaseId,
+      setupId,
+      batchId: `${releaseId}-1`,
+      proposed: { a: 1 },
+      steps: [{ drive: 'pressure', level: 9, seconds: 30, ramp: false }],
+    },
   ],
   ['logShot', shotInput(draftId, { seen: ['mud'], purgeG: 3, aimDoseG: 18.2 })],
   ['removeShot', { shotId }],

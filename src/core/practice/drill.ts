@@ -51,6 +51,8 @@ const CODES = ['K', 'M', 'R', 'T', 'V', 'X'] as const;
 const BASKET = { diameterMm: 58, ratedG: 18 };
 const DOSE_G = 18;
 const SHOT_S = 28;
+/** The coarsest time step that gives the same shot. */
+const COARSE_STEP_S = 0.1;
 
 /** What may be wrong with the served shot; each is drawn as often as any other. */
 const TROUBLES: Record<DrillAnswer, Trouble> = {
@@ -133,7 +135,7 @@ function pullerOf(coffee: SimulatedCoffee, seed: number): (asked: Asked) => Shot
         basket: BASKET,
         shot: { ...suited, grindUm: um },
         seed: null,
-        stepS: 0.1,
+        stepS: COARSE_STEP_S,
       }).timeS,
   );
   return ({ coarser = 1, ...asked }) =>
@@ -142,5 +144,6 @@ function pullerOf(coffee: SimulatedCoffee, seed: number): (asked: Asked) => Shot
       basket: BASKET,
       shot: { ...shot, ...asked, grindUm: grindUm * coarser },
       seed,
+      stepS: COARSE_STEP_S,
     });
 }

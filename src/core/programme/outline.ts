@@ -23,6 +23,8 @@ export interface Tread {
   readonly fromX: number;
   readonly toX: number;
   readonly topY: number;
+  /** The upper edge over the middle of the tread. */
+  readonly midY: number;
 }
 
 export interface Outline {
@@ -96,6 +98,7 @@ function treadOf(programme: Programme, at: number, { x, y, untilS }: Scale): Tre
   const startY = ramp ? y(drive, levelBefore(programme, at)) : topY;
   const riseX = ramp ? x(Math.min(toS, fromS + seconds)) : fromX;
   const upper = `${point(fromX, startY)}L${point(riseX, topY)}L${point(toX, topY)}`;
+  const rise = riseX > fromX ? Math.min(1, (toX - fromX) / 2 / (riseX - fromX)) : 1;
   const floor = y(drive, 0);
   const limitY = y('pressure', limitBar ?? 0);
   return {
@@ -110,6 +113,7 @@ function treadOf(programme: Programme, at: number, { x, y, untilS }: Scale): Tre
     fromX,
     toX,
     topY,
+    midY: startY + (topY - startY) * rise,
   };
 }
 

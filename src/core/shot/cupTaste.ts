@@ -17,7 +17,7 @@ export interface TastedCup {
   readonly channelled: number;
 }
 
-export type CupTaste = Required<Omit<Taste, 'signs'>>;
+export type CupTaste = Record<Exclude<keyof Taste, 'signs'>, number>;
 
 /** Shares and strength of the reference shot, around which the scales are laid. */
 const REFERENCE = { acid: 0.322, middle: 0.453, bitter: 0.225, tdsPct: 9.8, temperatureC: 93 };

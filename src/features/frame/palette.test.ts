@@ -29,6 +29,7 @@ describe('the command palette', () => {
       'Patterns',
       'Practice',
       'Equipment',
+      'Programmes of the machine',
       'People',
       'House',
       'Dembi Ridge',

@@ -1,63 +1,30 @@
 'use client';
 
 import { useState } from 'react';
-import styled from 'styled-components';
-import { LEVEL_FACTS, PRACTICE_LEVELS, type PracticeLevel } from '@/core/practice/levels';
 import { Choice } from '@/ui/choices';
 import { Page } from '@/ui/Page';
-import { Small, StageTitle } from '@/ui/type';
-import { Round } from './Round';
+import { StageTitle } from '@/ui/type';
+import { CupsDrill } from './CupsDrill';
+import { DialInPractice } from './DialInPractice';
 
-const Settings = styled.div`
-  display: flex;
-  flex-wrap: wrap;
-  gap: 14px 28px;
-`;
+type Practised = 'dialIn' | 'cups';
 
-type Help = 'with' | 'alone';
-
-/** Dialling in a hidden, made-up coffee: what it costs is no coffee at all. */
+/** Practice: what costs coffee at the bench, tried where it costs none. */
 export function PracticePage() {
-  const [level, setLevel] = useState<PracticeLevel>('medium');
-  const [coffee, setCoffee] = useState(1);
-  const [help, setHelp] = useState<Help>('with');
+  const [practised, setPractised] = useState<Practised>('dialIn');
   return (
     <Page>
       <StageTitle as="h1">Practice</StageTitle>
-      <p>
-        A coffee that exists only in the shot simulator, on a grinder you do not know. Land twice in
-        a row before the bag is empty. Nothing of it is kept, and nothing of it touches the house.
-      </p>
-      <Settings>
-        <Choice
-          label="Level"
-          value={level}
-          onChange={(next) => {
-            setLevel(next);
-            setCoffee(1);
-          }}
-          options={PRACTICE_LEVELS.map((value) => ({ value, label: LEVEL_FACTS[value].label }))}
-        />
-        <Choice
-          label="The advice"
-          value={help}
-          onChange={setHelp}
-          options={[
-            { value: 'with', label: 'Shown' },
-            { value: 'alone', label: 'Hidden till the end' },
-          ]}
-        />
-      </Settings>
-      <Small>
-        {LEVEL_FACTS[level].words} Coffee {coffee}.
-      </Small>
-      <Round
-        key={`${level} ${coffee}`}
-        level={level}
-        seed={coffee}
-        isAdvised={help === 'with'}
-        onNext={() => setCoffee(coffee + 1)}
+      <Choice
+        label="Practise"
+        value={practised}
+        onChange={setPractised}
+        options={[
+          { value: 'dialIn', label: 'Dialling in' },
+          { value: 'cups', label: 'Staged cups' },
+        ]}
       />
+      {practised === 'dialIn' ? <DialInPractice /> : <CupsDrill />}
     </Page>
   );
 }

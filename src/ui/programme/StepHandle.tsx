@@ -63,13 +63,13 @@ export function StepHandle({
   }, [focusOn]);
   const grip = useRef<{ of: Grip; x: number; y: number } | null>(null);
   const { drive, level, seconds } = step;
-  const { fromX, toX, topY } = tread;
+  const { fromX, toX, topY, midY } = tread;
   const floor = outline.y(drive, 0);
   const middle = (fromX + toX) / 2;
   const perUnit = floor - outline.y(drive, 1);
   const perSecond = outline.x(1) - outline.x(0);
 
-  const take = (of: Grip) => (event: PointerEvent<SVGElement>) => {
+  const take = (of: Grip, event: PointerEvent<SVGElement>) => {
     onTake();
     event.currentTarget.setPointerCapture(event.pointerId);
     grip.current = { of, ...placeOf(event) };
@@ -111,7 +111,7 @@ export function StepHandle({
         width={Math.max(1, toX - fromX)}
         height={Math.max(LEAST_HIT, floor - topY + KNOB)}
         fill="transparent"
-        onPointerDown={take('level')}
+        onPointerDown={(event) => take('level', event)}
       />
       {isInHand && (
         <path
@@ -124,7 +124,7 @@ export function StepHandle({
       )}
       <circle
         cx={middle}
-        cy={topY}
+        cy={midY}
         r={KNOB}
         fill={isInHand ? 'var(--copper)' : 'var(--enamel-raised)'}
         stroke={isInHand ? 'var(--copper)' : 'currentColor'}
@@ -133,7 +133,7 @@ export function StepHandle({
       />
       <text
         x={middle}
-        y={topY + 4.5}
+        y={midY + 4.5}
         textAnchor="middle"
         pointerEvents="none"
         style={{ fill: isInHand ? 'var(--copper-ink)' : 'var(--ink)', fontWeight: 680 }}
@@ -149,7 +149,7 @@ export function StepHandle({
           height={LEAST_HIT}
           fill={isInHand ? 'var(--copper)' : 'currentColor'}
           opacity={isInHand ? 0.9 : 0.25}
-          onPointerDown={take('end')}
+          onPointerDown={(event) => take('end', event)}
         />
       )}
       <rect
