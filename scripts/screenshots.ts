@@ -44,16 +44,10 @@ const published = await addressOf('Las Veredas Rojas');
 
 await open('/');
 await picture('today');
-await page.emulateMedia({ colorScheme: 'dark' });
-await picture('today-dark');
-await page.emulateMedia({ colorScheme: 'light' });
 await open(`${blend}/read`);
 await picture('read');
 await open(`${arrived}/start`);
 await picture('start');
-await picture('start-pushes', (view) =>
-  view.getByText('Why these figures').evaluate((title) => title.scrollIntoView()),
-);
 await open(`${onBench}/pull`);
 await picture('pull');
 await open(`${confirmed}/pull`);
@@ -92,6 +86,10 @@ await picture('public-card');
 await paper(card);
 await open('/equipment');
 await picture('equipment');
+await open('/programmes');
+await picture('programme', writing);
+await open('/practice');
+await picture('practice', practising);
 await open('/patterns');
 await page.waitForTimeout(600);
 await picture('patterns');
@@ -113,6 +111,30 @@ async function running(view: Page, seconds: number): Promise<void> {
   await view.getByLabel('Simulated shots run').selectOption(String(speed));
   await view.getByRole('button', { name: /^Clock/ }).click();
   await view.waitForTimeout((1000 * seconds) / speed);
+}
+
+/** A programme in the middle of being written, tried in the simulator. */
+async function writing(view: Page): Promise<void> {
+  await view.getByRole('button', { name: 'Change Paddle soak' }).click();
+  await view.getByRole('slider', { name: 'Step 3' }).focus();
+  await view.keyboard.press('ArrowUp');
+  await view.getByRole('button', { name: 'Try it in the simulator' }).click();
+  await view.getByText(/Simulated, heuristic/).waitFor();
+  await view.getByRole('slider', { name: 'Step 3' }).focus();
+  await view.getByLabel('Name', { exact: true }).evaluate((field) => field.scrollIntoView());
+}
+
+/** A coffee dialled in by the advice until its truth is told. */
+async function practising(view: Page): Promise<void> {
+  const pull = view.getByRole('button', { name: 'Pull it' });
+  const truth = view.getByText('What it was');
+  await pull.waitFor();
+  for (let shot = 0; shot < 8 && !(await truth.isVisible()); shot++) {
+    if (await pull.isVisible()) await pull.click();
+    await view.waitForTimeout(900);
+  }
+  await truth.waitFor();
+  await view.evaluate(() => scrollTo(0, 0));
 }
 
 /** Shots of an American spreadsheet, as far as the mapping. */

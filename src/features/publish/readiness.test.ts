@@ -1,3 +1,4 @@
+import { STYLE_STEPS } from '@/core/programme/styles';
 import { send, shotInput } from '../../../tests/support/house';
 import { houseWith } from '../../../tests/support/view';
 import { readinessOf } from './readiness';
@@ -31,6 +32,18 @@ describe('ready to leave the house', () => {
       isMet: false,
       words: 'Last pulled at day 5, outside day 8-21 that the card would promise.',
     });
+  });
+
+  it('takes no shots for a programme that their machine cannot make', () => {
+    const house = houseWith({}, {});
+    house.db.exec(`UPDATE recipe_draft SET steps = '${JSON.stringify(STYLE_STEPS.soakFirst)}'`);
+    house.db.exec('UPDATE machine SET pressure_control = 0, flow_control = 0');
+    expect(gates(house).confirmed).toMatchObject({
+      isMet: false,
+      words: expect.stringMatching(/cannot make the programme the card would promise/),
+    });
+    house.db.exec('UPDATE machine SET flow_control = 1');
+    expect(gates(house).confirmed!.isMet).toBe(true);
   });
 
   it('forgets repeats and cups of the recipe before a revision', () => {

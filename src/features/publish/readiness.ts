@@ -1,6 +1,7 @@
 /** Is a recipe ready to leave the house? Three gates; each can be passed by the lead's word. */
 import type { Gate } from '@/data/publications';
-import type { ReleaseView } from '@/data/releaseView';
+import { reachOf } from '@/core/programme/reach';
+import type { Bench, ReleaseView } from '@/data/releaseView';
 import { tastersOf } from '@/data/todayView';
 
 export interface Readiness {
@@ -13,9 +14,9 @@ export interface Readiness {
 /** Every gate of the recipe on the bench. House heuristic: the trade's usual demands. */
 export function readinessOf({ bench }: ReleaseView): Readiness[] {
   if (!bench) return [];
-  const { advice, draft, shots } = bench;
-  const isSimulated = shots.slice(-2).some((shot) => shot.isSimulated);
-  const isConfirmed = advice.status === 'confirmed' && !isSimulated;
+  const { draft, shots } = bench;
+  const lacking = lacksOf(bench);
+  const isConfirmed = lacking === null;
   const tasters = tastersOf(bench).size;
   const last = shots.findLast((shot) => shot.draftId === draft.id);
   const isRested =
@@ -24,11 +25,7 @@ export function readinessOf({ bench }: ReleaseView): Readiness[] {
     {
       gate: 'confirmed',
       isMet: isConfirmed,
-      words: isConfirmed
-        ? 'Two shots in a row on target at one setting.'
-        : isSimulated
-          ? 'The last two shots were simulated: pull two real ones in a row on target.'
-          : 'Two shots in a row on target at one setting are missing.',
+      words: lacking ?? 'Two shots in a row on target at one setting.',
     },
     {
       gate: 'tasted',
@@ -44,6 +41,18 @@ export function readinessOf({ bench }: ReleaseView): Readiness[] {
       words: restWords(last?.restDays, [draft.restFrom, draft.restTo], isRested),
     },
   ];
+}
+
+/** What keeps the last two shots from standing for the recipe; null when they do. */
+function lacksOf({ advice, draft, shots, setup }: Bench): string | null {
+  if (shots.slice(-2).some((shot) => shot.isSimulated))
+    return 'The last two shots were simulated: pull two real ones in a row on target.';
+  // Words alone do not say what the machine would have to do.
+  if (draft.steps && !reachOf(draft.steps, setup.machine).isWhole)
+    return `${setup.machine.name} cannot make the programme the card would promise: pull it on a machine that can, or take at Start what this one makes.`;
+  return advice.status === 'confirmed'
+    ? null
+    : 'Two shots in a row on target at one setting are missing.';
 }
 
 function restWords(
