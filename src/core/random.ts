@@ -6,7 +6,7 @@ export interface Chance {
   readonly normal: () => number;
   readonly isWithin: (probability: number) => boolean;
   readonly oneOf: <T>(all: readonly T[]) => T;
-  /** Every order is as likely as any other. */
+  /** All orders are equally likely. */
   readonly shuffled: <T>(all: readonly T[]) => T[];
 }
 

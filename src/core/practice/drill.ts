@@ -54,7 +54,7 @@ const SHOT_S = 28;
 /** The coarsest time step that gives the same shot. */
 const COARSE_STEP_S = 0.1;
 
-/** What may be wrong with the served shot; each is drawn as often as any other. */
+/** What may be wrong with the served shot; all are equally likely. */
 const TROUBLES: Record<DrillAnswer, Trouble> = {
   more: { ratio: 0.42, coarser: 1.15 },
   leave: { ratio: 1, coarser: 1 },

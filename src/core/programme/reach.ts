@@ -90,15 +90,20 @@ function merged(steps: readonly Step[]): Programme {
 
 function reachWords(made: readonly boolean[], programme: Programme, nearest: Programme): string {
   const missed = made.flatMap((isMadeHere, i) => (isMadeHere ? [] : [i + 1]));
-  const which =
-    missed.length === programme.length
-      ? programme.length === 1
-        ? 'It is out of reach'
-        : 'All of it is out of reach'
-      : `Step ${missed.join(', ')} of ${programme.length} is out of reach`;
+  const which = missedWords(missed, programme.length);
   const instead =
     programme.length === 1 || nearest.length === 1
       ? shortProgrammeWords(nearest)
       : programmeWords(nearest);
   return `${which} of this machine. The nearest it can make: ${instead}.`;
+}
+
+/** "Steps 1 and 3 of 3 are": what of so many steps is missed. */
+function missedWords(missed: readonly number[], count: number): string {
+  if (missed.length === count)
+    return count === 1 ? 'It is out of reach' : 'All of it is out of reach';
+  const [last, ...before] = [...missed].reverse();
+  return before.length === 0
+    ? `Step ${last} of ${count} is out of reach`
+    : `Steps ${before.reverse().join(', ')} and ${last} of ${count} are out of reach`;
 }

@@ -9,6 +9,7 @@ import type { StoredSetup } from '@/data/setups';
 import { Button } from '@/ui/Button';
 import { SelectInput, TextInput } from '@/ui/fields';
 import { LazyWriteProgramme } from '@/ui/programme/LazyWriteProgramme';
+import { useMay } from '@/ui/person';
 import { ProgrammeCurve } from '@/ui/programme/ProgrammeCurve';
 import { ReachNotice } from '@/ui/programme/ReachNotice';
 import { drawnOf, inputOf, textOf, type ProgrammeText } from '@/ui/programme/stepText';
@@ -71,6 +72,7 @@ export function WaterField({
   faultOf: (field: string) => string | undefined;
 }) {
   const [isOpen, setOpen] = useState(false);
+  const isLead = useMay('lead');
   const { words, steps } = value;
   const programme = drawnOf(steps);
   const chosen = water.choices.find((choice) => isSame(textOf(choice.steps), steps));
@@ -129,7 +131,7 @@ export function WaterField({
               recipe,
             }}
           />
-          {!chosen && <KeepIt words={words} steps={steps} style={style} />}
+          {!chosen && isLead && <KeepIt words={words} steps={steps} style={style} />}
         </>
       )}
     </Box>

@@ -98,7 +98,7 @@ export function TriedLines({ tried, outline }: { tried: Tried; outline: Outline 
       )
       .join('L')}`;
   return (
-    <g>
+    <g role="img" aria-label="Pressure and flow as simulated">
       <Line d={lineOf('pressure', ({ pressureBar }) => pressureBar)} />
       <Line d={lineOf('flow', ({ flowMlS }) => flowMlS)} />
     </g>
