@@ -4,7 +4,7 @@ import styled from 'styled-components';
 import { massWords, type Units } from '@/core/units';
 import type { Programme } from '@/core/programme/step';
 import { useUnits } from './person';
-import { LazyProgrammeCurve } from './programme/LazyProgrammeCurve';
+import { ProgrammeCurve } from './programme/ProgrammeCurve';
 import { readingText } from './type';
 
 /** The recipe in force, set like a stamped enamel plate. */
@@ -141,7 +141,7 @@ export function Plate({
           </dd>
           {steps.length > 1 && (
             <Curve>
-              <LazyProgrammeCurve programme={steps} size="small" />
+              <ProgrammeCurve programme={steps} size="small" />
             </Curve>
           )}
           {stopAtG !== undefined && (

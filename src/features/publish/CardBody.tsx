@@ -12,7 +12,7 @@ import {
   coffeeWords,
 } from '@/formats/recipeLines';
 import { dayWords } from '@/core/dayWords';
-import { LazyProgrammeCurve } from '@/ui/programme/LazyProgrammeCurve';
+import { ProgrammeCurve } from '@/ui/programme/ProgrammeCurve';
 import { labelText, readingText } from '@/ui/type';
 
 /** The card: what a stranger needs to repeat the recipe. The same on screen, phone and paper. */
@@ -159,7 +159,7 @@ export function CardBody({ body, isPreview = false }: { body: RecipeBody; isPrev
               {lines[name]}
               {name === 'Programme' && recipe.steps && recipe.steps.length > 1 && (
                 <Curve>
-                  <LazyProgrammeCurve programme={recipe.steps} size="small" />
+                  <ProgrammeCurve programme={recipe.steps} size="small" />
                 </Curve>
               )}
             </dd>

@@ -102,9 +102,9 @@ describe('Start', () => {
     });
   });
 
-  it('sets a second style beside the first, with what differs', async () => {
+  it('sets a second style beside the first, with what differs', () => {
     const { start } = openStart({ beside: 'soakFirst' });
-    const table = await screen.findByRole('region', { name: 'Two styles side by side' });
+    const table = screen.getByRole('region', { name: 'Two styles side by side' });
     const time = within(table).getByText('Time').closest('tr')!.textContent;
     expect(time).toContain(
       `${Math.round(start.beside!.recipe.timeS[0] + start.beside!.recipe.timeS[1]) / 2} s`,
@@ -116,7 +116,7 @@ describe('Start', () => {
   it('moves with what is supposed, and leads back', async () => {
     const { user, start } = openStart({ ifRoast: '1' });
     expect(start.whatIf!.recipe.ratio).toBeLessThan(start.proposal.recipe.ratio);
-    const table = await screen.findByRole('region', { name: 'What if' });
+    const table = screen.getByRole('region', { name: 'What if' });
     expect(within(table).getByText('Temperature').closest('tr')!.textContent).toMatch(/−2\.0$/);
     await user.click(screen.getByRole('button', { name: 'Back to what is known' }));
     expect(router.replace).toHaveBeenCalledWith('/releases/r/start?', { scroll: false });

@@ -17,7 +17,7 @@ import { SelectInput } from '@/ui/fields';
 import { Notice, SectionTitle, Small, StageTitle } from '@/ui/type';
 import { AcceptForm } from './AcceptForm';
 import { ComingFrom } from './ComingFrom';
-import { LazyComparison } from './LazyComparison';
+import { Comparison } from './Comparison';
 import { Evidence } from './Evidence';
 import { Pushes } from './Pushes';
 import type { StartView } from './startView';
@@ -113,7 +113,7 @@ export function StartStage({ view, start }: { view: ReleaseView; start: StartVie
           <SectionTitle>
             {STYLE_LABELS[style]} beside {STYLE_LABELS[asked.beside].toLowerCase()}
           </SectionTitle>
-          <LazyComparison
+          <Comparison
             label="Two styles side by side"
             heads={[STYLE_LABELS[style], STYLE_LABELS[asked.beside]]}
             one={proposal}

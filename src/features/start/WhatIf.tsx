@@ -6,7 +6,7 @@ import { PROCESS_LABELS, PROCESSES, ROAST_WORDS } from '@/core/vocabulary';
 import { FieldGrid, QuantityInput, SelectInput } from '@/ui/fields';
 import { QuietButton } from '@/ui/Button';
 import { SectionTitle } from '@/ui/type';
-import { LazyComparison } from './LazyComparison';
+import { Comparison } from './Comparison';
 import type { StartView } from './startView';
 
 const AS_IT_IS = { value: '', label: 'as it is' };
@@ -62,12 +62,7 @@ export function WhatIf({
       </FieldGrid>
       {whatIf && (
         <>
-          <LazyComparison
-            label="What if"
-            heads={['As it is', 'If so']}
-            one={proposal}
-            other={whatIf}
-          />
+          <Comparison label="What if" heads={['As it is', 'If so']} one={proposal} other={whatIf} />
           <QuietButton
             onPress={() => {
               setRest('');

@@ -1,8 +1,0 @@
-'use client';
-
-import dynamic from 'next/dynamic';
-
-/** Two proposals are set beside each other only when somebody asks. */
-export const LazyComparison = dynamic(() =>
-  import('./Comparison').then(({ Comparison }) => Comparison),
-);
