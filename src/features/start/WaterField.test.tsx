@@ -127,6 +127,9 @@ describe('the programme at Start', () => {
         void db.exec('UPDATE machine SET pressure_control = 1, flow_control = 0'),
     });
     expect(field.getByText(/Steps 1 and 3 of 3 are out of reach of this machine/)).toBeTruthy();
+    const water = field.getByLabelText('Water, as the plate says it');
+    await user.clear(water);
+    await user.type(water, 'My long soak');
     await user.click(field.getByRole('button', { name: 'Take that instead' }));
     expect(field.queryByText(/out of reach/)).toBeNull();
     expect(words()).toBe('3 bar for 4 s; pause 30 s; 9 bar till the cup is full');

@@ -116,7 +116,8 @@ export function WaterField({
       <ReachNotice
         programme={programme}
         machine={setup?.machine}
-        onTake={(nearest) => take(textOf(nearest))}
+        // Words of the programme that was out of reach would be untrue of this one.
+        onTake={(nearest) => take(textOf(nearest), shortProgrammeWords(nearest))}
       />
       {isOpen && (
         <>

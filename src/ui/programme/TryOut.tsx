@@ -14,6 +14,9 @@ import { Working } from '../Working';
 /** Off the middle of the window by more than this, the window is not reached. */
 const REACHED_WITHIN = 0.05;
 
+/** sd of time between like simulated shots, % (model.md §7, its table of checks). */
+const SCATTER_PCT = 4;
+
 /** Asks the simulator what a programme comes to; gone when the programme changes. */
 export function useTryOut() {
   const [found, setFound] = useState<{ of: string; tried: Tried } | null>(null);
@@ -75,7 +78,7 @@ function triedWords(
     Math.abs(offBy) <= REACHED_WITHIN
       ? `At the grind that takes the window’s middle: ${what}.`
       : `No grind brings this programme to ${recipe.centreS.toFixed(0)} s; the nearest gives ${what}.`;
-  return `${reached} Simulated, heuristic: dashed on the drawing.`;
+  return `${reached} Simulated, heuristic: dashed on the drawing. Like shots differ by about ${SCATTER_PCT} % in time.`;
 }
 
 const Line = styled.path`
