@@ -1,8 +1,9 @@
-/** Imports point down: app → features → ui | data | formats | devices | workers → core. */
+/** Imports point down: app → features → views → ui | data | formats | devices | workers → core. */
 const layer = (name, from, forbidden) => ({
   name,
   severity: 'error',
-  from: { path: from },
+  // A test may set the scene with whatever makes it.
+  from: { path: from, pathNot: '\\.test\\.tsx?$' },
   to: { path: forbidden },
 });
 
@@ -12,7 +13,7 @@ module.exports = {
     layer(
       'core-knows-nothing-above',
       '^src/core',
-      '^(src/(app|features|ui|data|formats|devices|workers)|cli|bench)',
+      '^(src/(app|features|views|ui|data|formats|devices|workers)|cli|bench)',
     ),
     {
       name: 'core-is-pure',
@@ -23,12 +24,20 @@ module.exports = {
         path: 'node_modules/(react|next|styled-components|better-sqlite3)|^(fs|path|crypto|child_process|os)$',
       },
     },
-    layer('ui-looks-down', '^src/ui', '^src/(app|features|data|formats)'),
-    layer('devices-look-down', '^src/devices', '^src/(app|features|ui|data|formats)'),
-    layer('workers-look-down', '^src/workers', '^src/(app|features|ui|data|formats|devices)'),
-    layer('data-looks-down', '^src/data', '^src/(app|features|ui|formats)'),
-    layer('formats-look-down', '^src/formats', '^src/(app|features|ui|data)'),
+    layer('ui-looks-down', '^src/ui', '^src/(app|features|views|data|formats)'),
+    layer('devices-look-down', '^src/devices', '^src/(app|features|views|ui|data|formats)'),
+    layer('workers-look-down', '^src/workers', '^src/(app|features|views|ui|data|formats|devices)'),
+    layer('data-looks-down', '^src/data', '^src/(app|features|views|ui|formats)'),
+    layer('formats-look-down', '^src/formats', '^src/(app|features|views|ui|data)'),
+    layer('views-look-down', '^src/views', '^src/(app|features)'),
     layer('features-below-app', '^src/features', '^src/app'),
+    {
+      name: 'screens-ask-for-instruments',
+      severity: 'error',
+      comment: 'linked.ts chooses; no screen constructs a simulated one.',
+      from: { path: '^src/(features|ui|app)' },
+      to: { path: '^src/devices/simulated', dependencyTypesNot: ['type-only'] },
+    },
     {
       name: 'features-do-not-import-each-other',
       severity: 'error',
@@ -38,15 +47,15 @@ module.exports = {
     {
       name: 'only-server-code-opens-the-database',
       severity: 'error',
-      comment: 'Components may use the types of data/, never its code.',
+      comment: 'Components may use the types of data/ and views/, never their code.',
       from: { path: '^src/(features|ui)/.+\\.tsx$', pathNot: '\\.test\\.tsx$' },
-      to: { path: '^src/data', dependencyTypesNot: ['type-only'] },
+      to: { path: '^src/(data|views)', dependencyTypesNot: ['type-only'] },
     },
     {
       name: 'cli-uses-the-core',
       severity: 'error',
       from: { path: '^cli' },
-      to: { path: '^src/(app|features|ui|data)' },
+      to: { path: '^src/(app|features|views|ui|data)' },
     },
   ],
   options: {

@@ -336,7 +336,7 @@ const LUME_SHOTS = [
 ];
 LUME_SHOTS.forEach((shot, i) => {
   worker.goTo(0, 38 - 11 * i);
-  const { doseG, yieldG, temperatureC } = lumeDraft;
+  const { doseG, yieldG, temperatureC } = lumeDraft.recipe;
   const figures = { doseG, yieldG, temperatureC, clock: 'pump', remark: '' };
   worker.run('logShot', { ...figures, ...shot, draftId: lumeDraft.id }, bench);
 });

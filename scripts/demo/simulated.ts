@@ -2,9 +2,9 @@
 import { drawStation } from '@/core/shot/drawStation';
 import { pullAt } from '@/core/shot/station';
 import { findHouse } from '@/data/house';
-import { readPull } from '@/data/pullView';
+import { readPull } from '@/views/pull';
 import { drawInputOf, madeHere } from '@/features/pull/simulatedOf';
-import { prefill, purgeOfTick, shotInputOf, type ShotText } from '@/features/pull/shotEntry';
+import { prefill, purgeOfTick, shotSent, type ShotText } from '@/features/pull/shotEntry';
 import type { DemoWorker } from './worker';
 
 /** Follows the advice for so many shots, a few minutes apart, each with its trace. */
@@ -32,7 +32,7 @@ export function pullSimulated(
         doseG: Number(text.doseG),
         purgeG: purged ? purgeOfTick(text, bench) : 0,
         yieldG: Number(text.yieldG),
-        temperatureC: bench.draft.temperatureC,
+        temperatureC: bench.draft.recipe.temperatureC,
         programme: madeHere(bench),
       },
       question.seed + i,
@@ -45,8 +45,8 @@ export function pullSimulated(
       firstDripS: firstDripS === null ? '' : firstDripS.toFixed(1),
       yieldG: yieldG.toFixed(1),
       trace,
-      overrunG: 1.3,
+      overrunG: '1.3',
     };
-    worker.run('logShot', shotInputOf(entered, bench), person);
+    worker.run('logShot', shotSent(entered, bench), person);
   }
 }

@@ -10,11 +10,11 @@ import { submit } from '@/data/command';
 import type { Db } from '@/data/database';
 import { findHouse } from '@/data/house';
 import { middleSetting } from '@/core/grinder/dial';
-import { readHouseModel } from '@/data/houseModel';
-import { factsToday, readRelease, type ReleaseView } from '@/data/releaseView';
+import { readHouseModel } from '@/views/houseModel';
+import { factsToday } from '@/views/facts';
+import { readRelease, type ReleaseView } from '@/views/release';
 import { listSetups, type StoredSetup } from '@/data/setups';
 import { today } from '@/data/today';
-import { aimOf } from '@/features/pull/shotEntry';
 import type { Chance } from '@/core/random';
 import { DemoBench, tasteOf, tdsOf, type DemoCoffee, type DemoGrinder } from './truth';
 
@@ -168,12 +168,12 @@ export class DemoWorker {
     const { releaseId, setup, bench, temperatureC, firstDaysAgo } = dialIn;
     const { chance } = this;
     const view = this.view(releaseId).bench!;
-    const aim = aimOf(view);
+    const aim = view.advice.setting;
     const lastDial = view.shots.at(-1)?.dial ?? aim.dial;
     const isPurged = aim.dial !== lastDial && !slip.forgetsPurge;
     const isBadPrep = slip.seen?.includes('spurt') ?? false;
     const doseG = tenth(aim.doseG + 0.06 * chance.normal());
-    const yieldG = tenth(view.draft.yieldG + 0.35 * chance.normal() + (slip.overrunG ?? 0));
+    const yieldG = tenth(view.draft.recipe.yieldG + 0.35 * chance.normal() + (slip.overrunG ?? 0));
     const { retentionG } = setup.grinder;
     const { timeS, firstDripS } = bench.pull({
       dial: aim.dial,
@@ -190,7 +190,7 @@ export class DemoWorker {
         draftId: view.draft.id,
         dial: aim.dial,
         doseG,
-        ...(aim.doseG !== view.draft.doseG && { aimDoseG: aim.doseG }),
+        ...(aim.doseG !== view.draft.recipe.doseG && { aimDoseG: aim.doseG }),
         yieldG,
         timeS,
         firstDripS,

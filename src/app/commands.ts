@@ -15,7 +15,7 @@ import { publish, showAgain, withdraw } from '@/features/publish/actions';
 import { logShot, removeShot, restoreShot } from '@/features/pull/actions';
 import { createRelease, editRelease, saveBatch } from '@/features/read/actions';
 import { putBack, takeAway } from '@/features/removal/actions';
-import { acceptRecipe } from '@/features/start/actions';
+import { acceptRecipe, useRecipe } from '@/features/start/actions';
 import { recordTasting } from '@/features/taste/actions';
 
 export const commands: ReadonlyMap<string, Command> = new Map(
@@ -36,6 +36,7 @@ export const commands: ReadonlyMap<string, Command> = new Map(
     takeAway,
     putBack,
     acceptRecipe,
+    useRecipe,
     logShot,
     removeShot,
     restoreShot,
@@ -48,5 +49,5 @@ export const commands: ReadonlyMap<string, Command> = new Map(
     importRecipes,
     importShots,
     importTastings,
-  ].map((command) => [command.kind, command]),
+  ].map((command: Command) => [command.kind, command]),
 );

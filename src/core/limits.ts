@@ -58,6 +58,7 @@ export type LimitName = keyof typeof LIMITS;
 
 /** Longest text taken: names on a plate, remarks in a ledger. */
 export const TEXT_LIMITS = { name: 80, note: 40, remark: 500, words: 400, address: 200 } as const;
+export type TextLimit = keyof typeof TEXT_LIMITS;
 
 /** What is wrong with a value of a quantity, and what to enter; null when it is in range. */
 export function quantityFault(name: LimitName, value: unknown): string | null {

@@ -13,7 +13,7 @@ export interface Units {
 export const METRIC: Units = { mass: 'g', temperature: 'C' };
 
 export const G_PER_OZ = 28.3495;
-const F_PER_C = 1.8;
+export const F_PER_C = 1.8;
 const F_AT_0_C = 32;
 
 /** A tenth of a gram is .0035 oz: three digits keep what the scale could read. */

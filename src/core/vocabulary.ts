@@ -147,6 +147,14 @@ export function roastWord(level: number): string {
 export const TASTE_SIGNS = ['salty', 'grassy', 'papery', 'burnt', 'hollow'] as const;
 export type TasteSign = (typeof TASTE_SIGNS)[number];
 
+export const TASTE_SIGN_LABELS: Record<TasteSign, string> = {
+  salty: 'Salty',
+  grassy: 'Grassy',
+  papery: 'Papery',
+  burnt: 'Burnt',
+  hollow: 'Hollow',
+};
+
 /** How a coffee is meant to be served. */
 export const SERVED = ['straight', 'milk', 'both'] as const;
 export type Served = (typeof SERVED)[number];
@@ -197,3 +205,14 @@ export const INSTRUMENT_LABELS: Record<Instrument, string> = {
 
 export const LINKS = ['none', 'simulated'] as const;
 export type Link = (typeof LINKS)[number];
+
+/** Where a machine's brewing water comes from. */
+export const BOILERS = ['single', 'heatExchanger', 'dual', 'thermoblock'] as const;
+export type Boiler = (typeof BOILERS)[number];
+
+export const BOILER_LABELS: Record<Boiler, string> = {
+  single: 'One boiler for brewing and steam',
+  heatExchanger: 'Heat exchanger in the steam boiler',
+  dual: 'A boiler of its own for brewing',
+  thermoblock: 'Heated block',
+};

@@ -5,11 +5,14 @@
  * here, before its input is looked at.
  */
 import { z } from 'zod';
+import { CHANGES, type CommandKind } from '@/core/command/inputs';
+import type { Topic } from '@/core/command/topics';
 import { userFault, type UserFault } from '@/core/errors';
 import { mayDo, ROLE_LABELS, type Duty } from '@/core/roles';
 import { parse } from '@/core/schema/fields';
 import type { Db } from './database';
 import { findDone, insertEvent } from './events';
+import { raiseEpochs } from './kept';
 import { findLead, findPerson, type Person } from './people';
 import { today } from './today';
 
@@ -30,16 +33,18 @@ export interface Outcome {
   readonly result: Readonly<Record<string, unknown>>;
   /** Who did it, where the command itself makes the person. */
   readonly personId?: string;
+  /** What it changed besides what its kind always does. */
+  readonly alsoChanged?: readonly Topic[];
 }
 
 export interface Command {
-  readonly kind: string;
+  readonly kind: CommandKind;
   readonly duty: Duty;
   readonly execute: (input: unknown, context: Context) => Outcome;
 }
 
 export function defineCommand<S extends z.ZodType>(options: {
-  kind: string;
+  kind: CommandKind;
   duty: Duty;
   input: S;
   run: (input: z.output<S>, context: Context) => Outcome;
@@ -82,13 +87,18 @@ export function submit(
       if (done?.kind === kind && isTheirs) return done.result as Outcome['result'];
       if (done)
         throw userFault('conflict', 'id', 'This id was used for another command. Make a new one.');
-      const { personId: doneBy, ...outcome } = command.execute(input, {
+      const {
+        personId: doneBy,
+        alsoChanged = [],
+        ...outcome
+      } = command.execute(input, {
         db,
         id,
         person,
         today: today(),
       });
       insertEvent(db, { id, personId: doneBy ?? person?.id ?? null, kind, ...outcome });
+      raiseEpochs(db, [...CHANGES[command.kind], ...alsoChanged]);
       return outcome.result;
     })
     .immediate();

@@ -13,10 +13,11 @@ import {
   WORDS,
 } from '../../tests/support/house';
 import { findHouse } from './house';
-import { readRelease } from './releaseView';
+import { readRelease } from '@/views/release';
 import type { Db } from './database';
 
-const view = (db: Db, releaseId: string) => readRelease(db, findHouse(db)!, releaseId, { today: TODAY })!;
+const view = (db: Db, releaseId: string) =>
+  readRelease(db, findHouse(db)!, releaseId, { today: TODAY })!;
 const rows = (db: Db, table: string) =>
   (db.prepare(`SELECT count(*) AS n FROM ${table}`).get() as { n: number }).n;
 
@@ -179,7 +180,9 @@ describe('bad input is refused with field, range and remedy, and nothing is stor
   it('a name of ninety characters', () => {
     const { db } = openHouse();
     const release = { ...RELEASE, name: 'n'.repeat(90) };
-    expect(faultOf(() => send(db, 'createRelease', { release, batch: BATCH })).message).toMatch(/it takes 80/);
+    expect(faultOf(() => send(db, 'createRelease', { release, batch: BATCH })).message).toMatch(
+      /it takes 80/,
+    );
   });
 
   it('TDS over 30 %, and a TDS no dose could give', () => {

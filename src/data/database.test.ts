@@ -20,7 +20,9 @@ describe('the database', () => {
     expect(pragma('synchronous')).toBe(2);
     expect(pragma('foreign_keys')).toBe(1);
     const loose = db
-      .prepare(`SELECT name FROM pragma_table_list WHERE schema = 'main' AND type = 'table' AND strict = 0 AND name NOT LIKE 'sqlite_%'`)
+      .prepare(
+        `SELECT name FROM pragma_table_list WHERE schema = 'main' AND type = 'table' AND strict = 0 AND name NOT LIKE 'sqlite_%'`,
+      )
       .all();
     expect(loose).toEqual([]);
     db.close();

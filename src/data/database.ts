@@ -81,7 +81,8 @@ function migrate(db: Db): void {
 
 /** Where the database of this process lives. */
 export function databaseFile(): string {
-  const folder = process.env.KETTLEBRAND_DATA ?? join(/* turbopackIgnore: true */ process.cwd(), 'data');
+  const folder =
+    process.env.KETTLEBRAND_DATA ?? join(/* turbopackIgnore: true */ process.cwd(), 'data');
   return join(folder, 'kettlebrand.sqlite');
 }
 

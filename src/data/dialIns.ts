@@ -1,78 +1,121 @@
 /** Dial-ins and the revisions of the recipe on the bench. */
-import { z } from 'zod';
-import { programmeSchema } from '@/core/programme/programme';
-import { CLOCKS, STYLES, TEMPERATURE_SCHOOLS } from '@/core/vocabulary';
+import type { Topic } from '@/core/command/topics';
+import { DRAFT, type DraftEntered, type DraftValues } from '@/core/entity/draft';
+import { RECIPE, type RecipeEntered, type RecipeValues } from '@/core/entity/recipe';
+import { withRatio, type Recipe } from '@/core/schema/recipe';
+import type { BrewStyle } from '@/core/vocabulary';
 import { prepared, type Db } from './database';
-import { bool, json, now, optional, type Unknowable } from './rows';
+import type { ReleaseName } from './releases';
+import { now } from './rows';
+import { tableOf } from './table';
 
-const draftRow = z.object({
-  id: z.string(),
-  dialInId: z.string(),
-  batchId: z.string(),
-  setupId: z.string(),
-  style: z.enum(STYLES),
-  revision: z.number(),
-  temperatureSchool: z.enum(TEMPERATURE_SCHOOLS),
-  doseG: z.number(),
-  yieldG: z.number(),
-  temperatureC: z.number(),
-  timeLowS: z.number(),
-  timeHighS: z.number(),
-  clock: z.enum(CLOCKS),
-  /** What the machine does, in a few words. */
-  programme: z.string(),
-  /** The same step by step; absent where a record of the house has words alone. */
-  steps: optional(json(programmeSchema)),
-  restFrom: z.number(),
-  restTo: z.number(),
-  startDial: z.number(),
-  /** False where a record of the house did not say it. */
-  isDialKnown: bool,
-  why: z.string(),
-  proposed: optional(json(z.record(z.string(), z.number()))),
-  createdAt: z.string(),
-  /** Day since which a recipe of the house's own records was in force. */
-  decidedOn: optional(z.string()),
-});
-export type StoredDraft = z.output<typeof draftRow>;
+export interface StoredDraft extends DraftValues {
+  readonly id: string;
+  readonly dialInId: string;
+  readonly releaseId: string;
+  readonly batchId: string;
+  readonly setupId: string;
+  readonly style: BrewStyle;
+  readonly revision: number;
+  readonly createdAt: string;
+  readonly recipe: StoredRecipe;
+  /** What the model had proposed, raw values by output. */
+  readonly proposed: Readonly<Record<string, number>> | undefined;
+}
+
+export type StoredRecipe = RecipeValues & Pick<Recipe, 'ratio'>;
+
+export const RECIPE_TABLE = tableOf('recipe_draft', RECIPE);
+export const DRAFT_TABLE = tableOf('recipe_draft', DRAFT);
+
+/** Columns of a draft `r` of a dial-in `d`. */
+export const DRAFT_COLUMNS = `
+  r.id, r.dial_in_id AS dialInId, d.release_id AS releaseId, d.batch_id AS batchId,
+  d.setup_id AS setupId, d.style, r.revision, r.created_at AS createdAt, r.proposed,
+  ${RECIPE_TABLE.selected('r')}, ${DRAFT_TABLE.selected('r')}`;
+
+export function completeDraft(row: unknown): StoredDraft {
+  const { id, dialInId, releaseId, batchId, setupId, style, revision, createdAt, proposed } =
+    row as StoredDraft;
+  return {
+    id,
+    dialInId,
+    releaseId,
+    batchId,
+    setupId,
+    style,
+    revision,
+    createdAt,
+    recipe: withRatio(RECIPE_TABLE.read(row)),
+    ...DRAFT_TABLE.read(row),
+    proposed:
+      proposed === null ? undefined : (JSON.parse(String(proposed)) as Record<string, number>),
+  };
+}
 
 const SELECT_DRAFT = `
-  SELECT r.id, r.dial_in_id AS dialInId, d.batch_id AS batchId, d.setup_id AS setupId, d.style,
-         r.revision, r.temperature_school AS temperatureSchool, r.dose_g AS doseG,
-         r.yield_g AS yieldG, r.temperature_c AS temperatureC, r.time_low_s AS timeLowS,
-         r.time_high_s AS timeHighS, r.clock, r.programme, r.steps, r.rest_from AS restFrom,
-         r.rest_to AS restTo, r.start_dial AS startDial, r.dial_known AS isDialKnown, r.why, r.proposed,
-         r.created_at AS createdAt, r.decided_on AS decidedOn
-  FROM recipe_draft r JOIN dial_in d ON d.id = r.dial_in_id`;
+  SELECT ${DRAFT_COLUMNS} FROM recipe_draft r JOIN dial_in d ON d.id = r.dial_in_id`;
 
-/** The recipe on the bench: the newest revision of any dial-in of the release. */
+/** The recipe on the bench, as somebody put it there; null before the first. */
 export function findBenchDraft(db: Db, releaseId: string): StoredDraft | null {
-  const row = prepared(db, `${SELECT_DRAFT} WHERE d.release_id = ? ORDER BY r.created_at DESC, r.rowid DESC LIMIT 1`)
-    .get(releaseId);
-  return row === undefined ? null : draftRow.parse(row);
+  const row = prepared(
+    db,
+    `${SELECT_DRAFT} WHERE r.id = (SELECT draft_id FROM bench WHERE release_id = ?)`,
+  ).get(releaseId);
+  return row === undefined ? null : completeDraft(row);
 }
 
-export function findDraft(db: Db, id: string): (StoredDraft & { releaseId: string }) | null {
-  const row = prepared(db, `${SELECT_DRAFT.replace('SELECT ', 'SELECT d.release_id AS releaseId, ')} WHERE r.id = ?`)
-    .get(id);
-  return row === undefined ? null : draftRow.extend({ releaseId: z.string() }).parse(row);
+/** States which recipe of a release is on the bench. */
+export function putOnBench(db: Db, releaseId: string, draftId: string): void {
+  prepared(
+    db,
+    `INSERT INTO bench (release_id, draft_id) VALUES (?, ?)
+     ON CONFLICT (release_id) DO UPDATE SET draft_id = excluded.draft_id`,
+  ).run(releaseId, draftId);
 }
 
-const nameRow = z.object({ id: z.string(), name: z.string() });
+/** The newest recipe of each dial-in of a release, the newest first: those one can go on with. */
+export function listOpenDrafts(db: Db, releaseId: string): StoredDraft[] {
+  return prepared(
+    db,
+    `${SELECT_DRAFT} WHERE d.release_id = ? AND r.revision =
+       (SELECT max(revision) FROM recipe_draft WHERE dial_in_id = d.id)
+     ORDER BY r.created_at DESC, r.rowid DESC`,
+  )
+    .all(releaseId)
+    .map(completeDraft);
+}
+
+/**
+ * What a shot of this recipe changes besides the shots: one pulled before the recipe was decided, however
+ * late it comes in, may be the one the recipe ended on.
+ */
+export function changedByShot(db: Db, draftId: string, pulledAt: string): readonly Topic[] {
+  const isBefore = prepared(
+    db,
+    `SELECT 1 FROM recipe_draft r WHERE r.id = @draftId
+       AND (r.decided_on || 'T23:59:59.999Z' >= @pulledAt
+         OR EXISTS (SELECT 1 FROM recipe_version v
+                    WHERE v.draft_id = r.id AND v.published_at >= @pulledAt))`,
+  ).get({ draftId, pulledAt });
+  return isBefore === undefined ? [] : ['decidedShot'];
+}
+
+export function findDraft(db: Db, id: string): StoredDraft | null {
+  const row = prepared(db, `${SELECT_DRAFT} WHERE r.id = ?`).get(id);
+  return row === undefined ? null : completeDraft(row);
+}
 
 /** A bench remembers this many coffees: one comes from a recent one. */
 const MOST_BENCHES = 25;
 
-/** Releases whose recipes were last on a bench, the latest first. */
-export function listBenchNames(db: Db): z.output<typeof nameRow>[] {
+/** Releases with a recipe on the bench, the latest first. */
+export function listBenchNames(db: Db): ReleaseName[] {
   return prepared(
     db,
-    `SELECT l.id, l.name FROM release l
-     JOIN dial_in d ON d.release_id = l.id JOIN recipe_draft r ON r.dial_in_id = d.id
-     WHERE l.removed_at IS NULL GROUP BY l.id ORDER BY max(r.created_at) DESC LIMIT ?`,
-  )
-    .all(MOST_BENCHES)
-    .map((row) => nameRow.parse(row));
+    `SELECT l.id, l.name FROM release l JOIN bench b ON b.release_id = l.id
+     JOIN recipe_draft r ON r.id = b.draft_id WHERE l.removed_at IS NULL ORDER BY r.created_at DESC LIMIT ?`,
+  ).all(MOST_BENCHES) as ReleaseName[];
 }
 
 export interface DialInKey {
@@ -82,14 +125,10 @@ export interface DialInKey {
   readonly style: string;
 }
 
-const dialInRow = z.object({
-  id: z.string(),
-  releaseId: z.string(),
-  batchId: z.string(),
-  setupId: z.string(),
-  style: z.enum(STYLES),
-});
-export type StoredDialIn = z.output<typeof dialInRow>;
+export interface StoredDialIn extends DialInKey {
+  readonly id: string;
+  readonly style: BrewStyle;
+}
 
 /** Every dial-in of the house, oldest first. */
 export function listDialIns(db: Db): StoredDialIn[] {
@@ -97,16 +136,14 @@ export function listDialIns(db: Db): StoredDialIn[] {
     db,
     `SELECT id, release_id AS releaseId, batch_id AS batchId, setup_id AS setupId, style
      FROM dial_in ORDER BY started_at, rowid`,
-  )
-    .all()
-    .map((row) => dialInRow.parse(row));
+  ).all() as StoredDialIn[];
 }
 
 /** Every revision of a dial-in, oldest first. */
 export function listDrafts(db: Db, dialInId: string): StoredDraft[] {
   return prepared(db, `${SELECT_DRAFT} WHERE d.id = ? ORDER BY r.created_at, r.rowid`)
     .all(dialInId)
-    .map((row) => draftRow.parse(row));
+    .map(completeDraft);
 }
 
 /** The dial-in of a batch on a setup in a style, or null. */
@@ -123,47 +160,38 @@ export function findDialIn(db: Db, key: DialInKey): string | null {
 export function ensureDialIn(db: Db, newId: string, key: DialInKey, at: string = now()): string {
   const found = findDialIn(db, key);
   if (found !== null) return found;
-  prepared(db, `INSERT INTO dial_in (id, release_id, batch_id, setup_id, style, started_at)
+  prepared(
+    db,
+    `INSERT INTO dial_in (id, release_id, batch_id, setup_id, style, started_at)
      VALUES (@id, @releaseId, @batchId, @setupId, @style, @at)`,
   ).run({ ...key, id: newId, at });
   return newId;
 }
 
-export type DraftFields = Unknowable<
-  Omit<
-    StoredDraft,
-    | 'id'
-    | 'dialInId'
-    | 'batchId'
-    | 'setupId'
-    | 'style'
-    | 'revision'
-    | 'createdAt'
-    | 'isDialKnown'
-  >
-> & { readonly isDialKnown?: boolean };
+export interface DraftFields extends DraftEntered {
+  readonly recipe: RecipeEntered;
+  readonly proposed?: Readonly<Record<string, number>> | undefined;
+}
 
 export function insertDraft(
   db: Db,
   id: string,
   dialInId: string,
-  fields: DraftFields,
+  { recipe, proposed, ...fields }: DraftFields,
   personId: string,
   at: string = now(),
 ): void {
-  prepared(db, `INSERT INTO recipe_draft (id, dial_in_id, revision, temperature_school, dose_g, yield_g,
-       temperature_c, time_low_s, time_high_s, clock, programme, steps, rest_from, rest_to, start_dial,
-       dial_known, why, proposed, decided_on, created_at, created_by)
+  prepared(
+    db,
+    `INSERT INTO recipe_draft (id, dial_in_id, revision, proposed, created_at, created_by,
+       ${RECIPE_TABLE.columns}, ${DRAFT_TABLE.columns})
      VALUES (@id, @dialInId,
        (SELECT coalesce(max(revision), 0) + 1 FROM recipe_draft WHERE dial_in_id = @dialInId),
-       @temperatureSchool, @doseG, @yieldG, @temperatureC, @timeLowS, @timeHighS, @clock,
-       @programme, @steps, @restFrom, @restTo, @startDial, @dialKnown, @why, @proposed, @decidedOn, @at, @personId)`,
+       @proposed, @at, @personId, ${RECIPE_TABLE.parameters}, ${DRAFT_TABLE.parameters})`,
   ).run({
-    ...fields,
-    steps: fields.steps === undefined ? null : JSON.stringify(fields.steps),
-    proposed: fields.proposed === undefined ? null : JSON.stringify(fields.proposed),
-    dialKnown: Number(fields.isDialKnown ?? true),
-    decidedOn: fields.decidedOn ?? null,
+    ...RECIPE_TABLE.write(recipe),
+    ...DRAFT_TABLE.write(fields),
+    proposed: proposed === undefined ? null : JSON.stringify(proposed),
     id,
     dialInId,
     at,

@@ -13,7 +13,9 @@ export interface NewEvent {
 }
 
 export function insertEvent(db: Db, event: NewEvent): void {
-  prepared(db, `INSERT INTO event (id, at, person_id, release_id, kind, words, result)
+  prepared(
+    db,
+    `INSERT INTO event (id, at, person_id, release_id, kind, words, result)
      VALUES (@id, @at, @personId, @releaseId, @kind, @words, @result)`,
   ).run({ ...event, at: now(), result: JSON.stringify(event.result) });
 }
@@ -26,8 +28,10 @@ const doneRow = z.object({
 
 /** What an earlier submission with this id did, or null when there was none. */
 export function findDone(db: Db, id: string): z.output<typeof doneRow> | null {
-  const row = prepared(db, 'SELECT kind, person_id AS personId, result FROM event WHERE id = ?')
-    .get(id);
+  const row = prepared(
+    db,
+    'SELECT kind, person_id AS personId, result FROM event WHERE id = ?',
+  ).get(id);
   return row === undefined ? null : doneRow.parse(row);
 }
 
@@ -41,18 +45,14 @@ export type StoredEvent = z.output<typeof eventRow>;
 
 /** What was done to a release, newest first. */
 export function listEvents(db: Db, releaseId: string): StoredEvent[] {
-  return prepared(db, `SELECT e.id, e.at, p.name AS person, e.words
+  return prepared(
+    db,
+    `SELECT e.id, e.at, p.name AS person, e.words
        FROM event e LEFT JOIN person p ON p.id = e.person_id
        WHERE e.release_id = ? ORDER BY e.at DESC, e.rowid DESC`,
-    )
+  )
     .all(releaseId)
     .map((row) => eventRow.parse(row));
-}
-
-/** How many events there are; the log is append-only, so this is the version of everything stored. */
-export function countEvents(db: Db): number {
-  const row = prepared(db, 'SELECT max(rowid) AS n FROM event').get() as { n: number | null };
-  return row.n ?? 0;
 }
 
 const freshRow = eventRow.extend({ order: z.number(), personId: z.string().nullable() });

@@ -19,10 +19,10 @@ import { listParts } from './equipment';
 import { listEvents } from './events';
 import { findHouse } from './house';
 import { findPublished, listGatePasses } from './publications';
-import { readRelease } from './releaseView';
+import { readRelease } from '@/views/release';
 import { listReleaseNames } from './releases';
 import { listSetups } from './setups';
-import { readToday } from './todayView';
+import { readToday } from '@/views/today';
 
 const view = (db: Db, releaseId: string) =>
   readRelease(db, findHouse(db)!, releaseId, { today: TODAY })!;
@@ -78,8 +78,13 @@ describe('a blend and its batches', () => {
 
   it('takes its roast from the colour by the house’s own map', () => {
     const { db, releaseId } = openHouse();
-    const { rowVersion, coffeePricePerKg: _price, rules: _rules, halfLife: _half, ...house } =
-      findHouse(db)!;
+    const {
+      rowVersion,
+      coffeePricePerKg: _price,
+      rules: _rules,
+      halfLife: _half,
+      ...house
+    } = findHouse(db)!;
     const roastMap = [
       { roastLevel: -1, colourGround: 100 },
       { roastLevel: 1, colourGround: 60 },
@@ -110,10 +115,11 @@ describe('taking away and putting back', () => {
     expect(readRelease(db, findHouse(db)!, releaseId, { today: TODAY })).toBeNull();
     send(db, 'putBack', { what: 'release', id: releaseId });
     expect(view(db, releaseId).bench!.shots).toHaveLength(1);
-    expect(listEvents(db, releaseId).map(({ words }) => words).slice(0, 2)).toEqual([
-      'put back a release',
-      'took away a release',
-    ]);
+    expect(
+      listEvents(db, releaseId)
+        .map(({ words }) => words)
+        .slice(0, 2),
+    ).toEqual(['put back a release', 'took away a release']);
   });
 
   it('refuses what something else still stands on, with what to do', () => {

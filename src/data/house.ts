@@ -37,7 +37,9 @@ export type HouseFields = Unknowable<Omit<House, 'rowVersion' | 'rules' | 'halfL
 
 /** The house, or null before the first-run set-up. */
 export function findHouse(db: Db): House | null {
-  const row = prepared(db, `SELECT name, brew_style AS brewStyle, temperature_school AS temperatureSchool,
+  const row = prepared(
+    db,
+    `SELECT name, brew_style AS brewStyle, temperature_school AS temperatureSchool,
               rest_school AS restSchool, clock, dose_tolerance_g AS doseToleranceG,
               yield_tolerance_g AS yieldToleranceG, taste_first AS tasteFirst,
               row_version AS rowVersion, currency, coffee_price_per_kg AS coffeePricePerKg,
@@ -45,8 +47,7 @@ export function findHouse(db: Db): House | null {
               roast_map AS roastMap, public_address AS publicAddress,
               rules, half_life AS halfLife
        FROM house WHERE id = 1`,
-    )
-    .get();
+  ).get();
   return row === undefined ? null : houseRow.parse(row);
 }
 
@@ -56,23 +57,24 @@ export function insertHouse(db: Db, name: string): void {
 
 /** False when someone else changed the house since `rowVersion` was read. */
 export function updateHouse(db: Db, rowVersion: number, house: HouseFields): boolean {
-  const { changes } = prepared(db, `UPDATE house SET name = @name, brew_style = @brewStyle,
+  const { changes } = prepared(
+    db,
+    `UPDATE house SET name = @name, brew_style = @brewStyle,
          temperature_school = @temperatureSchool, rest_school = @restSchool, clock = @clock,
          dose_tolerance_g = @doseToleranceG, yield_tolerance_g = @yieldToleranceG,
          taste_first = @tasteFirst, currency = @currency, coffee_price_per_kg = @coffeePricePerKg,
          closed_weekdays = @closedWeekdays, closed_dates = @closedDates, roast_map = @roastMap,
          public_address = @publicAddress, row_version = row_version + 1
        WHERE id = 1 AND row_version = @rowVersion`,
-    )
-    .run({
-      ...house,
-      rowVersion,
-      tasteFirst: Number(house.tasteFirst),
-      coffeePricePerKg: house.coffeePricePerKg ?? null,
-      closedWeekdays: JSON.stringify(house.closedWeekdays),
-      closedDates: JSON.stringify(house.closedDates),
-      roastMap: JSON.stringify(house.roastMap),
-    });
+  ).run({
+    ...house,
+    rowVersion,
+    tasteFirst: Number(house.tasteFirst),
+    coffeePricePerKg: house.coffeePricePerKg ?? null,
+    closedWeekdays: JSON.stringify(house.closedWeekdays),
+    closedDates: JSON.stringify(house.closedDates),
+    roastMap: JSON.stringify(house.roastMap),
+  });
   return changes === 1;
 }
 

@@ -49,7 +49,9 @@ export function insertInvitation(
   if (prepared(db, 'SELECT 1 FROM invitation WHERE token_hash = ?').get(tokenHash) !== undefined)
     throw userFault('conflict', 'token', 'This link was made before. Make a new one.');
   const expiresAt = new Date(clock.now().getTime() + DAYS_OPEN * 86_400_000).toISOString();
-  prepared(db, `INSERT INTO invitation (id, token_hash, role, for_whom, person_id, created_at, created_by,
+  prepared(
+    db,
+    `INSERT INTO invitation (id, token_hash, role, for_whom, person_id, created_at, created_by,
        expires_at)
      VALUES (@id, @tokenHash, @role, @forWhom, @personId, @at, @invitedBy, @expiresAt)`,
   ).run({
@@ -66,9 +68,11 @@ export function insertInvitation(
 
 /** Invitations that can still be used, newest first. */
 export function listOpenInvitations(db: Db): Invitation[] {
-  return prepared(db, `${SELECT} WHERE used_at IS NULL AND removed_at IS NULL AND expires_at > ?
+  return prepared(
+    db,
+    `${SELECT} WHERE used_at IS NULL AND removed_at IS NULL AND expires_at > ?
        ORDER BY created_at DESC, id`,
-    )
+  )
     .all(now())
     .map((row) => invitationRow.parse(row));
 }

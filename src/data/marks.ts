@@ -13,8 +13,10 @@ export interface BatchMark {
 }
 
 /** One mark a day and kind, earliest first. */
-export function listMarks(db: Db, releaseId: string, batchId: string): BatchMark[] {
-  const moments = prepared(db, `SELECT 'shot' AS kind, s.pulled_at AS at
+export function listMarks(db: Db, batchId: string): BatchMark[] {
+  const moments = prepared(
+    db,
+    `SELECT 'shot' AS kind, s.pulled_at AS at
        FROM dial_in d JOIN recipe_draft r ON r.dial_in_id = d.id
        JOIN shot s ON s.recipe_draft_id = r.id
        WHERE d.batch_id = @batchId AND s.removed_at IS NULL
@@ -25,12 +27,11 @@ export function listMarks(db: Db, releaseId: string, batchId: string): BatchMark
        WHERE d.batch_id = @batchId AND s.removed_at IS NULL
        UNION ALL
        SELECT 'publication', v.published_at
-       FROM recipe_version v
-       WHERE v.release_id = @releaseId AND json_extract(v.document, '$.body.coffee.roastDate') =
-         (SELECT roast_date FROM batch WHERE id = @batchId)
+       FROM recipe_version v JOIN recipe_draft r ON r.id = v.draft_id
+       JOIN dial_in d ON d.id = r.dial_in_id WHERE d.batch_id = @batchId
        ORDER BY at`,
-    )
-    .all({ releaseId, batchId })
+  )
+    .all({ batchId })
     .map((row) => momentRow.parse(row));
   const marks = new Map<string, BatchMark>();
   for (const { kind, at } of moments) {

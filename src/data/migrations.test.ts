@@ -5,10 +5,10 @@ import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import { LEAD, newId, send, TODAY } from '../../tests/support/house';
 import { openDatabase } from './database';
-import { listDecided } from './history';
+import { listDecided } from '@/views/history';
 import { findHouse } from './house';
 import { hasSignIns, listPeople } from './people';
-import { readRelease } from './releaseView';
+import { readRelease } from '@/views/release';
 import { signIn } from './signIn';
 
 const AT = '2026-05-10T08:00:00.000Z';
@@ -84,14 +84,16 @@ it('finds the recipe each older version was made from, and learns from what is n
   secondVersion(file);
   const db = openDatabase(file);
   // The revision made after the publication is not what was published.
-  expect(db.prepare('SELECT id, draft_id AS draftId FROM recipe_version ORDER BY id').all()).toEqual([
+  expect(
+    db.prepare('SELECT id, draft_id AS draftId FROM recipe_version ORDER BY id').all(),
+  ).toEqual([
     { id: 'v1', draftId: 'q1' },
     { id: 'v2', draftId: 'q2' },
   ]);
   const house = findHouse(db)!;
   expect(house).toMatchObject({ rules: [], halfLife: 50 });
   expect(listDecided(db, house)).toMatchObject([
-    { releaseId: 'r1', version: 1, dial: 12, recipe: { yieldG: 36 } },
+    { version: 1, dial: 12, draft: { releaseId: 'r1', recipe: { yieldG: 36 } } },
   ]);
   expect(() => db.exec("UPDATE recipe_version SET number = 9 WHERE id = 'v1'")).toThrow(
     /never changes/,

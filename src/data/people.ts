@@ -38,8 +38,10 @@ export function listPeople(db: Db): Person[] {
 
 /** The house's first lead, also one of an older database who has no sign-in yet. */
 export function findLead(db: Db): Person | null {
-  const row = prepared(db, `${SELECT} WHERE role = 'lead' AND removed_at IS NULL ORDER BY created_at LIMIT 1`)
-    .get();
+  const row = prepared(
+    db,
+    `${SELECT} WHERE role = 'lead' AND removed_at IS NULL ORDER BY created_at LIMIT 1`,
+  ).get();
   return row === undefined ? null : personRow.parse(row);
 }
 
@@ -47,10 +49,11 @@ const keyRow = z.object({ id: z.string(), passwordHash: z.string() });
 
 /** Who signs in by this name, with the hash to check; names are matched without case. */
 export function findSignIn(db: Db, signInName: string): z.output<typeof keyRow> | null {
-  const row = prepared(db, `SELECT id, password_hash AS passwordHash FROM person
+  const row = prepared(
+    db,
+    `SELECT id, password_hash AS passwordHash FROM person
        WHERE sign_in_name = ? COLLATE NOCASE AND password_hash IS NOT NULL AND removed_at IS NULL`,
-    )
-    .get(signInName);
+  ).get(signInName);
   return row === undefined ? null : keyRow.parse(row);
 }
 
@@ -77,7 +80,9 @@ export interface NewPerson {
 }
 
 export function insertPerson(db: Db, person: NewPerson): void {
-  prepared(db, `INSERT INTO person (id, name, role, sign_in_name, password_hash, created_at)
+  prepared(
+    db,
+    `INSERT INTO person (id, name, role, sign_in_name, password_hash, created_at)
      VALUES (@id, @name, @role, @signInName, @passwordHash, @at)`,
   ).run({ ...person, at: now() });
 }
@@ -88,7 +93,9 @@ export function setSignIn(
   id: string,
   { name, signInName, passwordHash }: Omit<NewPerson, 'id' | 'role'>,
 ): void {
-  prepared(db, `UPDATE person SET name = ?, sign_in_name = ?, password_hash = ?,
+  prepared(
+    db,
+    `UPDATE person SET name = ?, sign_in_name = ?, password_hash = ?,
        session_epoch = session_epoch + 1 WHERE id = ?`,
   ).run(name, signInName, passwordHash, id);
 }
@@ -103,7 +110,9 @@ export function setUnits(db: Db, id: string, { mass, temperature }: Units): void
 
 /** Sets a new password and ends every session of the person. */
 export function setPassword(db: Db, id: string, passwordHash: string): void {
-  prepared(db, 'UPDATE person SET password_hash = ?, session_epoch = session_epoch + 1 WHERE id = ?',
+  prepared(
+    db,
+    'UPDATE person SET password_hash = ?, session_epoch = session_epoch + 1 WHERE id = ?',
   ).run(passwordHash, id);
 }
 
@@ -113,9 +122,10 @@ export function setRole(db: Db, id: string, role: Role): void {
 
 /** Leads who can still sign in: the last one can be neither removed nor demoted. */
 export function countLeads(db: Db): number {
-  const row = prepared(db, `SELECT count(*) AS n FROM person
+  const row = prepared(
+    db,
+    `SELECT count(*) AS n FROM person
        WHERE role = 'lead' AND removed_at IS NULL AND password_hash IS NOT NULL`,
-    )
-    .get() as { n: number };
+  ).get() as { n: number };
   return row.n;
 }

@@ -12,12 +12,14 @@ const versionRow = z.object({
   sha256: z.string(),
   publishedAt: z.string(),
   publishedBy: z.string(),
+  /** The recipe it was made from; unknown of some made with an older program. */
+  draftId: z.string().nullable(),
 });
 export type StoredVersion = z.output<typeof versionRow>;
 
 const SELECT_VERSION = `
   SELECT v.id, v.release_id AS releaseId, v.number, v.document, v.sha256,
-         v.published_at AS publishedAt, p.name AS publishedBy
+         v.published_at AS publishedAt, p.name AS publishedBy, v.draft_id AS draftId
   FROM recipe_version v JOIN person p ON p.id = v.published_by`;
 
 /** Every version of a release, newest first. */
@@ -28,7 +30,10 @@ export function listVersions(db: Db, releaseId: string): StoredVersion[] {
 }
 
 export function findVersionByHash(db: Db, sha256: string): StoredVersion | null {
-  const row = prepared(db, `${SELECT_VERSION} WHERE v.sha256 = ? ORDER BY v.published_at LIMIT 1`).get(sha256);
+  const row = prepared(
+    db,
+    `${SELECT_VERSION} WHERE v.sha256 = ? ORDER BY v.published_at LIMIT 1`,
+  ).get(sha256);
   return row === undefined ? null : versionRow.parse(row);
 }
 
@@ -59,10 +64,11 @@ export type PublicAddress = z.output<typeof addressRow>;
 
 /** The public address of a release and whether it was withdrawn; null before the first version. */
 export function findAddress(db: Db, releaseId: string): PublicAddress | null {
-  const row = prepared(db, `SELECT token, withdrawn_at AS withdrawnAt, withdrawn_why AS withdrawnWhy
+  const row = prepared(
+    db,
+    `SELECT token, withdrawn_at AS withdrawnAt, withdrawn_why AS withdrawnWhy
        FROM publication WHERE release_id = ?`,
-    )
-    .get(releaseId);
+  ).get(releaseId);
   return row === undefined ? null : addressRow.parse(row);
 }
 
@@ -95,9 +101,11 @@ export type GatePass = z.output<typeof passRow>;
 
 /** Gates of a release's versions that were passed by the lead's word. */
 export function listGatePasses(db: Db, releaseId: string): GatePass[] {
-  return prepared(db, `SELECT g.version_id AS versionId, g.gate, g.reason FROM gate_pass g
+  return prepared(
+    db,
+    `SELECT g.version_id AS versionId, g.gate, g.reason FROM gate_pass g
        JOIN recipe_version v ON v.id = g.version_id WHERE v.release_id = ? ORDER BY v.number, g.gate`,
-    )
+  )
     .all(releaseId)
     .map((row) => passRow.parse(row));
 }
@@ -118,17 +126,21 @@ const TOKEN_BYTES = 18;
  */
 export function insertVersion(
   db: Db,
-  version: Omit<StoredVersion, 'publishedAt' | 'publishedBy'> & {
+  version: Omit<StoredVersion, 'publishedAt' | 'publishedBy' | 'draftId'> & {
     /** The recipe on the bench it was made from. */
     readonly draftId: string;
   },
   personId: string,
 ): void {
-  prepared(db, `INSERT INTO recipe_version (id, release_id, number, document, sha256, published_at,
+  prepared(
+    db,
+    `INSERT INTO recipe_version (id, release_id, number, document, sha256, published_at,
        published_by, draft_id)
      VALUES (@id, @releaseId, @number, @document, @sha256, @publishedAt, @personId, @draftId)`,
   ).run({ ...version, publishedAt: now(), personId });
-  prepared(db, `INSERT INTO publication (release_id, token, version_id) VALUES (@releaseId, @token, @id)
+  prepared(
+    db,
+    `INSERT INTO publication (release_id, token, version_id) VALUES (@releaseId, @token, @id)
      ON CONFLICT (release_id) DO UPDATE SET version_id = excluded.version_id,
        withdrawn_at = NULL, withdrawn_why = NULL, teaches = 1`,
   ).run({

@@ -20,9 +20,10 @@ export type Removable = (typeof REMOVABLE)[number];
 
 /** Marks or unmarks a row; false when there is none or it stands as asked already. */
 export function setRemoved(db: Db, what: Removable, id: string, removed: boolean): boolean {
-  const { changes } = prepared(db, `UPDATE ${what} SET removed_at = ? WHERE id = ? AND (removed_at IS NOT NULL) <> ?`,
-    )
-    .run(removed ? now() : null, id, Number(removed));
+  const { changes } = prepared(
+    db,
+    `UPDATE ${what} SET removed_at = ? WHERE id = ? AND (removed_at IS NOT NULL) <> ?`,
+  ).run(removed ? now() : null, id, Number(removed));
   return changes === 1;
 }
 

@@ -66,7 +66,9 @@ export interface SetupFields {
 const rowOf = ({ links, ...fields }: SetupFields) => ({ ...fields, ...links });
 
 export function insertSetup(db: Db, id: string, fields: SetupFields): void {
-  prepared(db, `INSERT INTO setup (id, name, machine_id, grinder_id, basket_id, scale, machine_link,
+  prepared(
+    db,
+    `INSERT INTO setup (id, name, machine_id, grinder_id, basket_id, scale, machine_link,
        refractometer, colour_meter, created_at)
      VALUES (@id, @name, @machineId, @grinderId, @basketId, @scale, @machineLink, @refractometer,
        @colourMeter, @at)`,
@@ -79,11 +81,12 @@ export function updateSetup(
   { id, rowVersion }: { id: string; rowVersion: number },
   fields: SetupFields,
 ): boolean {
-  const { changes } = prepared(db, `UPDATE setup SET name = @name, machine_id = @machineId, grinder_id = @grinderId,
+  const { changes } = prepared(
+    db,
+    `UPDATE setup SET name = @name, machine_id = @machineId, grinder_id = @grinderId,
          basket_id = @basketId, scale = @scale, machine_link = @machineLink,
          refractometer = @refractometer, colour_meter = @colourMeter, row_version = row_version + 1
        WHERE id = @id AND row_version = @rowVersion`,
-    )
-    .run({ ...rowOf(fields), id, rowVersion });
+  ).run({ ...rowOf(fields), id, rowVersion });
   return changes === 1;
 }

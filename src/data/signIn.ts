@@ -67,9 +67,10 @@ export function signIn(db: Db, signInName: string, password: string): Person {
 function refuseGuessing(db: Db, nameKey: string): void {
   const since = new Date(clock.now().getTime() - HELD_MS).toISOString();
   prepared(db, 'DELETE FROM sign_in_failure WHERE at < ?').run(since);
-  const { own, all } = prepared(db, `SELECT count(*) AS "all", count(*) FILTER (WHERE name_key = ?) AS own FROM sign_in_failure`,
-    )
-    .get(nameKey) as { own: number; all: number };
+  const { own, all } = prepared(
+    db,
+    `SELECT count(*) AS "all", count(*) FILTER (WHERE name_key = ?) AS own FROM sign_in_failure`,
+  ).get(nameKey) as { own: number; all: number };
   if (own >= MOST_FAILURES || all >= MOST_FAILURES_OF_ALL)
     throw userFault(
       'tooMany',

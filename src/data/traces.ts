@@ -21,5 +21,7 @@ export function listTraces(db: Db, dialInId: string): ReadonlyMap<string, Trace>
      JOIN shot s ON s.id = t.shot_id JOIN recipe_draft r ON r.id = s.recipe_draft_id
      WHERE r.dial_in_id = ? AND s.removed_at IS NULL`,
   ).all(dialInId);
-  return new Map(rows.map((row) => traceRow.parse(row)).map(({ shotId, points }) => [shotId, points]));
+  return new Map(
+    rows.map((row) => traceRow.parse(row)).map(({ shotId, points }) => [shotId, points]),
+  );
 }

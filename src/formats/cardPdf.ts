@@ -16,8 +16,8 @@ import {
   CARD_SENSES,
   cardLines,
   coffeeWords,
-} from './recipeLines';
-import type { RecipeBody } from './recipeDocument';
+} from './recipe/lines';
+import type { RecipeBody } from './recipe/document';
 
 const FONT_FOLDER = join(
   /* turbopackIgnore: true */ process.cwd(),

@@ -22,7 +22,10 @@ export interface ComeInProps<T extends object> {
   readonly nameLabel: string;
   readonly submitLabel: string;
   /** The command that makes the person, and what goes with the fields. */
-  readonly command: { readonly kind: string; readonly with: Readonly<Record<string, unknown>> };
+  readonly command: {
+    readonly kind: 'setUpHouse' | 'acceptInvitation';
+    readonly with: Readonly<Record<string, unknown>>;
+  };
   readonly children?: (bind: (field: string) => Bound) => ReactNode;
 }
 
@@ -43,7 +46,7 @@ export function ComeIn<T extends object>({
   const bindAny = bind as (field: string) => Bound;
   const onSubmit = async (event: FormEvent) => {
     event.preventDefault();
-    const answer = await submit(command.kind, { ...command.with, ...text });
+    const answer = await submit(command.kind, { ...command.with, ...text } as never);
     if (!answer.ok) return;
     const { signInName, password } = text;
     const signedIn = await session.send('POST', { signInName, password });

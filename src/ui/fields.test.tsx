@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { QuantityInput } from './fields';
 import { nudge } from './nudge';
-import { readNumber } from './readNumber';
+import { readNumber } from '@/core/readNumber';
 
 function Dose({ fault }: { fault?: string }) {
   const [value, setValue] = useState('18');

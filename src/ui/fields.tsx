@@ -13,7 +13,7 @@ import type { LimitName } from '@/core/limits';
 import { KEPT_DIGITS, nudge, tidy } from './nudge';
 import { usePerson } from './person';
 import { quantityUnit } from './quantityUnit';
-import { readNumber } from './readNumber';
+import { readNumber } from '@/core/readNumber';
 
 const labelLook = css`
   font-stretch: var(--narrow);

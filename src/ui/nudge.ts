@@ -1,6 +1,6 @@
 /** Figures moved by the arrow keys. No DOM. */
 import { LIMITS, type LimitName } from '@/core/limits';
-import { readNumber } from './readNumber';
+import { readNumber } from '@/core/readNumber';
 
 /** A figure without floating-point dust. */
 export const tidy = (value: number, digits: number) => String(Number(value.toFixed(digits)));

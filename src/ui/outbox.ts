@@ -4,14 +4,20 @@
  * keeps its id, count once however often they are sent. Outside React; `useOutbox` shows it.
  */
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
+import type { CommandKind, Commands } from '@/core/command/inputs';
 import type { Fault } from '@/core/errors';
 import { newId } from './newId';
 import { sendCommand, type Answer } from './sendCommand';
 
+/** A command with what it asks for. */
+export type SentCommand = {
+  [K in CommandKind]: { readonly kind: K; readonly input: Commands[K]['asks'] };
+}[CommandKind];
+
 export interface Entry {
   readonly id: string;
-  readonly kind: string;
-  readonly input: Readonly<Record<string, unknown>>;
+  readonly kind: CommandKind;
+  readonly input: SentCommand['input'];
   /** Whose it is: another person who signs in on this device must not send it. */
   readonly personId: string;
   /** What it belongs to, so that a screen can show its own. */
@@ -141,7 +147,7 @@ async function sendAll(): Promise<void> {
   for (;;) {
     const next = state.entries.find(({ faults }) => !faults);
     if (!next) return publish({ trouble: null });
-    const answer = await sendCommand(next.id, next.kind, next.input);
+    const answer = await sendCommand(next.id, next.kind, next.input as never);
     const trouble = troubleOf(answer);
     if (trouble !== null || answer === 'unreached') {
       publish({ trouble });

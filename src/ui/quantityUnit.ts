@@ -1,6 +1,6 @@
 /** How a quantity is typed and shown in a person's units; forms and server keep grams and °C. */
 import { LIMITS, type LimitName } from '@/core/limits';
-import { celsiusOf, fahrenheitOf, G_PER_OZ, ouncesOf, type Units } from '@/core/units';
+import { celsiusOf, F_PER_C, fahrenheitOf, G_PER_OZ, ouncesOf, type Units } from '@/core/units';
 
 export interface QuantityUnit {
   readonly label: string;
@@ -11,7 +11,6 @@ export interface QuantityUnit {
   readonly digits: number;
 }
 
-const F_PER_C = 1.8;
 const same = (value: number) => value;
 
 export function quantityUnit(quantity: LimitName, units: Units): QuantityUnit {

@@ -1,8 +1,9 @@
 /** Sending one command, as every form and the outbox do it. */
+import type { CommandKind, Commands } from '@/core/command/inputs';
 import type { Fault, FaultCode } from '@/core/errors';
 
-export type Answer =
-  | { readonly ok: true; readonly result: Readonly<Record<string, unknown>> }
+export type Answer<K extends CommandKind = CommandKind> =
+  | { readonly ok: true; readonly result: Commands[K]['answers'] }
   | {
       readonly ok: false;
       readonly code?: FaultCode | undefined;
@@ -13,11 +14,11 @@ export const UNREACHED =
   'The server was not reached. Your entry is kept here: check that it runs, then send it again.';
 
 /** Sends one command. The same id sent again counts once, so a retry after a lost answer is safe. */
-export async function sendCommand(
+export async function sendCommand<K extends CommandKind>(
   id: string,
-  kind: string,
-  input: unknown,
-): Promise<Answer | 'unreached'> {
+  kind: K,
+  input: Commands[K]['asks'],
+): Promise<Answer<K> | 'unreached'> {
   try {
     const response = await fetch('/api/commands', {
       method: 'POST',
@@ -25,7 +26,7 @@ export async function sendCommand(
       body: JSON.stringify({ id, kind, input }),
     });
     const body = (await response.json()) as {
-      result?: Record<string, unknown>;
+      result?: Commands[K]['answers'];
       code?: FaultCode;
       faults?: Fault[];
     };

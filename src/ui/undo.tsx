@@ -4,16 +4,13 @@ import { useSyncExternalStore } from 'react';
 import styled from 'styled-components';
 import { Button, QuietButton } from './Button';
 import { Faults } from './Faults';
+import type { SentCommand } from './outbox';
 import { Key } from './type';
 import { useCommand } from './useCommand';
 import { useKeys } from './useKeys';
 
 /** The last thing taken away and the command that puts it back; kept while pages change. */
-export interface Undo {
-  readonly words: string;
-  readonly kind: string;
-  readonly input: unknown;
-}
+export type Undo = SentCommand & { readonly words: string };
 
 let offered: Undo | null = null;
 const listeners = new Set<() => void>();
@@ -57,7 +54,7 @@ export function UndoBar() {
 function Offer({ undo }: { undo: Undo }) {
   const { submit, faults, isBusy } = useCommand();
   const putBack = async () => {
-    const answer = await submit(undo.kind, undo.input);
+    const answer = await submit(undo.kind, undo.input as never);
     if (answer.ok) offerUndo(null);
   };
   useKeys({ z: { words: 'put the last thing back', act: () => void putBack() } });

@@ -2,6 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useRef, useState, useTransition } from 'react';
+import type { CommandKind, Commands } from '@/core/command/inputs';
 import type { Fault } from '@/core/errors';
 import { newId } from './newId';
 import { sendCommand, UNREACHED, type Answer } from './sendCommand';
@@ -23,7 +24,7 @@ export function useCommand() {
   }, [isRefreshing]);
 
   const submit = useCallback(
-    async (kind: string, input: unknown): Promise<Answer> => {
+    async <K extends CommandKind>(kind: K, input: Commands[K]['asks']): Promise<Answer<K>> => {
       if (isUnderWay.current) return { ok: false, faults: [] };
       isUnderWay.current = true;
       const key = JSON.stringify([kind, input]);

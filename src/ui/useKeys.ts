@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect } from 'react';
+import { useEffect, useRef } from 'react';
 
 /** What a key does, with the words the key list shows for it. */
 export interface KeyAct {
@@ -10,31 +10,42 @@ export interface KeyAct {
 
 export type Keys = Readonly<Record<string, KeyAct>>;
 
-/** Keys that work on the screen now, newest last; the key list reads them. */
-const active: Keys[] = [];
+/** A part of the screen that listens: what its keys do is looked up when one is pressed. */
+interface Listener {
+  current: Keys;
+}
+
+/** Parts that listen now, the newest last; the key list reads them. */
+const listening: Listener[] = [];
 
 /** Everything a key does now; where two parts of a screen share one, the newer holds. */
 export function activeKeys(): Keys {
-  return Object.assign({}, ...active) as Keys;
+  return Object.assign({}, ...listening.map(({ current }) => current)) as Keys;
 }
 
-/** Single keys that work anywhere but in a field. */
+function onKey(event: KeyboardEvent): void {
+  if (event.ctrlKey || event.metaKey || event.altKey || isTaken(event)) return;
+  const key = activeKeys()[event.key];
+  if (!key) return;
+  event.preventDefault();
+  key.act();
+}
+
+/** Single keys that work anywhere but in a field; one subscription for as long as the part is shown. */
 export function useKeys(keys: Keys): void {
+  const latest = useRef<Listener>({ current: keys });
   useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (event.ctrlKey || event.metaKey || event.altKey || isTaken(event)) return;
-      const key = keys[event.key];
-      if (!key) return;
-      event.preventDefault();
-      key.act();
-    };
-    active.push(keys);
-    document.addEventListener('keydown', onKey);
-    return () => {
-      active.splice(active.indexOf(keys), 1);
-      document.removeEventListener('keydown', onKey);
-    };
+    latest.current.current = keys;
   });
+  useEffect(() => {
+    const listener = latest.current;
+    if (listening.length === 0) document.addEventListener('keydown', onKey);
+    listening.push(listener);
+    return () => {
+      listening.splice(listening.indexOf(listener), 1);
+      if (listening.length === 0) document.removeEventListener('keydown', onKey);
+    };
+  }, []);
 }
 
 /** In a field or dialog every key is its own; on a button or link, Enter and Space are. */

@@ -2,6 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useCallback, useEffect, useState, useSyncExternalStore, useTransition } from 'react';
+import type { CommandKind, Commands } from '@/core/command/inputs';
 import type { Fault } from '@/core/errors';
 import { usePerson } from './person';
 import { onUp, post, readState, subscribe, wake, type OutboxState } from './outbox';
@@ -36,7 +37,10 @@ export function useOutbox(about: string) {
   );
 
   const send = useCallback(
-    async (kind: string, input: Record<string, unknown>): Promise<Answer | 'waiting'> => {
+    async <K extends CommandKind>(
+      kind: K,
+      input: Commands[K]['asks'],
+    ): Promise<Answer | 'waiting'> => {
       setSending(true);
       const answer = await post({ kind, input, personId, about });
       setSending(false);

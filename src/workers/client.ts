@@ -22,6 +22,9 @@ interface Asked {
   readonly onProgress: Progress | undefined;
 }
 
+const BROKEN =
+  'The simulator did not load, or broke. Try again; if it fails again, reload the page while the server is reached.';
+
 /** A line to workers of one kind; one worker serves the whole page, jobs are done in turn. */
 export function lineTo(startWorker: () => Worker): Ask {
   let worker: Worker | null = null;
@@ -35,10 +38,20 @@ export function lineTo(startWorker: () => Worker): Ask {
     if (data.kind === 'failed') waiting?.reject(new Error(data.words));
     else waiting?.resolve(data.result);
   };
+  /** A worker that broke answers nothing any more: whoever waits is told, the next asks a new one. */
+  const onBroken = () => {
+    worker?.terminate();
+    worker = null;
+    const waiting = [...asked.values()];
+    asked.clear();
+    for (const { reject } of waiting) reject(new Error(BROKEN));
+  };
   const running = () => {
     if (worker) return worker;
     worker = startWorker();
     worker.onmessage = onMessage;
+    worker.onerror = onBroken;
+    worker.onmessageerror = onBroken;
     return worker;
   };
   const giveUp = (id: number) => {
@@ -57,7 +70,11 @@ export function lineTo(startWorker: () => Worker): Ask {
       const message = { kind, id, input } as ToWorker;
       asked.set(id, { message, resolve: resolve as Asked['resolve'], reject, onProgress });
       signal?.addEventListener('abort', () => giveUp(id), { once: true });
-      running().postMessage(message);
+      try {
+        running().postMessage(message);
+      } catch {
+        onBroken();
+      }
     });
 }
 

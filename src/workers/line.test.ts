@@ -6,6 +6,8 @@ import type { FromWorker, ToWorker } from './protocol';
 /** A worker that answers only when it is told to. */
 class SlowWorker {
   onmessage: ((event: MessageEvent<FromWorker>) => void) | null = null;
+  onerror: (() => void) | null = null;
+  onmessageerror: (() => void) | null = null;
   readonly got: ToWorker[] = [];
   isEnded = false;
   postMessage(message: ToWorker): void {
@@ -69,6 +71,27 @@ it('says what went wrong in the worker, and goes on', async () => {
   const next = ask('practise', ROUND);
   answer(worker!.got[1]!, (from) => worker!.say(from));
   expect((await next).shots).toEqual([]);
+});
+
+it.each(['onerror', 'onmessageerror'] as const)(
+  'rejects whatever waits with what to do when a worker breaks (%s), and asks a new one next',
+  async (event) => {
+    const { ask, workers } = open();
+    const waiting = [ask('practise', ROUND), ask('drill', { seed: 2 })];
+    workers[0]![event]!();
+    for (const job of waiting) await expect(job).rejects.toThrow(/Try again.*reload the page/);
+    expect(workers[0]!.isEnded).toBe(true);
+    const next = ask('drill', { seed: 2 });
+    answer(workers[1]!.got[0]!, (from) => workers[1]!.say(from));
+    expect((await next).cups).toHaveLength(3);
+  },
+);
+
+it('rejects when a worker cannot even be started', async () => {
+  const ask = lineTo(() => {
+    throw new Error('blocked');
+  });
+  await expect(ask('drill', { seed: 1 })).rejects.toThrow(/did not load/);
 });
 
 it('tells how far the advice is through the same coffee', () => {

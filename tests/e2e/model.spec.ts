@@ -3,8 +3,8 @@ import { spawnSync } from 'node:child_process';
 import { expect, test, type Page } from '@playwright/test';
 import { openDatabase } from '@/data/database';
 import { findHouse } from '@/data/house';
-import { readHouseModel } from '@/data/houseModel';
-import { readRelease } from '@/data/releaseView';
+import { readHouseModel } from '@/views/houseModel';
+import { readRelease } from '@/views/release';
 import { listReleaseNames } from '@/data/releases';
 import { listSetups } from '@/data/setups';
 import { today } from '@/data/today';
@@ -40,15 +40,7 @@ function askKb(newName: string, knownName: string) {
   const { draft, setup, shots } = known.bench!;
   const own = history.find(({ release }) => release.id === known.release.id);
   const { machine, basket } = listSetups(db).find(({ id }) => id === setup.id)!;
-  const recipe = {
-    doseG: draft.doseG,
-    yieldG: draft.yieldG,
-    ratio: draft.yieldG / draft.doseG,
-    temperatureC: draft.temperatureC,
-    timeS: [draft.timeLowS, draft.timeHighS],
-    clock: draft.clock,
-    restDays: [draft.restFrom, draft.restTo],
-  };
+  const { programme: _programme, steps: _steps, ...recipe } = draft.recipe;
   const { id: _m, rowVersion: _mv, ...machineFacts } = machine;
   const { id: _b, rowVersion: _bv, ...basketFacts } = basket;
   const dial = shots.at(-1)?.dial ?? draft.startDial;

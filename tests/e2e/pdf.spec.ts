@@ -2,14 +2,15 @@
 import { expect, test } from '@playwright/test';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { cardPdf } from '@/formats/cardPdf';
-import { readDocument, type RecipeBody } from '@/formats/recipeDocument';
+import type { RecipeBody } from '@/formats/recipe/document';
+import { readDocument } from '@/formats/recipe/readers';
 import {
   CARD_FACTS,
   CARD_FIGURES,
   CARD_SENSES,
   cardLines,
   coffeeWords,
-} from '@/formats/recipeLines';
+} from '@/formats/recipe/lines';
 import { openRelease } from '../support/openRelease';
 import { startServer, type RunningServer } from '../support/server';
 import { signIn } from '../support/signIn';

@@ -6,7 +6,7 @@ import fc from 'fast-check';
 import { UserFault } from '@/core/errors';
 import type { Db } from '@/data/database';
 import { findHouse } from '@/data/house';
-import { readRelease } from '@/data/releaseView';
+import { readRelease } from '@/views/release';
 import {
   BATCH,
   COMPONENT,

@@ -2,13 +2,13 @@
 import fc from 'fast-check';
 import type { Db } from '@/data/database';
 import { findHouse } from '@/data/house';
-import { readRelease } from '@/data/releaseView';
+import { readRelease } from '@/views/release';
 import { findReleaseNamed, listReleaseNames } from '@/data/releases';
 import { planImport as planSheet } from '@/features/import/kinds';
 import type { ImportInput } from '@/features/import/prepared';
 import { parseCsv } from '@/formats/sheets/csv';
 import { suggestMapping } from '@/formats/sheets/columns';
-import { RELEASE_COLUMNS } from '@/formats/sheets/releaseColumns';
+import { RELEASE_COLUMNS } from '@/formats/sheets/releaseSheet';
 import { faultOf } from '../support/fault';
 import { openHouse, send, TODAY } from '../support/house';
 
@@ -81,9 +81,9 @@ describe('an import', () => {
   it('is refused without a column for name or day, and for a column the file has not', () => {
     const { db } = openHouse();
     const input = inputOf(['x,2026-05-01,,,,,,']);
-    const { release: _release, ...nameless } = input.mapping;
+    const { name: _name, ...nameless } = input.mapping;
     expect(faultOf(() => planImport(db, { ...input, mapping: nameless }, TODAY)).message).toMatch(
-      /No column is chosen for release/,
+      /No column is chosen for name of the release/,
     );
     const wrong = { ...input.mapping, country: 'land' };
     expect(faultOf(() => planImport(db, { ...input, mapping: wrong }, TODAY)).faults[0]).toEqual({

@@ -2,11 +2,11 @@
 import { METRIC } from '@/core/units';
 import { findHouse } from '@/data/house';
 import { listProgrammes } from '@/data/programmes';
-import { readStart } from '@/features/start/startView';
+import { readStart } from '@/views/start';
 import { cardPdf } from '@/formats/cardPdf';
-import { readDocument } from '@/formats/recipeDocument';
-import { recipeDiff } from '@/formats/recipeDiff';
-import { cardLines } from '@/formats/recipeLines';
+import { readDocument } from '@/formats/recipe/readers';
+import { recipeDiff } from '@/formats/recipe/diff';
+import { cardLines } from '@/formats/recipe/lines';
 import { faultOf } from '../support/fault';
 import { openHouse, RECIPE, send, TODAY, WORDS } from '../support/house';
 import { houseWith, type ViewedHouse } from '../support/view';
@@ -124,8 +124,8 @@ describe('a recipe with steps', () => {
 
   it('keeps its steps when taste changes another figure, and needs none', () => {
     const house = houseWith();
-    expect(house.view().bench!.draft.steps).toBeUndefined();
+    expect(house.view().bench!.draft.recipe.steps).toBeUndefined();
     accept(house, { steps: RISING });
-    expect(house.view().bench!.draft.steps).toEqual(RISING);
+    expect(house.view().bench!.draft.recipe.steps).toEqual(RISING);
   });
 });

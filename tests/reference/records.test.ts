@@ -1,9 +1,9 @@
 /** A house that comes with years of spreadsheets: recipes, shots and tastings, in and out again. */
 import { findHouse } from '@/data/house';
-import { readHouseModel } from '@/data/houseModel';
-import { readRecords } from '@/data/patterns';
+import { readHouseModel } from '@/views/houseModel';
+import { readRecords } from '@/views/records';
 import { findReleaseNamed } from '@/data/releases';
-import { readRelease } from '@/data/releaseView';
+import { readRelease } from '@/views/release';
 import type { Db } from '@/data/database';
 import { exportSheet } from '@/features/import/exports';
 import { planImport } from '@/features/import/kinds';
@@ -57,8 +57,8 @@ describe('recipes of the house’s own records', () => {
     const { decided, modelOf } = readHouseModel(db, house);
     expect(decided).toHaveLength(8);
     expect(decided[0]).toMatchObject({ name: 'Lot 0', version: null, dial: 9 });
-    expect(decided[0]!.recipe.doseG).toBeCloseTo(18, 1);
-    expect(decided[0]!.recipe.temperatureC).toBeCloseTo(91.1, 1);
+    expect(decided[0]!.draft.recipe.doseG).toBeCloseTo(18, 1);
+    expect(decided[0]!.draft.recipe.temperatureC).toBeCloseTo(91.1, 1);
     const light = modelOf('both').fits.temperatureC;
     expect(light.outputs).toHaveLength(8);
   });
@@ -75,7 +75,7 @@ describe('recipes of the house’s own records', () => {
       'release,decided on,dose,yield,temp,time\nDembi Ridge,2026-05-09,17,40,90,25',
     );
     const own = readRelease(db, house, releaseId, { today: TODAY })!;
-    expect(own.bench!.draft).toMatchObject({ doseG: 18, yieldG: 36 });
+    expect(own.bench!.draft.recipe).toMatchObject({ doseG: 18, yieldG: 36 });
   });
 
   it('without a dial teach nothing about grind', () => {
@@ -169,7 +169,7 @@ describe('export', () => {
     bring(db, 'tastings', TASTINGS);
     const house = findHouse(db)!;
     for (const sheet of SHEET_NAMES) {
-      const rows = exportSheet(db, house, sheet);
+      const rows = [...exportSheet(db, house, sheet)];
       const { faults, news, known } = plan(db, sheet, writeCsv(rows));
       expect(faults).toEqual([]);
       expect(news).toMatch(/^0 new/);

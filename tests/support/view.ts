@@ -1,7 +1,7 @@
 /** A release as the screens get it, made by real commands in a house in memory. */
 import { findHouse } from '@/data/house';
-import { readPull, type PullView } from '@/data/pullView';
-import { readRelease, type ReleaseView } from '@/data/releaseView';
+import { readPull, type PullView } from '@/views/pull';
+import { readRelease, type ReleaseView } from '@/views/release';
 import { openHouse, send, shotInput, TODAY, type TestHouse } from './house';
 
 export interface ViewedHouse extends TestHouse {

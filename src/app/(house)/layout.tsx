@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { database } from '@/data/database';
 import { listReleaseNames } from '@/data/releases';
 import { today } from '@/data/today';
-import { readToday } from '@/data/todayView';
+import { readToday } from '@/views/today';
 import { loadHouse } from '@/features/frame/load';
 import { TopBar } from '@/features/frame/TopBar';
 import { PersonProvider } from '@/ui/person';

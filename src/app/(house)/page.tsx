@@ -2,7 +2,7 @@ import { database } from '@/data/database';
 import { listPeople } from '@/data/people';
 import { listSetups } from '@/data/setups';
 import { today } from '@/data/today';
-import { readToday } from '@/data/todayView';
+import { readToday } from '@/views/today';
 import { loadHouse } from '@/features/frame/load';
 import { ImportDocument } from '@/features/import/ImportDocument';
 import { TodayPage } from '@/features/today/TodayPage';

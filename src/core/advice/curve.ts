@@ -1,7 +1,7 @@
 /** The grinder's curve as the shots of a dial-in teach it: dial against time, with its band. */
 import { fromPumpSeconds, pumpSeconds } from '../extraction/clock';
 import { roundDial, settingLimits, Z_80 } from '../grinder/dial';
-import { readBench } from './bench';
+import { judge } from './judge';
 import type { NextInput } from './types';
 
 export interface CurvePoint {
@@ -19,24 +19,24 @@ const CLEAN_PURGE_G = 1000;
 
 /** Points over every setting tried and a few more, from the lowest dial to the highest. */
 export function grinderCurve(input: NextInput): CurvePoint[] {
-  const bench = readBench(input);
+  const judged = judge(input);
   const { grinder, target } = input;
   const { stepSize } = grinder;
-  const dials = [...input.shots.map(({ dial }) => dial), bench.dial];
+  const dials = [...input.shots.map(({ dial }) => dial), judged.dial];
   const limits = settingLimits(grinder);
   const low = Math.max(limits.min, Math.min(...dials) - BEYOND_STEPS * stepSize);
   const high = Math.min(limits.max, Math.max(...dials) + BEYOND_STEPS * stepSize);
   const steps = Math.max(1, Math.round((high - low) / stepSize));
   const every = Math.ceil(steps / (MOST_POINTS - 1));
   const shown = (ln: number) =>
-    fromPumpSeconds(pumpSeconds(Math.exp(ln)), target.clock, bench.firstDripS);
+    fromPumpSeconds(pumpSeconds(Math.exp(ln)), target.clock, judged.firstDripS);
   return Array.from({ length: Math.floor(steps / every) + 1 }, (_, i) => {
     const dial = roundDial(low + i * every * stepSize);
-    const { lnTimeS, variance } = bench.model.predict({
+    const { lnTimeS, variance } = judged.model.predict({
       dial,
-      doseG: bench.aimDoseG,
+      doseG: judged.aimDoseG,
       yieldG: target.yieldG,
-      restDays: bench.restDays,
+      restDays: judged.restDays,
       purgeG: CLEAN_PURGE_G,
     });
     const half = Z_80 * Math.sqrt(variance);

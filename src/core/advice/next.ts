@@ -3,19 +3,13 @@
  * repeat, confirmed. House heuristic; each reason is given in words. Advice only: the lead decides.
  * Choked and gushing shots are judged first, because their yield is wrong by nature.
  */
+import { isSameDial } from '../grinder/dial';
 import { basketWarnings } from '../start/setupLimits';
 import { tasteMove } from '../taste/tasteMove';
-import { directionOf, readBench, usualBeans, type Bench } from './bench';
+import { directionOf, judge, usualBeans, type Judged } from './judge';
 import { prepSigns } from './prep';
-import {
-  bestSetting,
-  expectAt,
-  landing,
-  moveTo,
-  purgeBefore,
-  trimmedDose,
-  type Setting,
-} from './grind';
+import { bestSetting, expectAt, landing, moveTo, purgeBefore, trimmedDose } from './grind';
+import { doseInForce, settingAfter } from './setting';
 import type {
   Advice,
   AdviceStatus,
@@ -24,6 +18,7 @@ import type {
   MovedVariable,
   NextInput,
   Reason,
+  Setting,
 } from './types';
 import { REASON_WORDS } from './words';
 
@@ -40,45 +35,46 @@ interface Judgement {
 
 /** Judges the last shot in the light of all and says what to do next. */
 export function nextMove(input: NextInput): Advice {
-  const bench = readBench(input);
+  const judged = judge(input);
   const judgement =
-    firstShot(bench) ??
-    outOfRange(bench) ??
-    measurement(bench) ??
-    preparation(bench) ??
-    taste(bench) ??
-    grind(bench) ??
-    repetition(bench);
-  const setting = settingAfter(bench, judgement.move);
+    firstShot(judged) ??
+    outOfRange(judged) ??
+    measurement(judged) ??
+    preparation(judged) ??
+    taste(judged) ??
+    grind(judged) ??
+    repetition(judged);
+  const setting = settingAfter(settingNow(judged), judgement.move);
   return {
     ...judgement,
     hold: ALL_VARIABLES.filter((variable) => !moves(judgement.move, variable)),
-    expect: expectAt(bench, setting),
-    purgeG: purgeBefore(bench, setting),
-    costG: costOf(bench, setting),
-    alternatives: alternatives(bench, judgement),
-    marks: bench.marks,
+    setting,
+    expect: expectAt(judged, setting),
+    purgeG: purgeBefore(judged, setting),
+    costG: costOf(judged, setting),
+    alternatives: alternatives(judged, judgement),
+    marks: judged.marks,
     warnings: basketWarnings(input.basket),
   };
 }
 
-function lastOf(bench: Bench) {
-  const shot = bench.input.shots[bench.input.shots.length - 1]!;
-  const mark = bench.marks[bench.marks.length - 1]!;
+function lastOf(judged: Judged) {
+  const shot = judged.input.shots[judged.input.shots.length - 1]!;
+  const mark = judged.marks[judged.marks.length - 1]!;
   return { shot, mark };
 }
 
-function firstShot(bench: Bench): Judgement | null {
-  if (bench.input.shots.length > 0 && !bench.isRevised) return null;
-  const reason = bench.isRevised ? REASON_WORDS.revised() : REASON_WORDS.firstShot();
+function firstShot(judged: Judged): Judgement | null {
+  if (judged.input.shots.length > 0 && !judged.isRevised) return null;
+  const reason = judged.isRevised ? REASON_WORDS.revised() : REASON_WORDS.firstShot();
   return { status: 'repeat', move: null, reasons: [reason] };
 }
 
 /** Choked or gushing: a large move, whatever the scale says. */
-function outOfRange(bench: Bench): Judgement | null {
-  const { mark } = lastOf(bench);
+function outOfRange(judged: Judged): Judgement | null {
+  const { mark } = lastOf(judged);
   if (!mark.choked && !mark.gushing) return null;
-  const { move, status } = grindMove(bench);
+  const { move, status } = grindMove(judged);
   return {
     status,
     move,
@@ -86,24 +82,24 @@ function outOfRange(bench: Bench): Judgement | null {
   };
 }
 
-function measurement(bench: Bench): Judgement | null {
-  const { target } = bench.input;
-  const { shot, mark } = lastOf(bench);
+function measurement(judged: Judged): Judgement | null {
+  const { target } = judged.input;
+  const { shot, mark } = lastOf(judged);
   const reasons: Reason[] = [];
-  if (!mark.inDose) reasons.push(REASON_WORDS.doseOff(shot.doseG, bench.aimDoseG, bench.units));
-  if (!mark.inYield) reasons.push(REASON_WORDS.yieldOff(shot.yieldG, target.yieldG, bench.units));
+  if (!mark.inDose) reasons.push(REASON_WORDS.doseOff(shot.doseG, judged.aimDoseG, judged.units));
+  if (!mark.inYield) reasons.push(REASON_WORDS.yieldOff(shot.yieldG, target.yieldG, judged.units));
   if (shot.byVolume) reasons.push(REASON_WORDS.byVolume());
   if (mark.timeOnTargetClockS === null) reasons.push(REASON_WORDS.noFirstDrip(target.clock));
   return reasons.length > 0 ? { status: 'measure', move: null, reasons } : null;
 }
 
-function preparation(bench: Bench): Judgement | null {
-  const { target } = bench.input;
-  const { shot, mark } = lastOf(bench);
+function preparation(judged: Judged): Judgement | null {
+  const { target } = judged.input;
+  const { shot, mark } = lastOf(judged);
   const reasons: Reason[] = prepSigns(shot).map((sign) => REASON_WORDS.prepSign(sign));
   if (mark.unpurged) reasons.push(REASON_WORDS.unpurged());
   if (mark.otherBeans)
-    reasons.push(REASON_WORDS.otherBeans(shot.beans ?? 'room', usualBeans(bench.input.shots)));
+    reasons.push(REASON_WORDS.otherBeans(shot.beans ?? 'room', usualBeans(judged.input.shots)));
   if (mark.odd) reasons.push(REASON_WORDS.odd());
   if (target.openDay !== undefined && shot.restDays !== undefined && shot.restDays < target.openDay)
     reasons.push(REASON_WORDS.tooFresh(shot.restDays, target.openDay));
@@ -113,9 +109,9 @@ function preparation(bench: Bench): Judgement | null {
 }
 
 /** Taste speaks when the time is right, or before the time where the house tastes first. */
-function taste(bench: Bench): Judgement | null {
-  const { target, grinder, machine } = bench.input;
-  const { shot, mark } = lastOf(bench);
+function taste(judged: Judged): Judgement | null {
+  const { target, grinder, machine } = judged.input;
+  const { shot, mark } = lastOf(judged);
   if (!mark.inTime && !target.tasteFirst) return null;
   const direction = directionOf(shot, target.roastLevel);
   if (direction === null)
@@ -128,7 +124,7 @@ function taste(bench: Bench): Judgement | null {
     dial: shot.dial,
     grinder,
     machine,
-    units: bench.units,
+    units: judged.units,
   });
   if (found === null) return null;
   return {
@@ -138,11 +134,11 @@ function taste(bench: Bench): Judgement | null {
   };
 }
 
-function grind(bench: Bench): Judgement | null {
-  const { mark } = lastOf(bench);
+function grind(judged: Judged): Judgement | null {
+  const { mark } = lastOf(judged);
   if (mark.landed) return null;
-  const { target } = bench.input;
-  const { move, status } = grindMove(bench);
+  const { target } = judged.input;
+  const { move, status } = grindMove(judged);
   if (move === null) return null;
   return {
     status,
@@ -152,31 +148,32 @@ function grind(bench: Bench): Judgement | null {
 }
 
 /** The best setting as a move; a dose move where the grinder's range ends. */
-function grindMove(bench: Bench): { status: 'grind' | 'dose'; move: Move | null } {
-  const best = bestSetting(bench);
-  const { grinder } = bench.input;
+function grindMove(judged: Judged): { status: 'grind' | 'dose'; move: Move | null } {
+  const best = bestSetting(judged);
+  const { grinder } = judged.input;
   const atEnd = best.dial <= grinder.min + 1e-9 || best.dial >= grinder.max - 1e-9;
-  if (atEnd && landing(bench, best) < RANGE_ENDS_BELOW && bench.dial === best.dial) {
-    const doseG = trimmedDose(bench, bench.dial);
-    if (doseG !== null) return { status: 'dose', move: moveTo(bench, { dial: bench.dial, doseG }) };
+  if (atEnd && landing(judged, best) < RANGE_ENDS_BELOW && judged.dial === best.dial) {
+    const doseG = trimmedDose(judged, judged.dial);
+    if (doseG !== null)
+      return { status: 'dose', move: moveTo(judged, { dial: judged.dial, doseG }) };
   }
-  const move = moveTo(bench, best);
+  const move = moveTo(judged, best);
   return { status: move?.variable === 'doseG' ? 'dose' : 'grind', move };
 }
 
-function settingNow(bench: Bench): Setting {
-  return { dial: bench.dial, doseG: bench.aimDoseG };
+function settingNow(judged: Judged): Setting {
+  return { dial: judged.dial, doseG: judged.aimDoseG };
 }
 
-function repetition(bench: Bench): Judgement {
-  const { shots, targetFrom = 0 } = bench.input;
-  const { shot, mark } = lastOf(bench);
+function repetition(judged: Judged): Judgement {
+  const { shots, target, targetFrom = 0 } = judged.input;
+  const { shot, mark } = lastOf(judged);
   const previous = shots.length - 2 >= targetFrom ? shots[shots.length - 2] : undefined;
-  const previousMark = bench.marks[bench.marks.length - 2];
+  const previousMark = judged.marks[judged.marks.length - 2];
   const sameSetting =
     previous !== undefined &&
-    Math.abs(previous.dial - shot.dial) < 1e-9 &&
-    previous.aimDoseG === shot.aimDoseG &&
+    isSameDial(previous.dial, shot.dial) &&
+    doseInForce(previous, target) === doseInForce(shot, target) &&
     (previous.temperatureC === undefined ||
       shot.temperatureC === undefined ||
       Math.abs(previous.temperatureC - shot.temperatureC) < 0.25);
@@ -185,27 +182,20 @@ function repetition(bench: Bench): Judgement {
   return {
     status: 'repeat',
     move: null,
-    reasons: [mark.landed ? REASON_WORDS.landed() : stayReason(bench)],
+    reasons: [mark.landed ? REASON_WORDS.landed() : stayReason(judged)],
   };
 }
 
 /** Why a shot that missed is pulled again as it was. */
-function stayReason(bench: Bench): Reason {
-  const { timeS } = expectAt(bench, settingNow(bench));
-  const [low, high] = bench.input.target.timeS;
+function stayReason(judged: Judged): Reason {
+  const { timeS } = expectAt(judged, settingNow(judged));
+  const [low, high] = judged.input.target.timeS;
   return timeS >= low && timeS <= high ? REASON_WORDS.outvoted(timeS) : REASON_WORDS.nearest();
 }
 
-/** Where the bench stands after a move; recipe moves leave dial and dose alone. */
-function settingAfter(bench: Bench, move: Move | null): Setting {
-  const here = settingNow(bench);
-  if (move?.variable === 'dial') return { dial: move.to, doseG: move.doseTrim?.to ?? here.doseG };
-  return move?.variable === 'doseG' ? { ...here, doseG: move.to } : here;
-}
-
 /** Purge and dose of a shot at a setting, g. */
-function costOf(bench: Bench, setting: Setting): number {
-  return setting.doseG + purgeBefore(bench, setting);
+function costOf(judged: Judged, setting: Setting): number {
+  return setting.doseG + purgeBefore(judged, setting);
 }
 
 function moves(move: Move | null, variable: MovedVariable): boolean {
@@ -213,28 +203,29 @@ function moves(move: Move | null, variable: MovedVariable): boolean {
 }
 
 /** What else could be done, with what it would be expected to give: at most two. */
-function alternatives(bench: Bench, { status, move }: Judgement): Alternative[] {
-  if (bench.input.shots.length === 0 || bench.isRevised) return [];
+function alternatives(judged: Judged, { status, move }: Judgement): Alternative[] {
+  if (judged.input.shots.length === 0 || judged.isRevised) return [];
   const found: Alternative[] = [];
   const add = (setting: Setting, words: (move: Move | null) => string) => {
-    const other = moveTo(bench, setting);
+    const other = moveTo(judged, setting);
     found.push({
       move: other,
       words: words(other),
-      expect: expectAt(bench, setting),
-      costG: costOf(bench, setting),
+      expect: expectAt(judged, setting),
+      costG: costOf(judged, setting),
     });
   };
-  const here = settingNow(bench);
+  const here = settingNow(judged);
   if (status === 'grind' || status === 'dose' || status === 'taste')
     add(here, () => 'Repeat unchanged');
   if (status === 'grind') {
-    const doseG = trimmedDose(bench, bench.dial);
-    if (doseG !== null) add({ dial: bench.dial, doseG }, (other) => `${other!.words}, grind stays`);
+    const doseG = trimmedDose(judged, judged.dial);
+    if (doseG !== null)
+      add({ dial: judged.dial, doseG }, (other) => `${other!.words}, grind stays`);
   }
   if ((status === 'measure' || status === 'prep') && move === null) {
-    const best = bestSetting(bench);
-    if (best.dial !== bench.dial || best.doseG !== bench.aimDoseG)
+    const best = bestSetting(judged);
+    if (best.dial !== judged.dial || best.doseG !== judged.aimDoseG)
       add(best, (other) => `Believe the shot: ${other!.words.toLowerCase()}`);
   }
   return found.slice(0, 2);

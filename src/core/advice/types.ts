@@ -22,6 +22,13 @@ export interface NextInput {
   readonly units?: Units | undefined;
 }
 
+/** Where a bench is set: what the next shot is meant to have. */
+export interface Setting {
+  readonly dial: number;
+  /** Grams to dose: the recipe's, or as trimmed. */
+  readonly doseG: number;
+}
+
 export const ADVICE_STATUSES = [
   'measure',
   'prep',
@@ -72,6 +79,8 @@ export interface Advice {
   readonly move: Move | null;
   /** What stays as it is. */
   readonly hold: readonly MovedVariable[];
+  /** Where the next shot stands: the setting the move leads to. */
+  readonly setting: Setting;
   readonly expect: Expectation;
   /** Grams to purge before the next shot; 0 when the setting stays. */
   readonly purgeG: number;

@@ -85,3 +85,10 @@ export function roundDial(dial: number): number {
 export function grindWord(grinder: Grinder, from: number, to: number): 'finer' | 'coarser' {
   return (to - from) * finerSign(grinder) > 0 ? 'finer' : 'coarser';
 }
+
+/** Closer than this two settings of a dial are one. */
+const SAME = 1e-9;
+
+export function isSameDial(a: number, b: number): boolean {
+  return Math.abs(a - b) < SAME;
+}

@@ -79,13 +79,8 @@ export function practiceTruth(
 }
 
 /** The move the advice of a state asks for. */
-export function advisedMove({ advice, shots, target, startDial }: PracticeState): PracticeMove {
-  const last = shots.at(-1);
-  const here = { dial: last?.dial ?? startDial, doseG: last?.aimDoseG ?? target.doseG };
-  const { move, purgeG } = advice;
-  if (move?.variable === 'dial')
-    return { dial: move.to, doseG: move.doseTrim?.to ?? here.doseG, purgeG };
-  return move?.variable === 'doseG' ? { ...here, doseG: move.to, purgeG } : { ...here, purgeG };
+export function advisedMove({ advice: { setting, purgeG } }: PracticeState): PracticeMove {
+  return { ...setting, purgeG };
 }
 
 function benchOf(level: PracticeLevel, seed: number): DrawnStation {

@@ -171,9 +171,9 @@ describe('a programme drawn', () => {
 });
 
 it('takes a recipe’s own steps, else those of its style; every style’s pass the schema', () => {
-  expect(programmeOf({ style: 'declining' })).toBe(STYLE_STEPS.declining);
+  expect(programmeOf({ recipe: {}, style: 'declining' })).toBe(STYLE_STEPS.declining);
   const own = [pressure(7)];
-  expect(programmeOf({ style: 'declining', steps: own })).toBe(own);
+  expect(programmeOf({ recipe: { steps: own }, style: 'declining' })).toBe(own);
   for (const style of STYLES)
     expect(programmeSchema.safeParse(STYLE_STEPS[style]).success).toBe(true);
 });

@@ -23,13 +23,13 @@ export const STYLE_STEPS: Record<BrewStyle, readonly Step[]> = {
   ],
 };
 
-/** The steps of a recipe: its own, else those its style starts with. */
+/** The steps of a draft's recipe: its own, else those its style starts with. */
 export function programmeOf({
-  steps,
+  recipe,
   style,
 }: {
-  readonly steps?: Programme | undefined;
+  readonly recipe: { readonly steps?: Programme | undefined };
   readonly style: BrewStyle;
 }): Programme {
-  return steps ?? STYLE_STEPS[style];
+  return recipe.steps ?? STYLE_STEPS[style];
 }

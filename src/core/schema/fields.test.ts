@@ -121,10 +121,10 @@ describe('whole inputs', () => {
     expect(faults(recipeSchema, recipe)).toEqual([]);
     expect(faults(recipeSchema, { ...recipe, ratio: 2.5 })[0]!.field).toBe('ratio');
     expect(faults(recipeSchema, { ...recipe, timeS: [30, 26] })[0]!.message).toMatch(
-      /shorter time first/,
+      /Time window ends before it begins/,
     );
     expect(faults(recipeSchema, { ...recipe, restDays: [21, 8] })[0]!.message).toMatch(
-      /earlier day first/,
+      /Rest span ends before it begins/,
     );
     expect(faults(recipeSchema, { ...recipe, timeS: 28 })[0]!.message).toMatch(/\[low, high\]/);
   });

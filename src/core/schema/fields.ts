@@ -13,13 +13,6 @@ export function quantity(name: LimitName) {
   return z.number({ error }).min(min, { error }).max(max, { error });
 }
 
-/** Rest days are calendar days: whole ones. */
-export function wholeDays() {
-  return quantity('restDays').refine(Number.isInteger, {
-    error: ({ input }) => `Rest days ${String(input)} is not a whole number. Enter whole days.`,
-  });
-}
-
 function came(input: unknown): string {
   return input === undefined ? '' : ` (came: ${JSON.stringify(input)?.slice(0, 40)})`;
 }

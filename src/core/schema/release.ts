@@ -1,33 +1,20 @@
 /** What the models take of a release, as `kb` and the store give it. */
 import { z } from 'zod';
-import { PROCESSES, VARIETY_CLASSES } from '../vocabulary';
-import { oneOf, optionalText, quantity } from './fields';
+import { COMPONENT } from '../entity/component';
+import { entryShape } from '../entity/entry';
+import { quantity } from './fields';
+import { sharesFault } from './shares';
 
-/** Facts of a component that the models use. */
-const modelFacts = {
-  process: oneOf('Process', PROCESSES).optional(),
-  varietyClass: oneOf('Variety class', VARIETY_CLASSES).optional(),
-  densityGPerL: quantity('densityGPerL').optional(),
-  altitudeM: quantity('altitudeM').optional(),
-};
-
-/** Everything a bag says of a component. */
-export const componentFields = {
-  country: optionalText('Country', 'name'),
-  region: optionalText('Region', 'name'),
-  producer: optionalText('Producer', 'name'),
-  variety: optionalText('Variety', 'name'),
-  moisturePct: quantity('moisturePct').optional(),
-  ...modelFacts,
-};
+const { process, varietyClass, densityGPerL, altitudeM } = entryShape(COMPONENT);
 
 const componentFacts = {
   sharePct: z.number().positive().max(100).optional(),
-  ...modelFacts,
+  process,
+  varietyClass,
+  densityGPerL,
+  altitudeM,
 };
 const componentFactsSchema = z.strictObject(componentFacts);
-
-const SHARE_TOLERANCE_PCT = 0.1;
 
 export const releaseFactsSchema = z
   .strictObject({
@@ -46,15 +33,8 @@ export const releaseFactsSchema = z
     ...componentFacts,
     components: z.array(componentFactsSchema).min(1).max(12).optional(),
   })
-  .superRefine(({ components }, context) => {
-    if (!components) return;
-    const shares = components.map((part) => part.sharePct);
-    if (shares.every((share) => share === undefined)) return;
-    const total = shares.reduce<number>((sum, share) => sum + (share ?? 0), 0);
-    if (Math.abs(total - 100) > SHARE_TOLERANCE_PCT)
-      context.addIssue({
-        code: 'custom',
-        path: ['components'],
-        message: `The shares add up to ${total} %. Change them so that they make 100 %.`,
-      });
+  .superRefine(({ components = [] }, context) => {
+    if (components.every(({ sharePct }) => sharePct === undefined)) return;
+    const message = sharesFault(components.map(({ sharePct }) => sharePct ?? 0));
+    if (message) context.addIssue({ code: 'custom', path: ['components'], message });
   });

@@ -1,44 +1,17 @@
 /** A shot as it was pulled, and what was tasted of it. */
 import { z } from 'zod';
-import { LIMITS, rangeWords } from '../limits';
-import { BEAN_STATES, CLOCKS, SEEN, TASTE_SIGNS } from '../vocabulary';
-import { oneOf, quantity } from './fields';
+import { CHOKED } from '../choked';
+import { entryShape } from '../entity/entry';
+import { SHOT } from '../entity/shot';
+import { SCALES } from '../entity/tasting';
+import { rangeWords } from '../limits';
+import { quantity } from './fields';
 
-export const tasteSchema = z.strictObject({
-  acidity: quantity('cup').optional(),
-  sharpness: quantity('cup').optional(),
-  sweetness: quantity('cup').optional(),
-  bitterness: quantity('cup').optional(),
-  dryness: quantity('cup').optional(),
-  body: quantity('cup').optional(),
-  clarity: quantity('cup').optional(),
-  strength: quantity('strength').optional(),
-  liking: quantity('cup').optional(),
-  /** Words ticked beside the scales. */
-  signs: z.array(oneOf('Sign', TASTE_SIGNS)).max(TASTE_SIGNS.length).optional(),
-});
+export const tasteSchema = z.strictObject(entryShape(SCALES));
 export type Taste = z.output<typeof tasteSchema>;
 
-export const shotFields = {
-  dial: quantity('dial'),
-  doseG: quantity('doseG'),
-  /** Dose aimed at when it was trimmed on purpose; the target's dose when absent. */
-  aimDoseG: quantity('doseG').optional(),
-  yieldG: quantity('shotYieldG'),
-  timeS: quantity('timeS'),
-  firstDripS: quantity('firstDripS').optional(),
-  clock: oneOf('Clock', CLOCKS),
-  temperatureC: quantity('temperatureC').optional(),
-  purged: z.boolean(),
-  /** Grams purged; a tick without a figure counts as twice the retention. */
-  purgeG: quantity('purgeG').optional(),
-  restDays: quantity('restDays').optional(),
-  seen: z.array(oneOf('Seen', SEEN)).max(SEEN.length),
-  /** Room temperature when absent. */
-  beans: oneOf('Beans', BEAN_STATES).optional(),
-  /** When the stream turned pale, from the pump. */
-  blondS: quantity('blondS').optional(),
-};
+/** A whole shot as somebody enters it. */
+export const shotEntry = entryShape(SHOT);
 
 export const dripInTime = {
   path: ['firstDripS'],
@@ -50,22 +23,33 @@ export const isDripInTime = (shot: {
   firstDripS?: number | undefined;
 }) => shot.clock !== 'pump' || shot.firstDripS === undefined || shot.firstDripS <= shot.timeS;
 
-/** Only a choked shot leaves less than 2 g in the cup; anything else is a slip of the scale. */
-const LEAST_YIELD_G = LIMITS.yieldG.min;
-const CHOKED_AFTER_S = 20;
 export const thinYield = {
   path: ['yieldG'],
-  error: `Yield is under ${LEAST_YIELD_G} g, which only a choked shot leaves. Enter ${rangeWords('yieldG')}, or mark it choked.`,
+  error: `Yield is under ${CHOKED.underG} g, which only a choked shot leaves. Enter ${rangeWords('yieldG')}, or mark it choked.`,
 };
 export const isYieldPlausible = (shot: {
   yieldG: number;
   timeS: number;
   seen: readonly string[];
-}) => shot.yieldG >= LEAST_YIELD_G || shot.timeS >= CHOKED_AFTER_S || shot.seen.includes('choke');
+}) => shot.yieldG >= CHOKED.underG || shot.timeS >= CHOKED.afterS || shot.seen.includes('choke');
 
+/** What the advice takes of a shot; from a shell, what it can do without may be left out. */
 export const shotSchema = z
   .strictObject({
-    ...shotFields,
+    dial: shotEntry.dial,
+    doseG: shotEntry.doseG,
+    aimDoseG: shotEntry.aimDoseG,
+    yieldG: shotEntry.yieldG,
+    timeS: shotEntry.timeS,
+    firstDripS: shotEntry.firstDripS,
+    clock: shotEntry.clock,
+    temperatureC: shotEntry.temperatureC.optional(),
+    purged: shotEntry.purged.unwrap(),
+    purgeG: shotEntry.purgeG,
+    seen: shotEntry.seen.unwrap(),
+    beans: shotEntry.beans.unwrap().optional(),
+    blondS: shotEntry.blondS,
+    restDays: quantity('restDays').optional(),
     /** Mass read from a volume mark: too rough to judge a time by. */
     byVolume: z.boolean().optional(),
     taste: tasteSchema.optional(),

@@ -8,7 +8,7 @@ export const DEFAULT_TOLERANCE = { doseG: 0.2, yieldG: 1 } as const;
 /** A whole recipe may be given as the target; what judging a shot does not need is let by. */
 const letBy = {
   ratio: ratioField.optional(),
-  programme: recipeFields.programme,
+  programme: recipeFields.programme.unwrap().optional(),
   steps: recipeFields.steps,
   pressureBar: recipeFields.pressureBar,
   grindUm: recipeFields.grindUm,

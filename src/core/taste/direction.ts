@@ -5,7 +5,7 @@
  * thresholds move with the roast.
  */
 import type { Taste } from '../schema/shot';
-import { TASTE_SIGNS, type TasteSign } from '../vocabulary';
+import type { TasteSign } from '../vocabulary';
 
 export type Verdict = 'right' | 'under' | 'over' | 'uneven' | 'weak' | 'strong';
 export type Size = 'small' | 'medium' | 'large';
@@ -20,7 +20,14 @@ export interface Direction {
   readonly words: string;
 }
 
-const UNDER_SIGNS: readonly TasteSign[] = ['salty', 'grassy', 'papery'];
+/** The one side each sign speaks for; a new sign must say its own. Source: trade practice. */
+const SIDE_OF: Record<TasteSign, 'under' | 'over'> = {
+  salty: 'under',
+  grassy: 'under',
+  papery: 'under',
+  burnt: 'over',
+  hollow: 'over',
+};
 /** What one ticked word adds to its side. */
 const SIGN_POINTS = 1.5;
 
@@ -72,7 +79,7 @@ function underPoints(taste: Taste, roastLevel: number): number {
   return (
     Math.max(0, (taste.sharpness ?? 0) - brightAllowed) +
     0.5 * Math.max(0, thinBelow - (taste.body ?? 5)) +
-    signPoints(taste, UNDER_SIGNS)
+    signPoints(taste, 'under')
   );
 }
 
@@ -82,17 +89,11 @@ function overPoints(taste: Taste, roastLevel: number): number {
   const dry = Math.max(0, (taste.dryness ?? 0) - TOLERATED.dryness);
   // Bitter and dry are two faces of one fault; their mean would hide a cup that is only drying.
   const both = Math.max(bitter, dry) + 0.5 * Math.min(bitter, dry);
-  return (
-    both +
-    signPoints(
-      taste,
-      TASTE_SIGNS.filter((sign) => !UNDER_SIGNS.includes(sign)),
-    )
-  );
+  return both + signPoints(taste, 'over');
 }
 
-function signPoints(taste: Taste, side: readonly TasteSign[]): number {
-  return SIGN_POINTS * (taste.signs ?? []).filter((sign) => side.includes(sign)).length;
+function signPoints(taste: Taste, side: 'under' | 'over'): number {
+  return SIGN_POINTS * (taste.signs ?? []).filter((sign) => SIDE_OF[sign] === side).length;
 }
 
 function sizeOf(points: number): Size | null {

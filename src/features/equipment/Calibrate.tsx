@@ -6,7 +6,7 @@ import { UserFault } from '@/core/errors';
 import type { Calibration } from '@/core/grinder/calibrate';
 import { Button, QuietButton } from '@/ui/Button';
 import { QuantityInput } from '@/ui/fields';
-import { readNumber } from '@/ui/readNumber';
+import { readNumber } from '@/core/readNumber';
 import { Notice, SectionTitle, Small } from '@/ui/type';
 import type { GrinderText } from './partText';
 

@@ -4,7 +4,8 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import styled from 'styled-components';
-import type { Part, StoredParts } from '@/data/equipment';
+import type { Part } from '@/core/entity/equipment';
+import type { StoredParts } from '@/data/equipment';
 import type { StoredSetup } from '@/data/setups';
 import { Button, QuietButton } from '@/ui/Button';
 import { Faults } from '@/ui/Faults';
@@ -150,7 +151,7 @@ function Parts<P extends Part>({
     <section>
       <SectionTitle as="h2">{title}</SectionTitle>
       <Rows>
-        {stored.map((item) => (
+        {stored.map((item: StoredParts[P] & { readonly name: string }) => (
           <Row key={item.id}>
             <strong>{item.name}</strong>
             <span>{wordsOf(item)}</span>

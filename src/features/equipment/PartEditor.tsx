@@ -2,14 +2,17 @@
 
 import type { FormEvent } from 'react';
 import styled from 'styled-components';
-import type { Part, StoredParts } from '@/data/equipment';
+import { PARTS, type Part } from '@/core/entity/equipment';
+import type { Fields } from '@/core/entity/field';
+import type { StoredParts } from '@/data/equipment';
 import { MainButton, QuietButton } from '@/ui/Button';
 import { Clashes } from '@/ui/Clashes';
+import { labelsOf } from '@/ui/entryText';
 import { Faults } from '@/ui/Faults';
 import { useCommand } from '@/ui/useCommand';
 import { useRowForm } from '@/ui/useRowForm';
 import { PartFields } from './PartFields';
-import { NEW_PARTS, PART_LABELS, partInputOf, partTextOf, type PartTexts } from './partText';
+import { NEW_PARTS, partSent, partTextOf, type PartTexts } from './partText';
 
 const Form = styled.form`
   display: grid;
@@ -41,11 +44,11 @@ export function PartEditor<P extends Part>({
     const answer = await submit('savePart', {
       part,
       ...(stored && { id: stored.id, rowVersion: form.rowVersion }),
-      fields: partInputOf(part, form.text),
+      fields: partSent(part, form.text),
     });
     if (answer.ok) onDone();
   };
-  const labels = PART_LABELS[part] as Readonly<
+  const labels = labelsOf(PARTS[part] as Fields) as Readonly<
     Partial<Record<keyof PartTexts[P] & string, string>>
   >;
   return (

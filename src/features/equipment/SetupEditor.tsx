@@ -2,10 +2,13 @@
 
 import type { FormEvent } from 'react';
 import styled from 'styled-components';
-import type { Part, StoredParts } from '@/data/equipment';
+import type { Commands } from '@/core/command/inputs';
+import { PART_NAMES, PARTS, type Part } from '@/core/entity/equipment';
+import type { StoredParts } from '@/data/equipment';
 import type { StoredSetup } from '@/data/setups';
 import { MainButton, QuietButton } from '@/ui/Button';
 import { Clashes } from '@/ui/Clashes';
+import { shownFields } from '@/ui/entryText';
 import { Faults } from '@/ui/Faults';
 import { INSTRUMENT_LABELS, INSTRUMENTS, type Instrument } from '@/core/vocabulary';
 import { SelectInput, TextInput } from '@/ui/fields';
@@ -13,7 +16,7 @@ import { SectionTitle, Small } from '@/ui/type';
 import { useCommand } from '@/ui/useCommand';
 import { useRowForm } from '@/ui/useRowForm';
 import { PartFields } from './PartFields';
-import { NEW_PARTS, PART_LABELS, partInputOf, type PartTexts } from './partText';
+import { NEW_PARTS, partSent, type PartTexts } from './partText';
 
 const Form = styled.form`
   display: grid;
@@ -42,7 +45,6 @@ interface SetupText extends PartTexts, Record<Instrument, string> {
   readonly basketId: string;
 }
 
-const PART_NAMES = ['machine', 'grinder', 'basket'] as const;
 const LABELS = {
   name: 'Name of the setup',
   machineId: 'Machine',
@@ -57,9 +59,7 @@ const LINK_OPTIONS = [
 ];
 const SHOWN = [
   'setup.name',
-  ...PART_NAMES.flatMap((part) =>
-    Object.keys(PART_LABELS[part]).map((field) => `${part}.${field}`),
-  ),
+  ...PART_NAMES.flatMap((part) => shownFields(PARTS[part]).map((field) => `${part}.${field}`)),
 ];
 
 /** A setup from parts that are there, or with new ones described in the same go. */
@@ -84,7 +84,7 @@ export function SetupEditor({
     event.preventDefault();
     const answer = await submit('saveSetup', {
       ...(stored && { setupId: stored.id, rowVersion: form.rowVersion }),
-      setup: inputOf(text),
+      setup: sentSetup(text),
     });
     if (answer.ok) onDone();
   };
@@ -174,10 +174,10 @@ function textOf(stored: StoredSetup | null, parts: PartLists): SetupText {
 }
 
 /** Each part by its id, or described as a new one. */
-function inputOf(text: SetupText): Record<string, unknown> {
+function sentSetup(text: SetupText): Commands['saveSetup']['asks']['setup'] {
   const chosen = PART_NAMES.map((part) => {
     const id = text[`${part}Id`];
-    return id === '' ? [part, partInputOf(part, text[part])] : [`${part}Id`, id];
+    return id === '' ? [part, partSent(part, text[part])] : [`${part}Id`, id];
   });
   const links = Object.fromEntries(INSTRUMENTS.map((name) => [name, text[name]]));
   return { name: text.name, ...Object.fromEntries(chosen), links };

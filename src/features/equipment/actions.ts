@@ -1,16 +1,10 @@
 /** Commands that describe the bench. */
 import { z } from 'zod';
+import { PART_NAMES, type Part, type PartEntered } from '@/core/entity/equipment';
 import { userFault } from '@/core/errors';
 import { oneOf, parse } from '@/core/schema/fields';
 import { changedMeanwhile, defineCommand, type Context } from '@/data/command';
-import {
-  findPart,
-  insertPart,
-  PARTS,
-  updatePart,
-  type Part,
-  type PartFields,
-} from '@/data/equipment';
+import { findPart, insertPart, updatePart } from '@/data/equipment';
 import { insertSetup, updateSetup } from '@/data/setups';
 import { PART_INPUTS, setupInput } from './schema';
 
@@ -18,13 +12,13 @@ export const savePart = defineCommand({
   kind: 'savePart',
   duty: 'lead',
   input: z.strictObject({
-    part: oneOf('Part', PARTS),
+    part: oneOf('Part', PART_NAMES),
     id: z.string().max(64).optional(),
     rowVersion: z.number().int().optional(),
     fields: z.unknown(),
   }),
   run: ({ part, id, rowVersion = 0, fields: raw }, { db, id: newId }) => {
-    const fields = parse(PART_INPUTS[part], raw) as PartFields[Part];
+    const fields = parse(PART_INPUTS[part], raw) as PartEntered[Part];
     if (id === undefined) insertPart(db, part, newId, fields);
     else if (!updatePart(db, part, { id, rowVersion }, fields)) throw changedMeanwhile(part);
     return {
@@ -66,7 +60,7 @@ export const saveSetup = defineCommand({
 function partId<P extends Part>(
   part: P,
   id: string | undefined,
-  fields: PartFields[P] | undefined,
+  fields: PartEntered[P] | undefined,
   context: Context,
 ): string {
   if (fields !== undefined) {

@@ -3,7 +3,9 @@ import { listSetups } from '@/data/setups';
 import { METRIC } from '@/core/units';
 import { faultOf } from '../../../tests/support/fault';
 import { BASKET, GRINDER, MACHINE, openHouse, send, SETUP } from '../../../tests/support/house';
-import { partInputOf, partTextOf } from './partText';
+import { MACHINE as MACHINE_FIELDS } from '@/core/entity/equipment';
+import { textOf } from '@/ui/entryText';
+import { partSent, partTextOf } from './partText';
 import { basketWords, grinderWords, machineWords } from './words';
 
 const AMERICAN = { mass: 'oz', temperature: 'F' } as const;
@@ -70,21 +72,15 @@ describe('parts and setups', () => {
       grinder: { ...GRINDER, umPerStep: 12.5, secondsPerStep: 1.8 },
     });
     const { id: _id, rowVersion: _rowVersion, ...grinder } = setup.grinder;
-    expect(partInputOf('grinder', partTextOf('grinder', setup.grinder))).toEqual(grinder);
-    const machine = partInputOf('machine', partTextOf('machine', setup.machine));
+    expect(partSent('grinder', partTextOf('grinder', setup.grinder))).toEqual(grinder);
+    const machine = partSent('machine', partTextOf('machine', setup.machine));
     expect(machine).toMatchObject({ displayOffsetC: -1.5, fixedTemperatureC: undefined });
   });
 
   it('send no fixed temperature once the temperature can be set', () => {
-    const typed = partTextOf('machine', {
-      ...MACHINE,
-      id: 'm',
-      rowVersion: 1,
-      fixedTemperatureC: 93,
-      displayOffsetC: undefined,
-    });
-    expect(partInputOf('machine', typed).fixedTemperatureC).toBeUndefined();
-    expect(partInputOf('machine', { ...typed, settableTemperature: false }).fixedTemperatureC).toBe(
+    const typed = textOf(MACHINE_FIELDS, { ...MACHINE, fixedTemperatureC: 93 });
+    expect(partSent('machine', typed).fixedTemperatureC).toBeUndefined();
+    expect(partSent('machine', { ...typed, settableTemperature: false }).fixedTemperatureC).toBe(
       93,
     );
   });

@@ -1,24 +1,12 @@
 /** What a person enters of machine, grinder, basket and of a setup of the three. */
 import { z } from 'zod';
-import { oneOf, quantity, text } from '@/core/schema/fields';
-import { BOILERS } from '@/core/schema/setup';
-import { INSTRUMENT_LABELS, LINKS, type Instrument } from '@/core/vocabulary';
-
-const yesNo = (label: string) => z.boolean({ error: `${label}: say yes or no.` });
+import { entryShape } from '@/core/entity/entry';
+import { BASKET, GRINDER, MACHINE, PART_NAMES } from '@/core/entity/equipment';
+import { oneOf, text } from '@/core/schema/fields';
+import { INSTRUMENT_LABELS, INSTRUMENTS, LINKS, type Link } from '@/core/vocabulary';
 
 export const machineInput = z
-  .strictObject({
-    name: text('Machine', 'name'),
-    settableTemperature: yesNo('Temperature can be set'),
-    fixedTemperatureC: quantity('temperatureC').optional(),
-    displayOffsetC: quantity('displayOffsetC').optional(),
-    pressureControl: yesNo('Pressure can be programmed'),
-    flowControl: yesNo('Flow can be programmed'),
-    preinfusion: yesNo('Pre-infusion'),
-    boiler: oneOf('Boiler', BOILERS).optional(),
-    flushS: quantity('flushS').optional(),
-    overrunG: quantity('overrunG').optional(),
-  })
+  .strictObject(entryShape(MACHINE))
   .refine(
     ({ settableTemperature, fixedTemperatureC }) =>
       settableTemperature || fixedTemperatureC !== undefined,
@@ -30,20 +18,7 @@ export const machineInput = z
   );
 
 export const grinderInput = z
-  .strictObject({
-    name: text('Grinder', 'name'),
-    stepSize: quantity('stepSize'),
-    finerIs: oneOf('Finer is', ['lower', 'higher']),
-    min: quantity('dial'),
-    max: quantity('dial'),
-    retentionG: quantity('retentionG'),
-    umPerStep: quantity('umPerStep').optional(),
-    secondsPerStep: quantity('secondsPerStep').optional(),
-    secondsPerStepHalf80: quantity('secondsPerStepHalf80').optional(),
-    referenceDial: quantity('dial').optional(),
-    stepless: yesNo('Stepless').default(false),
-    chokesAt: quantity('dial').optional(),
-  })
+  .strictObject(entryShape(GRINDER))
   .refine(({ min, max }) => min < max, {
     path: ['max'],
     error: 'The dial ends before it begins. Make the highest setting larger than the lowest.',
@@ -60,13 +35,7 @@ export const grinderInput = z
     }
   });
 
-export const basketInput = z.strictObject({
-  name: text('Basket', 'name'),
-  diameterMm: quantity('diameterMm'),
-  depthMm: quantity('depthMm').optional(),
-  ratedG: quantity('ratedG'),
-  pressurised: yesNo('Pressurised'),
-});
+export const basketInput = z.strictObject(entryShape(BASKET));
 
 export const PART_INPUTS = {
   machine: machineInput,
@@ -75,8 +44,9 @@ export const PART_INPUTS = {
 } as const;
 
 const chosen = z.string().max(64).optional();
-const link = (instrument: Instrument) =>
-  oneOf(INSTRUMENT_LABELS[instrument], LINKS).default('none');
+const links = Object.fromEntries(
+  INSTRUMENTS.map((name) => [name, oneOf(INSTRUMENT_LABELS[name], LINKS).default('none')]),
+) as unknown as Record<(typeof INSTRUMENTS)[number], z.ZodDefault<z.ZodType<Link>>>;
 
 /** Each part is one that is described already, by its id, or a new one. */
 export const setupInput = z
@@ -88,17 +58,10 @@ export const setupInput = z
     grinder: grinderInput.optional(),
     basketId: chosen,
     basket: basketInput.optional(),
-    links: z
-      .strictObject({
-        scale: link('scale'),
-        machineLink: link('machineLink'),
-        refractometer: link('refractometer'),
-        colourMeter: link('colourMeter'),
-      })
-      .prefault({}),
+    links: z.strictObject(links).prefault({}),
   })
   .superRefine((setup, context) => {
-    for (const part of ['machine', 'grinder', 'basket'] as const)
+    for (const part of PART_NAMES)
       if ((setup[part] === undefined) === (setup[`${part}Id`] === undefined))
         context.addIssue({
           code: 'custom',

@@ -1,6 +1,6 @@
 /** A part in one line. */
 import type { StoredBasket, StoredGrinder, StoredMachine } from '@/data/equipment';
-import { BOILER_LABELS } from '@/core/schema/setup';
+import { BOILER_LABELS } from '@/core/vocabulary';
 import { massWords, temperatureStepWords, temperatureWords, type Units } from '@/core/units';
 
 export function machineWords(machine: StoredMachine, units: Units): string {

@@ -5,7 +5,7 @@ import { revisedWindow } from '@/core/advice/revise';
 import type { Move } from '@/core/advice/types';
 import { STATUS_WORDS } from '@/core/advice/words';
 import { CLOCK_LABELS } from '@/core/vocabulary';
-import type { Bench } from '@/data/releaseView';
+import type { Bench } from '@/views/release';
 import { Button } from '@/ui/Button';
 import { Faults } from '@/ui/Faults';
 import { useMay, useUnits } from '@/ui/person';
@@ -127,7 +127,8 @@ export function NextMove({ bench, releaseId }: { bench: Bench; releaseId: string
 /** A move of the recipe becomes its next revision; the shots so far stay with theirs. */
 function TakeMove({ bench, move, releaseId }: { bench: Bench; move: Move; releaseId: string }) {
   const { submit, faults, isBusy } = useCommand();
-  const { draft, shots, target, advice } = bench;
+  const { draft, target, advice } = bench;
+  const { ratio: _ratio, ...sentRecipe } = draft.recipe;
   const take = () =>
     void submit('acceptRecipe', {
       releaseId,
@@ -135,15 +136,12 @@ function TakeMove({ bench, move, releaseId }: { bench: Bench; move: Move; releas
       setupId: draft.setupId,
       style: draft.style,
       temperatureSchool: draft.temperatureSchool,
-      doseG: shots.at(-1)?.aimDoseG ?? draft.doseG,
-      yieldG: move.variable === 'yieldG' ? move.to : draft.yieldG,
-      temperatureC: move.variable === 'temperatureC' ? move.to : draft.temperatureC,
+      ...sentRecipe,
+      doseG: advice.setting.doseG,
+      ...(move.variable === 'yieldG' && { yieldG: move.to }),
+      ...(move.variable === 'temperatureC' && { temperatureC: move.to }),
       timeS: revisedWindow(target, move, advice.expect),
-      clock: draft.clock,
-      programme: draft.programme,
-      ...(draft.steps && { steps: draft.steps }),
-      restDays: [draft.restFrom, draft.restTo],
-      startDial: move.variable === 'dial' ? move.to : (shots.at(-1)?.dial ?? draft.startDial),
+      startDial: advice.setting.dial,
       why: `Taste: ${move.words}`,
       proposed: draft.proposed,
       basedOn: draft.id,

@@ -99,7 +99,7 @@ describe('the next move', () => {
     expect(house.view().bench!.draft).toMatchObject({
       id: draftId,
       revision: 2,
-      yieldG: input.yieldG,
+      recipe: { yieldG: input.yieldG },
     });
   });
 

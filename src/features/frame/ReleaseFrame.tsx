@@ -4,11 +4,15 @@ import Link from 'next/link';
 import { useRouter, useSelectedLayoutSegment } from 'next/navigation';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
+import { doseInForce } from '@/core/advice/setting';
+import { COMPONENT, type ComponentValues } from '@/core/entity/component';
+import { entriesOf } from '@/core/entity/field';
+import { valueWords } from '@/core/entity/words';
 import { displayTemperatureC, stopAtG } from '@/core/start/setupLimits';
 import { reachOf } from '@/core/programme/reach';
 import { programmeOf } from '@/core/programme/styles';
 import { CLOCK_LABELS, roastWord, SERVED_LABELS } from '@/core/vocabulary';
-import type { ReleaseView } from '@/data/releaseView';
+import type { ReleaseView } from '@/views/release';
 import { dayWords } from '@/core/dayWords';
 import { useUnits } from '@/ui/person';
 import { Plate } from '@/ui/Plate';
@@ -243,31 +247,27 @@ function BenchSide({ view }: { view: ReleaseView }) {
   const { draft, setup, advice, shots, target } = bench;
   // A revision states its dose anew; the trim of an older shot is already in it.
   const last = shots.at(-1);
-  const doseG = (last?.draftId === draft.id ? last.aimDoseG : undefined) ?? draft.doseG;
-  const clockWords = CLOCK_LABELS[draft.clock];
+  const { recipe } = draft;
+  const doseG = doseInForce(last?.draftId === draft.id ? last : undefined, recipe);
+  const clockWords = CLOCK_LABELS[recipe.clock];
   return (
     <>
       <PlateBar>
-        {massFigure(doseG)} → {mass(draft.yieldG)} in {draft.timeLowS}-{draft.timeHighS} s{' '}
-        {clockWords}, {temperature(draft.temperatureC)}
+        {massFigure(doseG)} → {mass(recipe.yieldG)} in {recipe.timeS.join('-')} s {clockWords},{' '}
+        {temperature(recipe.temperatureC)}
       </PlateBar>
       <WidePlate>
         <Plate
           state={advice.status === 'confirmed' ? 'Confirmed' : 'On the bench'}
           note={publicWords(view)}
           recipe={{
+            ...recipe,
             doseG,
-            yieldG: draft.yieldG,
-            temperatureC: draft.temperatureC,
-            timeS: [draft.timeLowS, draft.timeHighS],
             clockWords,
-            programme: draft.programme,
-            steps: draft.steps,
             reachWords: reachOf(programmeOf(draft), setup.machine).words,
-            displayC: displayTemperatureC(draft.temperatureC, setup.machine),
-            stopAtG: stopAtG(draft.yieldG, setup.machine),
+            displayC: displayTemperatureC(recipe.temperatureC, setup.machine),
+            stopAtG: stopAtG(recipe.yieldG, setup.machine),
             flushS: setup.machine.flushS,
-            restDays: [draft.restFrom, draft.restTo],
             tolerance: { doseG: target.doseToleranceG, yieldG: target.yieldToleranceG },
           }}
         />
@@ -312,12 +312,7 @@ function FactsColumn({ view }: { view: ReleaseView }) {
   const { level, source } = batch.roast;
   const facts: [string, string][] = [
     ...(single
-      ? [
-          ['Kind', kindWords(single)] as [string, string],
-          ['Grown at', shown(single.altitudeM, ' m')] as [string, string],
-          ['Green density', shown(single.densityGPerL, ' g/L')] as [string, string],
-          ['Green moisture', shown(single.moisturePct, ' %')] as [string, string],
-        ]
+      ? [['Kind', kindWords(single)] as [string, string], ...componentFacts(single)]
       : components.map((component): [string, string] => [
           `${component.sharePct} %`,
           [component.region || component.country, kindWords(component)].filter(Boolean).join(', '),
@@ -356,8 +351,22 @@ function FactsColumn({ view }: { view: ReleaseView }) {
   );
 }
 
-function shown(value: number | undefined, unit: string): string {
-  return value === undefined ? '' : `${value}${unit}`;
+/** Said in the lines above: where it is from and what kind it is. */
+const SAID_ABOVE: readonly string[] = [
+  'sharePct',
+  'country',
+  'region',
+  'producer',
+  'variety',
+  'varietyClass',
+  'process',
+];
+
+/** Every other fact of a component, by its own label. */
+function componentFacts(component: ComponentValues): [string, string][] {
+  return entriesOf(COMPONENT)
+    .filter(([name]) => !SAID_ABOVE.includes(name))
+    .map(([name, field]) => [field.label, valueWords(field, component[name])]);
 }
 
 const LogLink = styled(Link)`

@@ -6,7 +6,7 @@ import { cache } from 'react';
 import { database } from '@/data/database';
 import { findHouse, type House } from '@/data/house';
 import { hasSignIns, type Person } from '@/data/people';
-import { readRelease, type ReleaseView } from '@/data/releaseView';
+import { readRelease, type ReleaseView } from '@/views/release';
 import { findSignedIn } from '@/data/session';
 import { today } from '@/data/today';
 

@@ -1,6 +1,6 @@
 /** The stages of a release that exist, each with the state and figure its tab shows. */
 import { easeOf } from '@/core/ease/ease';
-import type { ReleaseView } from '@/data/releaseView';
+import type { ReleaseView } from '@/views/release';
 import { signed } from '@/ui/signed';
 
 export const STAGES = [
@@ -39,7 +39,7 @@ function statesOf({
   return {
     read: { figure: `ease ${signed(ease.ease)}`, isDone: ease.missing.length === 0 },
     start: {
-      figure: bench ? `1:${(bench.draft.yieldG / bench.draft.doseG).toFixed(2)}` : 'propose',
+      figure: bench ? `1:${bench.draft.recipe.ratio.toFixed(2)}` : 'propose',
       isDone: bench !== null,
     },
     pull: {

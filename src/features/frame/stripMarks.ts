@@ -1,6 +1,6 @@
 /** What happened to a batch, as marks on its rest strip. */
 import { daysBetween } from '@/core/rest/day';
-import type { BatchView } from '@/data/releaseView';
+import type { BatchView } from '@/views/release';
 import { markWords } from '@/ui/markWords';
 import type { StripMark } from '@/ui/RestStrip';
 

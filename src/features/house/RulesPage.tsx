@@ -19,7 +19,7 @@ import { Faults } from '@/ui/Faults';
 import { QuantityInput } from '@/ui/fields';
 import { Page } from '@/ui/Page';
 import { useMay } from '@/ui/person';
-import { readNumber } from '@/ui/readNumber';
+import { readNumber } from '@/core/readNumber';
 import { Hidden, Notice, SectionTitle, Small, StageTitle, Table, TableScroll } from '@/ui/type';
 import { useCommand } from '@/ui/useCommand';
 import { isOwn, ownRulesOf, ruleTextOf, ruleTextsOf, sdUnitOf, unitOf } from './ruleText';

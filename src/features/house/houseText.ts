@@ -1,7 +1,7 @@
 /** The state of the house form: every field as typed, and what is sent of it. No DOM. */
 import { ROAST_WORDS } from '@/core/vocabulary';
 import type { House } from '@/data/house';
-import { readNumber } from '@/ui/readNumber';
+import { readNumber } from '@/core/readNumber';
 
 export interface HouseText {
   readonly name: string;

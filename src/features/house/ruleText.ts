@@ -5,7 +5,7 @@
 import type { EditableFactor, Output, OwnRule, Rule } from '@/core/start/priors';
 import { EDITABLE_FACTORS, tradeRule } from '@/core/start/priors';
 import type { TemperatureSchool } from '@/core/vocabulary';
-import { readNumber } from '@/ui/readNumber';
+import { readNumber } from '@/core/readNumber';
 
 export interface RuleText {
   readonly mean: string;

@@ -4,11 +4,11 @@ import { userFault } from '@/core/errors';
 import { middleSetting } from '@/core/grinder/dial';
 import { daysBetween } from '@/core/rest/day';
 import { defineCommand, personOf } from '@/data/command';
-import { ensureDialIn, insertDraft } from '@/data/dialIns';
+import { ensureDialIn, insertDraft, putOnBench } from '@/data/dialIns';
 import { findVersionByHash } from '@/data/publications';
 import { insertBatch, insertRelease } from '@/data/releases';
 import { listSetups } from '@/data/setups';
-import { readDocument } from '@/formats/recipeDocument';
+import { readDocument } from '@/formats/recipe/readers';
 
 export const importDocument = defineCommand({
   kind: 'importDocument',
@@ -41,30 +41,24 @@ export const importDocument = defineCommand({
       );
     const { coffee, recipe } = body;
     const person = personOf(context);
-    const { name, components, promisedNotes, roastDate, roastLevel } = coffee;
-    insertRelease(db, id, { name, promisedNotes, serving: 'both', components }, person.id);
+    insertRelease(db, id, coffee, person.id);
     const batchId = `${id}-1`;
-    insertBatch(db, batchId, id, { label: '', roastDate, roastLevel });
+    insertBatch(db, batchId, id, coffee);
     ensureDialIn(db, id, { releaseId: id, batchId, setupId: setup.id, style: body.style });
     insertDraft(
       db,
       id,
       id,
       {
-        ...recipe,
+        recipe,
         temperatureSchool: body.temperatureSchool,
-        programme: recipe.programme ?? '',
-        timeLowS: recipe.timeS[0],
-        timeHighS: recipe.timeS[1],
-        restFrom: recipe.restDays[0],
-        restTo: recipe.restDays[1],
         // Another grinder's dial means nothing here: begin in the middle of ours.
         startDial: middleSetting(setup.grinder),
         why: `Taken from version ${body.version} of ${body.roastery}`,
-        proposed: undefined,
       },
       person.id,
     );
+    putOnBench(db, id, id);
     return {
       releaseId: id,
       words: `imported ${coffee.name} of ${body.roastery}, version ${body.version}`,

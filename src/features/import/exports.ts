@@ -1,144 +1,126 @@
-/** What the house has written down, as the sheets it can bring in again. Server only. */
-import { CLOCK_LABELS, PROCESS_LABELS, SEEN_LABELS, STYLE_LABELS } from '@/core/vocabulary';
-import { MOMENT_LABELS, SERVED_LABELS, SERVING_LABELS, VARIETY_LABELS } from '@/core/vocabulary';
-import { CRUSH_LABELS } from '@/core/coffee/roast';
-import type { Db } from '@/data/database';
-import { findDraft, listDialIns, type StoredDialIn } from '@/data/dialIns';
+/** What the house has written down, as the sheets it can bring in again: row by row. Server only. */
+import { prepared, type Db } from '@/data/database';
 import type { House } from '@/data/house';
-import { listDecided } from '@/data/history';
-import { findRelease, listReleaseNames, type StoredRelease } from '@/data/releases';
-import { findSetup } from '@/data/setups';
-import { listShots, listTastings } from '@/data/shots';
+import { findRelease, listReleaseNames } from '@/data/releases';
+import { completeShot, SHOT_COLUMNS as SHOT_SELECT, type StoredShot } from '@/data/shots';
+import { completeTasting, TASTING_COLUMNS as TASTING_SELECT } from '@/data/tastings';
 import { dayOf, timeOf } from '@/data/today';
-import { SCALES } from '@/formats/sheets/tastingColumns';
+import { writeCells, type Cell } from '@/formats/sheets/cells';
+import { RECIPE_SHEET } from '@/formats/sheets/recipeSheet';
+import { RELEASE_SHEET } from '@/formats/sheets/releaseSheet';
+import { SHOT_SHEET } from '@/formats/sheets/shotSheet';
+import { TASTING_SHEET } from '@/formats/sheets/tastingSheet';
+import { listDecided } from '@/views/history';
 import { SHEETS, type SheetName } from './sheets';
 
-type Row = Readonly<Record<string, string | number | undefined>>;
+type Row = Readonly<Record<string, Cell>>;
 
-/** Header and rows of a sheet, in the order of its columns. */
-export function exportSheet(db: Db, house: House, sheet: SheetName): (string | number)[][] {
+/** Header and rows of a sheet, in the order of its columns, as they are read. */
+export function* exportSheet(
+  db: Db,
+  house: House,
+  sheet: SheetName,
+): Generator<(string | number)[]> {
   const { columns } = SHEETS[sheet];
   const names = Object.keys(columns);
-  const header = names.map((name) => columns[name]!.headers[0]!);
-  const rows = ROWS[sheet](db, house).map((row) => names.map((name) => row[name] ?? ''));
-  return [header, ...rows];
+  yield names.map((name) => columns[name]!.headers[0]!);
+  for (const row of ROWS[sheet](db, house)) yield names.map((name) => row[name] ?? '');
 }
 
-const ROWS: Readonly<Record<SheetName, (db: Db, house: House) => Row[]>> = {
+const ROWS: Readonly<Record<SheetName, (db: Db, house: House) => Iterable<Row>>> = {
   releases: releaseRows,
   recipes: recipeRows,
-  shots: (db) => listDialIns(db).flatMap((dialIn) => shotRows(db, dialIn)),
-  tastings: (db) => listDialIns(db).flatMap((dialIn) => tastingRows(db, dialIn)),
+  shots: shotRows,
+  tastings: tastingRows,
 };
 
 /** A row for each component of each batch. */
-function releaseRows(db: Db): Row[] {
-  return listReleaseNames(db).flatMap(({ id }) => {
+function* releaseRows(db: Db): Generator<Row> {
+  for (const { id } of listReleaseNames(db)) {
     const release = findRelease(db, id)!;
-    return release.batches.flatMap((batch) =>
-      release.components.map((part): Row => ({
-        release: release.name,
-        roastDate: batch.roastDate,
-        batch: batch.label,
-        roast: batch.roastLevel,
-        colourGround: batch.colourGround,
-        colourBean: batch.colourBean,
-        weightLoss: batch.weightLossPct,
-        sample: batch.sampleG,
-        crush: batch.crush && CRUSH_LABELS[batch.crush],
-        share: part.sharePct,
-        country: part.country,
-        region: part.region,
-        producer: part.producer,
-        variety: part.variety,
-        varietyClass: part.varietyClass && VARIETY_LABELS[part.varietyClass],
-        process: part.process && PROCESS_LABELS[part.process],
-        altitude: part.altitudeM,
-        density: part.densityGPerL,
-        moisture: part.moisturePct,
-        notes: release.promisedNotes.join(', '),
-        served: SERVED_LABELS[release.serving],
-      })),
-    );
-  });
+    for (const batch of release.batches)
+      for (const component of release.components)
+        yield writeCells(RELEASE_SHEET, { ...release, ...batch, ...component });
+  }
 }
 
-function recipeRows(db: Db, house: House): Row[] {
-  return listDecided(db, house).map((past): Row => {
-    const { recipe, setup, draftId, dial } = past;
-    const draft = findDraft(db, draftId)!;
-    return {
-      ...whereOf(findRelease(db, past.releaseId)!, draft.batchId),
+function* recipeRows(db: Db, house: House): Generator<Row> {
+  for (const { name, draft, setup, dial, decidedAt } of listDecided(db, house)) {
+    const release = findRelease(db, draft.releaseId)!;
+    yield writeCells(RECIPE_SHEET, {
+      release: name,
+      roastDate: release.batches.find(({ id }) => id === draft.batchId)?.roastDate,
       setup: setup.name,
-      style: STYLE_LABELS[past.style],
-      decidedOn: dayOf(past.decidedAt),
-      dose: recipe.doseG,
-      yield: recipe.yieldG,
-      temperature: recipe.temperatureC,
-      timeLow: recipe.timeS[0],
-      timeHigh: recipe.timeS[1],
-      clock: CLOCK_LABELS[recipe.clock],
-      programme: draft.programme,
-      restFrom: recipe.restDays[0],
-      restTo: recipe.restDays[1],
+      style: draft.style,
+      decidedOn: dayOf(decidedAt),
+      ...draft.recipe,
       dial: dial ?? undefined,
       why: draft.why,
-    };
-  });
+    });
+  }
 }
 
-function shotRows(db: Db, dialIn: StoredDialIn): Row[] {
-  const where = whereOfDialIn(db, dialIn);
-  if (!where) return [];
-  return listShots(db, dialIn.id).map((shot) => ({
-    ...where,
-    pulledOn: dayOf(shot.pulledAt),
-    pulledAt: timeOf(shot.pulledAt),
-    dial: shot.dial,
-    dose: shot.doseG,
-    yield: shot.yieldG,
-    time: shot.timeS,
-    firstDrip: shot.firstDripS,
-    clock: CLOCK_LABELS[shot.clock],
-    temperature: shot.temperatureC,
-    purged: shot.purged ? 'yes' : 'no',
-    seen: shot.seen.map((word) => SEEN_LABELS[word].replaceAll(',', ' ')).join('; '),
-    tds: shot.tdsPct,
-    person: shot.pulledBy,
-    remark: shot.remark,
-  }));
+/** Where a shot `s` was pulled: joined once for the whole sheet. */
+const PLACED = `
+  FROM shot s JOIN recipe_draft r ON r.id = s.recipe_draft_id
+  JOIN dial_in d ON d.id = r.dial_in_id
+  JOIN batch b ON b.id = d.batch_id AND b.removed_at IS NULL
+  JOIN release l ON l.id = d.release_id AND l.removed_at IS NULL
+  JOIN setup u ON u.id = d.setup_id`;
+const WHERE_COLUMNS = `l.name AS release, b.roast_date AS roastDate, u.name AS setup, d.style AS style`;
+const ORDER = 'ORDER BY d.started_at, d.rowid, s.pulled_at, s.rowid';
+
+interface Where {
+  readonly release: string;
+  readonly roastDate: string;
+  readonly setup: string;
+  readonly style: string;
+}
+const whereOf = ({ release, roastDate, setup, style }: Where) => ({
+  release,
+  roastDate,
+  setup,
+  style,
+});
+
+function* shotRows(db: Db): Generator<Row> {
+  const rows = prepared(
+    db,
+    `SELECT ${WHERE_COLUMNS}, ${SHOT_SELECT} ${PLACED} JOIN person p ON p.id = s.pulled_by
+     WHERE s.removed_at IS NULL ${ORDER}`,
+  ).all();
+  for (const row of rows) {
+    const shot = completeShot(row);
+    yield writeCells(SHOT_SHEET, {
+      ...whereOf(row as Where),
+      ...shot,
+      ...pulled(shot),
+      person: shot.pulledBy,
+    });
+  }
 }
 
-function tastingRows(db: Db, dialIn: StoredDialIn): Row[] {
-  const where = whereOfDialIn(db, dialIn);
-  if (!where) return [];
-  const shots = new Map(listShots(db, dialIn.id).map((shot) => [shot.id, shot]));
-  return listTastings(db, dialIn.id).map((tasting) => {
-    const shot = shots.get(tasting.shotId)!;
-    return {
-      ...where,
+const pulled = ({ pulledAt }: Pick<StoredShot, 'pulledAt'>) => ({
+  pulledOn: dayOf(pulledAt),
+  pulledAt: timeOf(pulledAt),
+});
+
+function* tastingRows(db: Db): Generator<Row> {
+  const rows = prepared(
+    db,
+    `SELECT ${WHERE_COLUMNS}, s.pulled_at AS pulledAt, ${TASTING_SELECT} ${PLACED}
+     JOIN tasting t ON t.shot_id = s.id JOIN person p ON p.id = t.tasted_by
+     WHERE s.removed_at IS NULL ${ORDER}, t.tasted_at, t.rowid`,
+  ).all();
+  for (const row of rows) {
+    const { scales, ...tasting } = completeTasting(row);
+    yield writeCells(TASTING_SHEET, {
+      ...whereOf(row as Where),
+      ...tasting,
+      ...scales,
+      ...pulled(row as StoredShot),
       tastedOn: dayOf(tasting.tastedAt),
-      pulledOn: dayOf(shot.pulledAt),
-      pulledAt: timeOf(shot.pulledAt),
       taster: tasting.tastedBy,
-      moment: MOMENT_LABELS[tasting.moment],
-      serving: SERVING_LABELS[tasting.serving],
-      ...Object.fromEntries(SCALES.map((scale) => [scale, tasting.scales[scale]])),
-      signs: tasting.scales.signs?.join('; '),
-      notesFound: tasting.notesFound.join('; '),
-      remark: tasting.remark,
-    };
-  });
-}
-
-function whereOfDialIn(db: Db, { releaseId, batchId, setupId, style }: StoredDialIn): Row | null {
-  const release = findRelease(db, releaseId);
-  if (!release?.batches.some(({ id }) => id === batchId)) return null;
-  const setup = findSetup(db, setupId);
-  return { ...whereOf(release, batchId), setup: setup?.name, style: STYLE_LABELS[style] };
-}
-
-function whereOf(release: StoredRelease, batchId: string): Row {
-  const batch = release.batches.find(({ id }) => id === batchId);
-  return { release: release.name, roastDate: batch?.roastDate };
+    });
+  }
 }

@@ -4,7 +4,8 @@ import { personOf, type Context } from '@/data/command';
 import type { Db } from '@/data/database';
 import { listPeople } from '@/data/people';
 import { plain, type Columns, type Mapping } from '@/formats/sheets/columns';
-import { columnName, type ReadEntry, type RowFault } from '@/formats/sheets/rows';
+import { columnName } from '@/formats/sheets/cells';
+import type { ReadEntry, RowFault } from '@/formats/sheets/rows';
 import type { Where } from '@/formats/sheets/where';
 import { placeFinder, type Place } from './places';
 

@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import { oneOf } from '@/core/schema/fields';
 import type { Context } from '@/data/command';
-import { COLUMN_UNITS } from '@/formats/sheets/columns';
+import { COLUMN_UNITS, type Mapping } from '@/formats/sheets/columns';
 import { CSV_LIMITS, DATE_ORDERS } from '@/formats/sheets/csv';
 import type { RowFault } from '@/formats/sheets/rows';
 
@@ -16,7 +16,9 @@ export const importInput = z.strictObject({
   units: z.record(z.string().max(40), z.enum(COLUMN_UNITS)).default({}),
   dateOrder: oneOf('Order of the date', DATE_ORDERS),
 });
-export type ImportInput = z.output<typeof importInput>;
+export type ImportInput = Omit<z.output<typeof importInput>, 'mapping'> & {
+  readonly mapping: Mapping;
+};
 
 export interface Prepared {
   readonly faults: readonly RowFault[];

@@ -7,15 +7,17 @@ import { personOf } from '@/data/command';
 import type { Db } from '@/data/database';
 import {
   ensureDialIn,
+  findBenchDraft,
   findDialIn,
   insertDraft,
   listDrafts,
+  putOnBench,
+  type DraftFields,
   type StoredDraft,
 } from '@/data/dialIns';
 import type { House } from '@/data/house';
 import type { CsvTable } from '@/formats/sheets/csv';
-import { readRecipes, type RecipeRow } from '@/formats/sheets/recipeSheet';
-import { RECIPE_COLUMNS } from '@/formats/sheets/recipeColumns';
+import { readRecipes, RECIPE_COLUMNS, type RecipeRow } from '@/formats/sheets/recipeSheet';
 import type { ReadOptions } from '@/formats/sheets/rows';
 import type { Place } from './places';
 import { planRows, Refusal } from './planRows';
@@ -56,13 +58,21 @@ export function* prepareRecipes(
     faults,
     news: countWords(planned.length, 'new recipe', 'new recipes'),
     known,
-    apply: (context) =>
-      planned.forEach(({ place, entry }, i) => {
+    apply: (context) => {
+      // What somebody put on the bench stays there; a release without one gets its newest record.
+      const isFree = ({ key }: Place) => findBenchDraft(db, key.releaseId) === null;
+      const free = new Set(
+        planned.filter(({ place }) => isFree(place)).map(({ place }) => place.key.releaseId),
+      );
+      const byDay = [...planned].sort((a, b) => a.entry.decidedOn.localeCompare(b.entry.decidedOn));
+      byDay.forEach(({ place, entry }, i) => {
         const at = `${entry.decidedOn}T12:00:00.000Z`;
         const dialInId = ensureDialIn(db, `${context.id}d${i}`, place.key, at);
-        const fields = draftOf(place, entry, house);
-        insertDraft(db, `${context.id}q${i}`, dialInId, fields, personOf(context).id, at);
-      }),
+        const draftId = `${context.id}q${i}`;
+        insertDraft(db, draftId, dialInId, draftOf(place, entry, house), personOf(context).id, at);
+        if (free.has(place.key.releaseId)) putOnBench(db, place.key.releaseId, draftId);
+      });
+    },
   };
 }
 
@@ -72,30 +82,26 @@ function isKnown(db: Db, { key }: Place, entry: RecipeRow): boolean {
   return dialInId !== null && listDrafts(db, dialInId).some((draft) => isSameRecipe(draft, entry));
 }
 
-function isSameRecipe(draft: StoredDraft, entry: RecipeRow): boolean {
+function isSameRecipe({ recipe }: StoredDraft, entry: RecipeRow): boolean {
   const near = (a: number, b: number) => Math.abs(a - b) < 0.051;
   return (
-    near(draft.doseG, entry.doseG) &&
-    near(draft.yieldG, entry.yieldG) &&
-    near(draft.temperatureC, entry.temperatureC) &&
-    near(draft.timeLowS, entry.timeS[0]) &&
-    near(draft.timeHighS, entry.timeS[1])
+    near(recipe.doseG, entry.doseG) &&
+    near(recipe.yieldG, entry.yieldG) &&
+    near(recipe.temperatureC, entry.temperatureC) &&
+    near(recipe.timeS[0], entry.timeS[0]) &&
+    near(recipe.timeS[1], entry.timeS[1])
   );
 }
 
-function draftOf({ batch, setup }: Place, entry: RecipeRow, house: House) {
+function draftOf({ batch, setup }: Place, entry: RecipeRow, house: House): DraftFields {
   const span = restSpan(readRoast(batch, house.roastMap).level ?? 0, house.restSchool);
   return {
     temperatureSchool: house.temperatureSchool,
-    doseG: entry.doseG,
-    yieldG: entry.yieldG,
-    temperatureC: entry.temperatureC,
-    timeLowS: entry.timeS[0],
-    timeHighS: entry.timeS[1],
-    clock: entry.clock,
-    programme: entry.programme || STYLE_PROGRAMMES[entry.style],
-    restFrom: entry.restFrom ?? Math.round(span.bestFrom),
-    restTo: entry.restTo ?? Math.round(span.bestTo),
+    recipe: {
+      ...entry,
+      programme: entry.programme || STYLE_PROGRAMMES[entry.style],
+      restDays: entry.restDays ?? [Math.round(span.bestFrom), Math.round(span.bestTo)],
+    },
     startDial: entry.dial ?? middleSetting(setup.grinder),
     isDialKnown: entry.dial !== undefined,
     why: entry.why,

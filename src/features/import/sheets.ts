@@ -1,9 +1,10 @@
 /** The sheets by name, for browser and server alike. */
+import type { CommandKind } from '@/core/command/inputs';
 import type { Columns } from '@/formats/sheets/columns';
-import { RECIPE_COLUMNS } from '@/formats/sheets/recipeColumns';
-import { RELEASE_COLUMNS } from '@/formats/sheets/releaseColumns';
-import { SHOT_COLUMNS } from '@/formats/sheets/shotColumns';
-import { TASTING_COLUMNS } from '@/formats/sheets/tastingColumns';
+import { RECIPE_COLUMNS } from '@/formats/sheets/recipeSheet';
+import { RELEASE_COLUMNS } from '@/formats/sheets/releaseSheet';
+import { SHOT_COLUMNS } from '@/formats/sheets/shotSheet';
+import { TASTING_COLUMNS } from '@/formats/sheets/tastingSheet';
 
 export const SHEET_NAMES = ['releases', 'recipes', 'shots', 'tastings'] as const;
 export type SheetName = (typeof SHEET_NAMES)[number];
@@ -14,7 +15,7 @@ export interface Sheet {
   readonly columns: Columns;
   /** The column whose days say in which order a date is written. */
   readonly dayColumn: string;
-  readonly command: string;
+  readonly command: CommandKind;
 }
 
 export const SHEETS: Readonly<Record<SheetName, Sheet>> = {

@@ -2,14 +2,11 @@
 import { daysBetween } from '@/core/rest/day';
 import type { Db } from '@/data/database';
 import { findDialIn, listDrafts, type StoredDraft } from '@/data/dialIns';
-import { restDaysOf } from '@/data/releaseView';
 import { insertShot, listShots, type StoredShot } from '@/data/shots';
 import { dayOf, momentOf, timeOf } from '@/data/today';
 import type { CsvTable } from '@/formats/sheets/csv';
-import { readShots, type ShotRow } from '@/formats/sheets/shotSheet';
-import { SHOT_COLUMNS } from '@/formats/sheets/shotColumns';
+import { readShots, SHOT_COLUMNS, type ShotRow } from '@/formats/sheets/shotSheet';
 import type { ReadOptions } from '@/formats/sheets/rows';
-import type { Place } from './places';
 import { keptByPlace, planRows, Refusal, signer } from './planRows';
 import { countWords, type Prepared } from './prepared';
 
@@ -19,7 +16,6 @@ interface DialIn {
 }
 
 interface Planned {
-  readonly place: Place;
   readonly entry: ShotRow;
   readonly draft: StoredDraft;
 }
@@ -59,7 +55,7 @@ export function* prepareShots(
           'release',
           `${place.release.name} has no recipe for this batch, setup and style. Import its recipe first: a shot is judged against one.`,
         );
-      return shots.some((shot) => isSameShot(shot, entry)) ? 'known' : { place, entry, draft };
+      return shots.some((shot) => isSameShot(shot, entry)) ? 'known' : { entry, draft };
     },
   );
   return {
@@ -68,26 +64,17 @@ export function* prepareShots(
     known,
     apply: (context) => {
       const sign = signer(context);
-      planned.forEach(({ place, entry, draft }, i) => {
+      planned.forEach(({ entry, draft }, i) => {
         const { personId, remark } = sign(entry.person, 'pulled', entry.remark);
         insertShot(
           db,
           `${context.id}s${i}`,
           {
+            ...entry,
             draftId: draft.id,
             // Rows without an hour keep the order of the sheet.
             pulledAt: momentOf(entry.pulledOn, entry.pulledAt, i),
-            dial: entry.dial,
-            doseG: entry.doseG,
-            yieldG: entry.yieldG,
-            timeS: entry.timeS,
-            firstDripS: entry.firstDripS,
-            clock: entry.clock,
-            temperatureC: entry.temperatureC ?? draft.temperatureC,
-            purged: entry.purged,
-            seen: entry.seen,
-            tdsPct: entry.tdsPct,
-            restDays: restDaysOf(place.batch, entry.pulledOn),
+            temperatureC: entry.temperatureC ?? draft.recipe.temperatureC,
             remark,
           },
           personId,

@@ -1,18 +1,12 @@
 /** Taking in tastings: each belongs to a shot that is in the house. */
 import type { Db } from '@/data/database';
 import { findDialIn } from '@/data/dialIns';
-import {
-  insertTasting,
-  listShots,
-  listTastings,
-  type StoredShot,
-  type StoredTasting,
-} from '@/data/shots';
+import { listShots, type StoredShot } from '@/data/shots';
+import { insertTasting, listTastings, type StoredTasting } from '@/data/tastings';
 import { dayOf, momentOf, timeOf } from '@/data/today';
 import { plain } from '@/formats/sheets/columns';
 import type { CsvTable } from '@/formats/sheets/csv';
-import { readTastings, type TastingRow } from '@/formats/sheets/tastingSheet';
-import { TASTING_COLUMNS } from '@/formats/sheets/tastingColumns';
+import { readTastings, TASTING_COLUMNS, type TastingRow } from '@/formats/sheets/tastingSheet';
 import type { ReadOptions } from '@/formats/sheets/rows';
 import { keptByPlace, planRows, Refusal, signer } from './planRows';
 import { countWords, type Prepared } from './prepared';
@@ -73,12 +67,9 @@ export function* prepareTastings(
           db,
           `${context.id}t${i}`,
           {
+            ...entry,
             shotId: shot.id,
             tastedAt: momentOf(entry.tastedOn, undefined, i),
-            moment: entry.moment,
-            serving: entry.serving,
-            scales: entry.scales,
-            notesFound: entry.notesFound,
             remark,
           },
           personId,

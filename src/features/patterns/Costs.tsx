@@ -5,7 +5,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { dayWords } from '@/core/dayWords';
 import { halves, medianOf } from '@/core/patterns/series';
-import type { DialInCost } from '@/data/patterns';
+import type { DialInCost } from '@/views/records';
 import { LazyTimeChart } from '@/ui/charts/LazyTimeChart';
 import { Choice } from '@/ui/choices';
 import { useUnits } from '@/ui/person';

@@ -2,7 +2,7 @@
 
 import { PROCESS_LABELS } from '@/core/vocabulary';
 import { SectionTitle, Small, Table, TableHead, TableScroll } from '@/ui/type';
-import type { CupGroup } from './patternsView';
+import type { CupGroup } from '@/views/patterns';
 
 const ROASTS = { light: 'light', medium: 'medium', dark: 'dark', unknown: 'roast not known' };
 

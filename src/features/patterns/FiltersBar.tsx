@@ -3,7 +3,8 @@
 import { PROCESS_LABELS, PROCESSES, STYLE_LABELS, STYLES } from '@/core/vocabulary';
 import { QuietButton } from '@/ui/Button';
 import { FieldGrid, SelectInput, TextInput } from '@/ui/fields';
-import { ROAST_BANDS, type Filters } from './filters';
+import { ROAST_BANDS } from '@/core/coffee/roastBand';
+import type { Filters } from '@/views/patternFilters';
 
 const ALL = { value: '', label: 'all' };
 const ROAST_LABELS = { light: 'lighter than medium', medium: 'about medium', dark: 'darker' };

@@ -15,7 +15,7 @@ import { Cups } from './Cups';
 import { EffectChart } from './EffectChart';
 import { FiltersBar } from './FiltersBar';
 import { findingWords, scaleOf } from './findings';
-import type { PatternsView } from './patternsView';
+import type { PatternsView } from '@/views/patterns';
 import { Proposals } from './Proposals';
 
 const Findings = styled.ul`

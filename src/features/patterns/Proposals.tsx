@@ -11,7 +11,7 @@ import { usePerson } from '@/ui/person';
 import { signed } from '@/ui/signed';
 import { SectionTitle, Small, Table, TableHead, TableScroll } from '@/ui/type';
 import { Unfold } from '@/ui/Unfold';
-import type { ProposalPoint } from './patternsView';
+import type { ProposalPoint } from '@/views/patterns';
 
 const SHOWN = ['lnRatio', 'temperatureC', 'grindSteps'] as const;
 type Shown = (typeof SHOWN)[number];

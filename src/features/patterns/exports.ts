@@ -2,7 +2,7 @@
 import { OUTPUTS } from '@/core/start/priors';
 import type { Db } from '@/data/database';
 import type { House } from '@/data/house';
-import { readPatterns } from './patternsView';
+import { readPatterns } from '@/views/patterns';
 
 export const PATTERN_EXPORTS = ['effects', 'proposals', 'dial-ins', 'cups'] as const;
 export type PatternExport = (typeof PATTERN_EXPORTS)[number];

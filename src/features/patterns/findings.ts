@@ -1,7 +1,7 @@
 /** An effect in words and in the units people read: a tendency with its doubt, never a law. */
 import type { Effect } from '@/core/start/effects';
 import type { Output } from '@/core/start/priors';
-import type { Units } from '@/core/units';
+import { F_PER_C, type Units } from '@/core/units';
 import { signed } from '@/ui/signed';
 
 interface Scale {
@@ -19,8 +19,6 @@ const SCALES: Record<Output, Scale> = {
   grindSteps: { label: 'Grind', unit: ' steps', digits: 1, more: 'finer', less: 'coarser' },
   lnDose: { label: 'Dose', unit: ' %', digits: 1, more: 'more', less: 'less' },
 };
-
-const F_PER_C = 1.8;
 
 export function scaleOf(output: Output, units: Units): Scale {
   const scale = SCALES[output];

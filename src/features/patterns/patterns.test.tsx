@@ -2,7 +2,7 @@ import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { METRIC } from '@/core/units';
 import { findHouse } from '@/data/house';
-import { readRecords } from '@/data/patterns';
+import { readRecords } from '@/views/records';
 import { router } from '../../../tests/support/browser';
 import {
   BATCH,
@@ -18,7 +18,7 @@ import { houseWith, type ViewedHouse } from '../../../tests/support/view';
 import { exportPatterns } from './exports';
 import { findingWords } from './findings';
 import { PatternsPage } from './PatternsPage';
-import { readPatterns } from './patternsView';
+import { readPatterns } from '@/views/patterns';
 
 jest.mock('next/navigation', () => ({
   useRouter: () => router,

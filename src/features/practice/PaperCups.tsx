@@ -1,12 +1,14 @@
 'use client';
 
-import { useEffect, useState, type FormEvent } from 'react';
-import { DRILL_ANSWERS, type Drill, type DrillAnswer } from '@/core/practice/drill';
+import { useState, type FormEvent } from 'react';
+import { DRILL_ANSWERS, type DrillAnswer } from '@/core/practice/drill';
 import { roastWord } from '@/core/vocabulary';
 import { Button, MainButton } from '@/ui/Button';
 import { Choice } from '@/ui/choices';
 import { useUnits } from '@/ui/person';
+import { Trouble } from '@/ui/Trouble';
 import { Notice, Small } from '@/ui/type';
+import { useAsked } from '@/ui/useAsked';
 import { ask } from '@/workers/client';
 import { Answers, type Told } from './Answers';
 import { CupTable } from './CupTable';
@@ -30,17 +32,11 @@ export function PaperCups({
   onNext: () => void;
 }) {
   const { mass } = useUnits();
-  const [drill, setDrill] = useState<Drill | null>(null);
+  const { answer: drill, trouble, askAgain } = useAsked(String(seed), () => ask('drill', { seed }));
   const [order, setOrder] = useState<Order>(NO_ORDER);
   const [answer, setAnswer] = useState<DrillAnswer | ''>('');
   const [isTold, setTold] = useState(false);
-  useEffect(() => {
-    let isGone = false;
-    void ask('drill', { seed }).then((made) => !isGone && setDrill(made));
-    return () => {
-      isGone = true;
-    };
-  }, [seed]);
+  if (trouble) return <Trouble words={trouble} onAgain={askAgain} />;
   if (!drill) return <Small role="status">The shot is being pulled.</Small>;
   const { cups, served, roastLevel, cupEveryS, doseG } = drill;
   const truth = [...cups].sort((a, b) => a.came - b.came).map(({ code }) => code);

@@ -1,6 +1,6 @@
 'use client';
 
-import { useEffect, useState, type FormEvent } from 'react';
+import { useState, type FormEvent } from 'react';
 import styled from 'styled-components';
 import { STATUS_WORDS } from '@/core/advice/words';
 import { LEVEL_FACTS, type PracticeLevel } from '@/core/practice/levels';
@@ -10,8 +10,10 @@ import { Button, MainButton } from '@/ui/Button';
 import { QuantityInput } from '@/ui/fields';
 import { Gate } from '@/ui/Gate';
 import { useUnits } from '@/ui/person';
-import { readNumber } from '@/ui/readNumber';
+import { readNumber } from '@/core/readNumber';
+import { Trouble } from '@/ui/Trouble';
 import { Notice, SectionTitle, Small } from '@/ui/type';
+import { useAsked } from '@/ui/useAsked';
 import { ask } from '@/workers/client';
 import { Working } from '@/ui/Working';
 import { Ways } from './Ways';
@@ -71,25 +73,20 @@ export function Round({
   const { mass } = useUnits();
   const { recipe, budgetG } = LEVEL_FACTS[level];
 
-  useEffect(() => {
-    let isGone = false;
+  const { trouble, askAgain } = useAsked(JSON.stringify([level, seed, moves]), async () => {
     const round = { level, seed, moves };
-    void ask('practise', round).then((next) => {
-      if (isGone) return;
-      setState(next);
-      if (next.outcome === 'open') return;
-      const onProgress = (fraction: number) => !isGone && setFound(fraction);
-      void ask('tell', round, { onProgress }).then((told) => !isGone && setTruth(told));
-    });
-    return () => {
-      isGone = true;
-    };
-  }, [level, seed, moves]);
+    const next = await ask('practise', round);
+    setState(next);
+    // The truth comes after the last shot is shown.
+    if (next.outcome !== 'open') setTruth(await ask('tell', round, { onProgress: setFound }));
+    return next;
+  });
 
+  if (trouble && !state) return <Trouble words={trouble} onAgain={askAgain} />;
   if (!state) return <Small role="status">The coffee is being made up.</Small>;
   const { shots, advice, target, outcome, leftG } = state;
   const text = { ...entryOf(state, isAdvised), ...edits };
-  const isPulling = shots.length < moves.length;
+  const isPulling = shots.length < moves.length && trouble === null;
   const pull = (event: FormEvent) => {
     event.preventDefault();
     const [dial, doseG, purgeG] = [text.dial, text.doseG, text.purgeG].map(readNumber);
@@ -166,7 +163,8 @@ export function Round({
           <Button onPress={onNext}>Another coffee</Button>
         </p>
       )}
-      {outcome !== 'open' && !truth && (
+      {trouble && <Trouble words={trouble} onAgain={askAgain} />}
+      {outcome !== 'open' && !truth && !trouble && (
         <Working words="The advice plays the same coffee" fraction={found} />
       )}
       {truth && (
@@ -189,12 +187,11 @@ export function Round({
 function entryOf(state: PracticeState, isAdvised: boolean): Entry {
   const { advice, shots, startDial, target } = state;
   const last = shots.at(-1);
-  const move = isAdvised ? advice.move : null;
-  const here = last?.dial ?? startDial;
-  const dose = last?.doseG ?? target.doseG;
+  const unadvised = { dial: last?.dial ?? startDial, doseG: last?.doseG ?? target.doseG };
+  const { dial, doseG } = isAdvised ? advice.setting : unadvised;
   return {
-    dial: String(move?.variable === 'dial' ? move.to : here),
-    doseG: String(move?.variable === 'doseG' ? move.to : (move?.doseTrim?.to ?? dose)),
+    dial: String(dial),
+    doseG: String(doseG),
     purgeG: String(isAdvised ? advice.purgeG : 0),
   };
 }

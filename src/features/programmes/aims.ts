@@ -4,7 +4,7 @@ import type { Recipe } from '@/core/schema/recipe';
 import { STYLES, type BrewStyle } from '@/core/vocabulary';
 import type { Db } from '@/data/database';
 import type { House } from '@/data/house';
-import { readHouseModel } from '@/data/houseModel';
+import { readHouseModel } from '@/views/houseModel';
 import { REFERENCE_COFFEE } from './reference';
 
 export type Aims = Readonly<Record<BrewStyle, Recipe>>;

@@ -3,14 +3,14 @@
 import { Fragment } from 'react';
 import styled from 'styled-components';
 import { CLOCK_LABELS } from '@/core/vocabulary';
-import type { RecipeBody } from '@/formats/recipeDocument';
+import type { RecipeBody } from '@/formats/recipe/document';
 import {
   CARD_CAUTION,
   CARD_FACTS,
   CARD_SENSES,
   cardLines,
   coffeeWords,
-} from '@/formats/recipeLines';
+} from '@/formats/recipe/lines';
 import { dayWords } from '@/core/dayWords';
 import { ProgrammeCurve } from '@/ui/programme/ProgrammeCurve';
 import { labelText, readingText } from '@/ui/type';

@@ -1,7 +1,7 @@
 'use client';
 
 import { CLOCK_LABELS } from '@/core/vocabulary';
-import type { RecipeBody } from '@/formats/recipeDocument';
+import type { RecipeBody } from '@/formats/recipe/document';
 import { MainButton, QuietButton } from '@/ui/Button';
 import { DialogSheet } from '@/ui/DialogSheet';
 

@@ -1,6 +1,6 @@
 'use client';
 
-import type { Difference } from '@/formats/recipeDiff';
+import type { Difference } from '@/formats/recipe/diff';
 import { Notice, SectionTitle, Table, TableScroll, TableHead } from '@/ui/type';
 
 /** What publishing now would change, field by field. */

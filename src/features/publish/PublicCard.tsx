@@ -1,7 +1,7 @@
 'use client';
 
 import styled from 'styled-components';
-import type { RecipeDocument } from '@/formats/recipeDocument';
+import type { RecipeDocument } from '@/formats/recipe/document';
 import { labelText } from '@/ui/type';
 import { CardBody } from './CardBody';
 

@@ -12,8 +12,8 @@ import {
   showPublicAgain,
   withdrawPublic,
 } from '@/data/publications';
-import { readRelease, type ReleaseView } from '@/data/releaseView';
-import { makeDocument, recipeBodySchema, writeDocument } from '@/formats/recipeDocument';
+import { readRelease, type ReleaseView } from '@/views/release';
+import { makeDocument, recipeBodySchema, writeDocument } from '@/formats/recipe/document';
 import { publishedBody } from './document';
 import { GATE_LABELS } from './gateLabels';
 import { readinessOf } from './readiness';

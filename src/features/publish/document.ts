@@ -1,10 +1,18 @@
 /** From what stands on the bench to the body of the next published version. */
+import { doseInForce } from '@/core/advice/setting';
+import { BATCH } from '@/core/entity/batch';
+import { COMPONENT } from '@/core/entity/component';
+import { publishedOf } from '@/core/entity/field';
+import { RECIPE } from '@/core/entity/recipe';
+import { RELEASE } from '@/core/entity/release';
 import { userFault } from '@/core/errors';
+import { isSameDial } from '@/core/grinder/dial';
+import { withRatio } from '@/core/schema/recipe';
 import type { House } from '@/data/house';
-import type { Bench, ReleaseView } from '@/data/releaseView';
+import type { Bench, ReleaseView } from '@/views/release';
 import { displayTemperatureC } from '@/core/start/setupLimits';
 import type { StoredSetup } from '@/data/setups';
-import type { RecipeBody } from '@/formats/recipeDocument';
+import type { RecipeBody } from '@/formats/recipe/document';
 
 export interface PublishWords {
   readonly right: string;
@@ -25,32 +33,22 @@ export function publishedBody(
     throw userFault('refused', '', 'There is no recipe on the bench. Accept a proposal at Start.');
   const { draft, setup, target } = bench;
   const landed = landedAtSetting(bench);
-  const doseG = landed.at(-1)?.aimDoseG ?? draft.doseG;
+  const { recipe } = draft;
   return {
     roastery: house.name,
     coffee: {
-      name: release.name,
-      components: release.components.map(
-        ({ id: _id, moisturePct: _moisturePct, ...component }) => component,
-      ),
-      roastDate: batch.roastDate,
+      ...publishedOf(RELEASE, release),
+      components: release.components.map((component) => publishedOf(COMPONENT, component)),
+      ...publishedOf(BATCH, batch),
       roastLevel: batch.roast.level ?? undefined,
-      promisedNotes: release.promisedNotes,
     },
-    recipe: {
-      doseG,
-      yieldG: draft.yieldG,
-      ratio: draft.yieldG / doseG,
-      temperatureC: draft.temperatureC,
-      timeS: [draft.timeLowS, draft.timeHighS],
-      clock: draft.clock,
-      programme: draft.programme,
-      ...(draft.steps && { steps: draft.steps }),
-      restDays: [draft.restFrom, draft.restTo],
-    },
+    recipe: withRatio({
+      ...publishedOf(RECIPE, recipe),
+      doseG: doseInForce(landed.at(-1), recipe),
+    }),
     style: draft.style,
     temperatureSchool: draft.temperatureSchool,
-    temperatureMeasured: measuredWords(draft.temperatureC, setup),
+    temperatureMeasured: measuredWords(recipe.temperatureC, setup),
     tolerance: { doseG: target.doseToleranceG, yieldG: target.yieldToleranceG },
     setup: {
       machine: setup.machine.name,
@@ -75,7 +73,7 @@ function landedAtSetting({ shots, draft }: Bench) {
   if (!last?.mark.landed) return [];
   const run = [];
   for (const shot of [...shots].reverse()) {
-    const isOfThis = shot.draftId === draft.id && Math.abs(shot.dial - last.dial) < 1e-9;
+    const isOfThis = shot.draftId === draft.id && isSameDial(shot.dial, last.dial);
     if (!shot.mark.landed || !isOfThis) break;
     run.unshift(shot);
   }

@@ -1,6 +1,6 @@
 import { screen } from '@testing-library/react';
 import { findHouse } from '@/data/house';
-import { recipeBodySchema } from '@/formats/recipeDocument';
+import { recipeBodySchema } from '@/formats/recipe/document';
 import { RECIPE, send, TODAY, WORDS } from '../../../tests/support/house';
 import { renderAs } from '../../../tests/support/render';
 import { houseWith } from '../../../tests/support/view';

@@ -27,7 +27,7 @@ describe('ready to leave the house', () => {
 
   it('sees a shot outside the span the card would promise', () => {
     const house = houseWith({});
-    house.db.exec('UPDATE shot SET rest_days = 5');
+    house.db.exec("UPDATE shot SET pulled_at = '2026-05-13T12:00:00.000Z'");
     expect(gates(house).rested).toEqual({
       isMet: false,
       words: 'Last pulled at day 5, outside day 8-21 that the card would promise.',

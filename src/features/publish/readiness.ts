@@ -1,8 +1,8 @@
 /** Is a recipe ready to leave the house? Three gates; each can be passed by the lead's word. */
 import type { Gate } from '@/data/publications';
 import { reachOf } from '@/core/programme/reach';
-import type { Bench, ReleaseView } from '@/data/releaseView';
-import { tastersOf } from '@/data/todayView';
+import type { Bench, ReleaseView } from '@/views/release';
+import { tastersOf } from '@/views/today';
 
 export interface Readiness {
   readonly gate: Gate;
@@ -15,12 +15,12 @@ export interface Readiness {
 export function readinessOf({ bench }: ReleaseView): Readiness[] {
   if (!bench) return [];
   const { draft, shots } = bench;
+  const [from, to] = draft.recipe.restDays;
   const lacking = lacksOf(bench);
   const isConfirmed = lacking === null;
   const tasters = tastersOf(bench).size;
   const last = shots.findLast((shot) => shot.draftId === draft.id);
-  const isRested =
-    last !== undefined && last.restDays >= draft.restFrom && last.restDays <= draft.restTo;
+  const isRested = last !== undefined && last.restDays >= from && last.restDays <= to;
   return [
     {
       gate: 'confirmed',
@@ -38,7 +38,7 @@ export function readinessOf({ bench }: ReleaseView): Readiness[] {
     {
       gate: 'rested',
       isMet: isRested,
-      words: restWords(last?.restDays, [draft.restFrom, draft.restTo], isRested),
+      words: restWords(last?.restDays, [from, to], isRested),
     },
   ];
 }
@@ -48,7 +48,7 @@ function lacksOf({ advice, draft, shots, setup }: Bench): string | null {
   if (shots.slice(-2).some((shot) => shot.isSimulated))
     return 'The last two shots were simulated: pull two real ones in a row on target.';
   // Words alone do not say what the machine would have to do.
-  if (draft.steps && !reachOf(draft.steps, setup.machine).isWhole)
+  if (draft.recipe.steps && !reachOf(draft.recipe.steps, setup.machine).isWhole)
     return `${setup.machine.name} cannot make the programme the card would promise: pull it on a machine that can, or take at Start what this one makes.`;
   return advice.status === 'confirmed'
     ? null

@@ -1,11 +1,11 @@
 'use client';
 
 import styled from 'styled-components';
-import type { Bench } from '@/data/releaseView';
+import type { Bench } from '@/views/release';
 import { useUnits } from '@/ui/person';
 import { labelText } from '@/ui/type';
-import { readNumber } from '@/ui/readNumber';
-import { aimOf, needsPurge, purgeOfTick, type ShotText } from './shotEntry';
+import { readNumber } from '@/core/readNumber';
+import { needsPurge, purgeOfTick, type ShotText } from './shotEntry';
 
 const List = styled.ol`
   ${labelText}
@@ -37,7 +37,7 @@ export function BeforeShot({
   const dose = readNumber(text.doseG);
   const steps = [
     needsPurge(text, bench) && `purge ${mass(purgeOfTick(text, bench))}`,
-    `weigh in ${mass(typeof dose === 'number' ? dose : aimOf(bench).doseG)}`,
+    `weigh in ${mass(typeof dose === 'number' ? dose : bench.advice.setting.doseG)}`,
     'distribute, tamp level',
     flushS ? `flush ${flushS} s, hands clear` : 'flush, hands clear',
     'warm portafilter in',

@@ -3,10 +3,9 @@
 import styled from 'styled-components';
 import { finerSign } from '@/core/grinder/dial';
 import type { CurvePoint } from '@/core/advice/curve';
-import type { Bench } from '@/data/releaseView';
+import type { Bench } from '@/views/release';
 import { labelText, SectionTitle, Small } from '@/ui/type';
 import { evidenceOf, EVIDENCE_WORDS } from './evidence';
-import { aimOf } from './shotEntry';
 
 const WIDTH = 520;
 const HEIGHT = 190;
@@ -65,7 +64,7 @@ export function GrinderCurve({
   });
   const scale = scaleOf(curve, [...timed.map(({ timeS }) => timeS), ...target.timeS]);
   const finer = finerSign(setup.grinder) < 0 ? '← finer' : 'finer →';
-  const advised = aimOf(bench).dial;
+  const advised = bench.advice.setting.dial;
   const used = [...new Set(timed.flatMap(({ lacks }) => lacks))];
   const area = [
     ...curve.map(({ dial, interval80 }) => `${scale.x(dial)} ${scale.y(interval80[1])}`),

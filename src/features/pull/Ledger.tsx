@@ -2,7 +2,7 @@
 
 import styled from 'styled-components';
 import { costWords, type CoffeePrice } from '@/core/money';
-import type { Bench } from '@/data/releaseView';
+import type { Bench } from '@/views/release';
 import { QuietButton } from '@/ui/Button';
 import { useUnits } from '@/ui/person';
 import { SectionTitle, Table, TableHead, TableScroll } from '@/ui/type';

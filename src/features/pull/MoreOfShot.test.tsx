@@ -1,7 +1,7 @@
 import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
-import type { Bench } from '@/data/releaseView';
+import type { Bench } from '@/views/release';
 import type { Refractometer } from '@/devices/instruments';
 import { renderAs } from '../../../tests/support/render';
 import { houseWith } from '../../../tests/support/view';
@@ -29,11 +29,7 @@ function Noted({
       bench={bench}
       text={text}
       onChange={onChange}
-      bind={(field) => ({
-        value: text[field],
-        onChange: (value) => onChange({ [field]: value }),
-        fault: undefined,
-      })}
+      faultOf={() => undefined}
       refractometer={refractometer}
     />
   );
@@ -124,7 +120,7 @@ describe('the refractometer', () => {
     expect(await screen.findByText(/Strength 9.84 % TDS goes with this shot/)).toBeTruthy();
     expect(screen.queryByRole('alert')).toBeNull();
     await user.click(screen.getByRole('button', { name: 'Read it again' }));
-    await waitFor(() => expect(noted.tdsPct).toBe(9.91));
+    await waitFor(() => expect(noted.tdsPct).toBe('9.91'));
   });
 
   it('is not offered where none is linked', () => {

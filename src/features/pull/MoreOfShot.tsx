@@ -4,21 +4,15 @@ import { useRef, useState, type ChangeEvent } from 'react';
 import styled from 'styled-components';
 import { UserFault } from '@/core/errors';
 import { readTrace } from '@/core/trace/read';
-import {
-  BEAN_STATE_LABELS,
-  BEAN_STATES,
-  CLOCK_LABELS,
-  CLOCKS,
-  type BeanState,
-} from '@/core/vocabulary';
+import { SHOT } from '@/core/entity/shot';
+import type { BeanState } from '@/core/vocabulary';
 import { displayTemperatureC } from '@/core/start/setupLimits';
-import type { Bench } from '@/data/releaseView';
+import type { Bench } from '@/views/release';
 import type { Refractometer } from '@/devices/instruments';
 import { QuietButton } from '@/ui/Button';
-import { QuantityInput, SelectInput, TextInput } from '@/ui/fields';
+import { EntryField, EntryFields } from '@/ui/EntryField';
 import { useUnits } from '@/ui/person';
 import { Notice, Small } from '@/ui/type';
-import type { Bound } from '@/ui/useTextForm';
 import type { ShotText } from './shotEntry';
 
 const Grid = styled.div`
@@ -44,55 +38,38 @@ const BEAN_CAUTIONS: Partial<Record<BeanState, string>> = {
   frozen: 'From the freezer: close the bag at once, or damp settles on the beans. It runs slower.',
 };
 
-type ShotField = 'temperatureC' | 'blondS' | 'puck' | 'remark';
-
 /** What is noted of a shot now and then: clock, temperature, beans, blonding, puck, a trace from a file. */
 export function MoreOfShot({
   bench,
   text,
   onChange,
-  bind,
+  faultOf,
   refractometer,
 }: {
   bench: Bench;
   text: ShotText;
   onChange: (change: Partial<ShotText>) => void;
-  bind: (field: ShotField) => Bound;
+  faultOf: (field: string) => string | undefined;
   refractometer: Refractometer | null;
 }) {
   const { temperature } = useUnits();
-  const displayC = displayTemperatureC(bench.draft.temperatureC, bench.setup.machine);
+  const displayC = displayTemperatureC(bench.draft.recipe.temperatureC, bench.setup.machine);
   const caution = BEAN_CAUTIONS[text.beans];
+  const form = { fields: SHOT, text, change: onChange, faultOf };
   return (
     <>
       <Grid>
-        <QuantityInput
-          label="Temperature"
-          quantity="temperatureC"
-          step={0.5}
-          hint={displayC === null ? undefined : `At the group: set ${temperature(displayC)}`}
-          {...bind('temperatureC')}
+        <EntryField
+          form={form}
+          name="temperatureC"
+          {...(displayC !== null && { hint: `At the group: set ${temperature(displayC)}` })}
         />
-        <SelectInput
-          label="Clock"
-          value={text.clock}
-          onChange={(clock) => onChange({ clock: CLOCKS.find((word) => word === clock) ?? 'pump' })}
-          options={CLOCKS.map((value) => ({ value, label: CLOCK_LABELS[value] }))}
-        />
-        <SelectInput
-          label="Beans"
-          value={text.beans}
-          onChange={(beans) =>
-            onChange({ beans: BEAN_STATES.find((word) => word === beans) ?? 'room' })
-          }
-          options={BEAN_STATES.map((value) => ({ value, label: BEAN_STATE_LABELS[value] }))}
-        />
-        <QuantityInput label="Turns pale at" quantity="blondS" step={0.5} {...bind('blondS')} />
+        <EntryFields form={form} names={['clock', 'beans', 'blondS']} />
         <Wide>
-          <TextInput label="Spent puck" {...bind('puck')} />
+          <EntryField form={form} name="puck" />
         </Wide>
         <Wide>
-          <TextInput label="Remark" {...bind('remark')} />
+          <EntryField form={form} name="remark" />
         </Wide>
       </Grid>
       {caution && <Notice>{caution}</Notice>}
@@ -117,15 +94,15 @@ function Strength({
     void refractometer.read().then(
       ({ tdsPct }) => {
         setFault(null);
-        onChange({ tdsPct });
+        onChange({ tdsPct: tdsPct.toFixed(2) });
       },
       (error: Error) => setFault(error.message),
     );
   return (
     <Small as="div">
-      {text.tdsPct !== null && `Strength ${text.tdsPct.toFixed(2)} % TDS goes with this shot. `}
+      {text.tdsPct !== '' && `Strength ${text.tdsPct} % TDS goes with this shot. `}
       <QuietButton onPress={read}>
-        {text.tdsPct === null ? 'Read the refractometer' : 'Read it again'}
+        {text.tdsPct === '' ? 'Read the refractometer' : 'Read it again'}
       </QuietButton>
       {fault && <Notice role="alert">{fault}</Notice>}
     </Small>
@@ -166,7 +143,7 @@ function TraceFile({
         {text.trace ? (
           <>
             A trace of {text.trace.length} points goes with this shot.{' '}
-            <QuietButton onPress={() => onChange({ trace: null, overrunG: null })}>
+            <QuietButton onPress={() => onChange({ trace: null, overrunG: '' })}>
               Leave it out
             </QuietButton>
           </>

@@ -3,16 +3,20 @@
 import Link from 'next/link';
 import { useEffect, useRef, useState } from 'react';
 import styled from 'styled-components';
+import { SHOT } from '@/core/entity/shot';
+import { CHOKED } from '@/core/choked';
 import { costWords, type CoffeePrice } from '@/core/money';
 import type { Trace } from '@/core/trace/schema';
 import { CLOCK_LABELS, type BeanState, type Clock } from '@/core/vocabulary';
-import type { PullView } from '@/data/pullView';
-import type { Bench } from '@/data/releaseView';
+import type { PullView } from '@/views/pull';
+import type { Bench } from '@/views/release';
 import type { InBasket } from '@/devices/simulated/simulatedBench';
+import { shownFields } from '@/ui/entryText';
 import { Faults } from '@/ui/Faults';
 import { Gate } from '@/ui/Gate';
 import { useMay, useUnits } from '@/ui/person';
-import { readNumber } from '@/ui/readNumber';
+import { readNumber } from '@/core/readNumber';
+import { Trouble } from '@/ui/Trouble';
 import { Hidden, Notice, Small, StageTitle } from '@/ui/type';
 import { offerUndo } from '@/ui/undo';
 import { useCommand } from '@/ui/useCommand';
@@ -21,17 +25,13 @@ import { useOutbox } from '@/ui/useOutbox';
 import { GrinderCurve } from './GrinderCurve';
 import { Ledger } from './Ledger';
 import { SessionSummary } from './SessionSummary';
-import { aimOf, faultsOf, prefill, purgeOfTick, shotInputOf, type ShotText } from './shotEntry';
+import { faultsOf, prefill, purgeOfTick, shotSent, type ShotText } from './shotEntry';
 import { ShotForm, type ShotFormHandle } from './ShotForm';
 import { TimerReadout } from './TimerReadout';
 import { useLive } from './useLive';
 import { useOthers } from './useOthers';
 import { useTimer, type TimedRun } from './useTimer';
 import { Waiting } from './Waiting';
-
-/** Under this in the cup after this long, a running shot is told to have choked. */
-const STALLED_G = 2;
-const STALLED_S = 20;
 
 /** Bean temperatures the simulator takes for the states, °C. */
 const BEAN_C: Record<BeanState, number> = { room: 22, warm: 50, frozen: -18, misted: 22 };
@@ -59,18 +59,7 @@ const Beside = styled.div`
   }
 `;
 
-const SHOWN = [
-  'blondS',
-  'puck',
-  'overruled',
-  'dial',
-  'doseG',
-  'yieldG',
-  'timeS',
-  'firstDripS',
-  'temperatureC',
-  'remark',
-];
+const SHOWN = shownFields(SHOT);
 
 export interface PullStageProps {
   readonly bench: Bench | null;
@@ -126,12 +115,13 @@ function BenchWork({ bench, pull, releaseId, price }: BenchWorkProps) {
     onDrip: (atS) => timer.markDrip(atS),
     onFull: (atS) => timer.stopAt(atS),
     onSettled: ({ yieldG, overrunG, trace }) =>
-      change({ yieldG: yieldG.toFixed(1), overrunG, trace }),
+      change({ yieldG: yieldG.toFixed(1), overrunG: String(overrunG), trace }),
   });
-  const { scale } = live.live;
+  // A scale that does not answer leaves the clock to the hand.
+  const isFollowed = live.live.scale === 'waking' || live.live.scale === 'ready';
   const timer = useTimer({
-    hasScale: scale !== 'none',
-    speed: scale === 'none' ? 1 : speed,
+    hasScale: isFollowed,
+    speed: isFollowed ? speed : 1,
     onStart: live.start,
     onStop: (run) => {
       live.stop(run.elapsedS);
@@ -145,7 +135,7 @@ function BenchWork({ bench, pull, releaseId, price }: BenchWorkProps) {
   const log = async () => {
     // A second press before the screen shows the first is the same press.
     if (queue.isBusy) return;
-    const input = { ...shotInputOf(text, bench), pulledAt: new Date().toISOString() };
+    const input = { ...shotSent(text, bench), pulledAt: new Date().toISOString() };
     const found = faultsOf(input);
     if (found.length > 0) return queue.setFaults(found);
     const answer = await queue.send('logShot', input);
@@ -176,8 +166,8 @@ function BenchWork({ bench, pull, releaseId, price }: BenchWorkProps) {
   });
   const isStalled =
     isRunning &&
-    elapsedS >= STALLED_S &&
-    (live.live.points.at(-1)?.weightG ?? Infinity) < STALLED_G;
+    elapsedS >= CHOKED.afterS &&
+    (live.live.points.at(-1)?.weightG ?? Infinity) < CHOKED.underG;
 
   return (
     <Stack>
@@ -188,6 +178,12 @@ function BenchWork({ bench, pull, releaseId, price }: BenchWorkProps) {
           {news.words}. The advice counts it;{' '}
           {Object.keys(edits).length > 0 ? 'what you have entered is kept.' : 'you are up to date.'}
         </Notice>
+      )}
+      {live.trouble && (
+        <Trouble
+          words={`${live.trouble} Meanwhile the clock works by hand.`}
+          onAgain={live.tryAgain}
+        />
       )}
       <Plane>
         <TimerReadout timer={timer} live={live.live} speed={speed} onSpeed={setSpeed} />
@@ -211,7 +207,7 @@ function BenchWork({ bench, pull, releaseId, price }: BenchWorkProps) {
       </Plane>
       {isStalled && (
         <Notice role="alert">
-          Next to nothing came through in {STALLED_S} s: it has choked. Stop the pump. Pressure
+          Next to nothing came through in {CHOKED.afterS} s: it has choked. Stop the pump. Pressure
           stays behind the puck: wait for it to vent before you loosen the portafilter; group,
           portafilter and steam scald. A burr problem is looked at with the grinder unplugged.
         </Notice>
@@ -251,16 +247,16 @@ function BenchWork({ bench, pull, releaseId, price }: BenchWorkProps) {
 
 /** What lies in the basket of a simulated machine: the entry as it stands. */
 function inBasketOf(text: ShotText, bench: Bench): InBasket {
-  const aim = aimOf(bench);
+  const { setting } = bench.advice;
   const figure = (entered: string, otherwise: number) => {
     const value = readNumber(entered);
     return typeof value === 'number' ? value : otherwise;
   };
   return {
-    dial: figure(text.dial, aim.dial),
-    doseG: figure(text.doseG, aim.doseG),
+    dial: figure(text.dial, setting.dial),
+    doseG: figure(text.doseG, setting.doseG),
     purgeG: text.purged ? purgeOfTick(text, bench) : 0,
-    temperatureC: figure(text.temperatureC, bench.draft.temperatureC),
+    temperatureC: figure(text.temperatureC, bench.draft.recipe.temperatureC),
     beanC: BEAN_C[text.beans],
     isMisted: text.beans === 'misted',
     isColdMetal: text.seen.includes('coldMetal'),

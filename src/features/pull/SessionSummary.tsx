@@ -2,8 +2,8 @@
 
 import styled from 'styled-components';
 import { costWords, type CoffeePrice } from '@/core/money';
-import type { PullView } from '@/data/pullView';
-import type { Bench } from '@/data/releaseView';
+import type { PullView } from '@/views/pull';
+import type { Bench } from '@/views/release';
 import { useUnits } from '@/ui/person';
 import { SectionTitle, Table, TableHead } from '@/ui/type';
 

@@ -3,7 +3,7 @@
 import { useImperativeHandle, useRef, type FormEvent, type Ref } from 'react';
 import styled from 'styled-components';
 import { SEEN, SEEN_LABELS, type Seen } from '@/core/vocabulary';
-import type { Bench } from '@/data/releaseView';
+import type { Bench } from '@/views/release';
 import type { Refractometer } from '@/devices/instruments';
 import { MainButton } from '@/ui/Button';
 import { Chip, ChipRow } from '@/ui/choices';
@@ -14,7 +14,7 @@ import { Key, labelText, Notice, Small } from '@/ui/type';
 import { bindTo } from '@/ui/useTextForm';
 import { BeforeShot } from './BeforeShot';
 import { MoreOfShot } from './MoreOfShot';
-import { aimOf, isOverruled, needsPurge, purgeOfTick, type ShotText } from './shotEntry';
+import { isOverruled, needsPurge, purgeOfTick, type ShotText } from './shotEntry';
 
 const Form = styled.form`
   display: grid;
@@ -154,7 +154,7 @@ export function ShotForm({
       )}
       {isOverruled(text, bench) && (
         <OverruleReason
-          label={`You overrule the advice: dial ${text.dial} where ${aimOf(bench).dial} is advised. Why? Kept with the shot.`}
+          label={`You overrule the advice: dial ${text.dial} where ${bench.advice.setting.dial} is advised. Why? Kept with the shot.`}
           reasons={[
             'I know this grinder',
             'Taste says so',
@@ -176,7 +176,7 @@ export function ShotForm({
         bench={bench}
         text={text}
         onChange={onChange}
-        bind={bind}
+        faultOf={faultOf}
         refractometer={refractometer}
       />
     </Form>

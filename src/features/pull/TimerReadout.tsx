@@ -101,7 +101,7 @@ export function TimerReadout({
 }) {
   const { phase, elapsedS, firstDripS } = timer;
   const { mass, massFigure, units } = useUnits();
-  const hasScale = live.scale !== 'none';
+  const hasScale = live.scale === 'waking' || live.scale === 'ready';
   const isRunning = phase === 'running' || phase === 'dripped';
   const next = hasScale && phase === 'running' ? 'stops' : NEXT[phase];
   const weightG = live.points.at(-1)?.weightG;

@@ -1,5 +1,6 @@
 'use client';
 
+import type { Commands } from '@/core/command/inputs';
 import { Button, QuietButton } from '@/ui/Button';
 import { useUnits } from '@/ui/person';
 import { discard, tryAgain, type Entry, type Trouble } from '@/ui/outbox';
@@ -22,8 +23,10 @@ export function Waiting({
 }) {
   const { mass } = useUnits();
   if (waiting.length === 0) return null;
-  const words = ({ input }: Entry) =>
-    `${String(input.dial)}, ${mass(Number(input.doseG))} → ${mass(Number(input.yieldG))}, ${String(input.timeS)} s`;
+  const words = ({ input }: Entry) => {
+    const { dial, doseG, yieldG, timeS } = input as Commands['logShot']['asks'];
+    return `${String(dial)}, ${mass(Number(doseG))} → ${mass(Number(yieldG))}, ${String(timeS)} s`;
+  };
   const refused = waiting.filter(({ faults }) => faults);
   const kept = waiting.filter(({ faults }) => !faults);
   return (

@@ -1,22 +1,19 @@
 /** Logging shots and taking them back. */
 import { z } from 'zod';
 import { userFault } from '@/core/errors';
-import { optionalText, quantity, text } from '@/core/schema/fields';
 import {
   dripInTime,
   isDripInTime,
   isYieldPlausible,
-  shotFields,
+  shotEntry,
   thinYield,
 } from '@/core/schema/shot';
 import { traceSchema } from '@/core/trace/schema';
 import { clock } from '@/data/clock';
 import { defineCommand, personOf, type Context } from '@/data/command';
-import { findDraft } from '@/data/dialIns';
-import { restDaysOf } from '@/data/releaseView';
+import { changedByShot, findDraft } from '@/data/dialIns';
 import { findRelease } from '@/data/releases';
 import { findShotWhereabouts, insertShot, setShotRemoved } from '@/data/shots';
-import { dayOf } from '@/data/today';
 import { insertTrace } from '@/data/traces';
 
 /** A shot that waited for the network is at most so old; a clock may be this much ahead. */
@@ -26,22 +23,13 @@ const AHEAD_MS = 5 * 60_000;
 const logShotInput = z
   .strictObject({
     draftId: z.string().max(64),
-    ...shotFields,
-    temperatureC: shotFields.temperatureC.unwrap(),
-    remark: optionalText('Remark', 'remark'),
-    puck: optionalText('Spent puck', 'remark').default(''),
-    overrunG: quantity('overrunG').optional(),
-    tdsPct: quantity('tdsPct').optional(),
-    isSimulated: z.boolean().default(false),
+    ...shotEntry,
     trace: traceSchema.optional(),
     /** When it was pulled, where it could not be sent at once; now when absent. */
     pulledAt: z.iso
       .datetime({ error: 'The moment of the shot is not a date and time. Reload the page.' })
       .optional(),
-    /** Why the shot was pulled otherwise than advised; absent when the advice was followed. */
-    overruled: text('Why you overrule the advice', 'words').optional(),
   })
-  .omit({ restDays: true })
   .refine(isDripInTime, dripInTime)
   .refine(isYieldPlausible, thinYield);
 
@@ -57,13 +45,13 @@ export const logShot = defineCommand({
     if (!draft || !batch)
       throw userFault('notFound', 'draftId', 'The recipe on the bench is gone. Reload the page.');
     const pulledAt = momentOfShot(input.pulledAt);
-    const restDays = restDaysOf(batch, dayOf(pulledAt));
-    insertShot(db, id, { ...input, pulledAt, restDays }, personOf(context).id);
+    insertShot(db, id, { ...input, pulledAt }, personOf(context).id);
     if (trace) insertTrace(db, id, trace);
     return {
       releaseId: draft.releaseId,
       words: `logged a shot at ${input.dial}: ${input.doseG} → ${input.yieldG} g in ${input.timeS} s${input.overruled ? `, overruling the advice: ${input.overruled}` : ''}`,
       result: { shotId: id },
+      alsoChanged: changedByShot(db, draft.id, pulledAt),
     };
   },
 });
@@ -90,7 +78,12 @@ function moveShot(kind: 'removeShot' | 'restoreShot', removed: boolean, verb: st
       const found = findShotWhereabouts(context.db, shotId);
       if (!found) throw userFault('notFound', 'shotId', 'There is no such shot. Reload the page.');
       setShotRemoved(context.db, shotId, removed);
-      return { releaseId: found.releaseId, words: `${verb} a shot`, result: { shotId } };
+      return {
+        releaseId: found.releaseId,
+        words: `${verb} a shot`,
+        result: { shotId },
+        alsoChanged: changedByShot(context.db, found.draftId, found.pulledAt),
+      };
     },
   });
 }

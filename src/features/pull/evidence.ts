@@ -1,5 +1,5 @@
 /** What a shot's evidence lacks, as letters beside its point and in words in the ledger. */
-import type { BenchShot } from '@/data/releaseView';
+import type { BenchShot } from '@/views/release';
 
 export const EVIDENCE_WORDS = {
   P: 'unpurged',

@@ -1,7 +1,7 @@
 import { findHouse } from '@/data/house';
-import { readRelease } from '@/data/releaseView';
+import { readRelease } from '@/views/release';
 import { openHouse, RECIPE, send, shotInput, TODAY } from '../../../tests/support/house';
-import { prefill, shotInputOf } from './shotEntry';
+import { prefill, shotSent } from './shotEntry';
 import { verdictOf } from './verdict';
 
 function benchAfter(...shots: Record<string, unknown>[]) {
@@ -33,7 +33,7 @@ describe('the entry of the next shot', () => {
   it('carries the dose it aims at when the dose was trimmed on purpose', () => {
     const { db, draftId, bench } = benchAfter({ doseG: 18.6, aimDoseG: 18.6 });
     expect(bench().shots[0]!.mark.inDose).toBe(true);
-    const next = shotInputOf({ ...prefill(bench()), timeS: '28' }, bench());
+    const next = shotSent({ ...prefill(bench()), timeS: '28' }, bench());
     expect(next.aimDoseG).toBe(18.6);
     send(db, 'logShot', { ...shotInput(draftId), ...next, dial: 12 });
     expect(bench().shots[1]!.aimDoseG).toBe(18.6);

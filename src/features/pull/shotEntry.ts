@@ -1,77 +1,32 @@
 /** The entry of the next shot as text, and what is sent of it. No DOM. */
+import { entriesOf } from '@/core/entity/field';
+import { SHOT } from '@/core/entity/shot';
 import type { Fault } from '@/core/errors';
 import { fullPurge } from '@/core/grinder/retention';
 import { quantityFault } from '@/core/limits';
 import type { Trace } from '@/core/trace/schema';
-import type { BeanState, Clock, Seen } from '@/core/vocabulary';
-import type { Bench } from '@/data/releaseView';
-import { readNumber } from '@/ui/readNumber';
+import type { Bench } from '@/views/release';
+import { sentOf, textOf, type EntryText } from '@/ui/entryText';
+import { readNumber } from '@/core/readNumber';
 
-export interface ShotText {
-  readonly dial: string;
-  readonly doseG: string;
-  readonly yieldG: string;
-  readonly timeS: string;
-  readonly firstDripS: string;
-  readonly temperatureC: string;
-  readonly clock: Clock;
-  readonly purged: boolean;
-  readonly seen: readonly Seen[];
-  readonly beans: BeanState;
-  readonly blondS: string;
-  readonly puck: string;
-  readonly remark: string;
-  /** Why the advice was overruled, when it was. */
-  readonly overruled: string;
+export type ShotText = EntryText<typeof SHOT> & {
   /** From a scale or a file. */
   readonly trace: Trace | null;
-  readonly overrunG: number | null;
-  /** Off the refractometer, %. */
-  readonly tdsPct: number | null;
-}
-
-/** Where the advice stands: the dial and dose the next shot is meant to have. */
-export function aimOf({ draft, shots, advice }: Bench): { dial: number; doseG: number } {
-  const last = shots.at(-1);
-  const here = {
-    dial: last?.dial ?? draft.startDial,
-    doseG: last?.aimDoseG ?? draft.doseG,
-  };
-  const { move } = advice;
-  // A revision made by taste may begin at another dial than the last shot's.
-  if (last && last.draftId !== draft.id) return { dial: draft.startDial, doseG: draft.doseG };
-  if (move?.variable === 'dial') return { dial: move.to, doseG: move.doseTrim?.to ?? here.doseG };
-  return move?.variable === 'doseG' ? { ...here, doseG: move.to } : here;
-}
+};
 
 /** Prefilled from the recipe, the last shot and the advice; only the time is left to enter. */
-export function prefill(bench: Bench): ShotText {
-  const { draft, shots } = bench;
-  const aim = aimOf(bench);
+export function prefill({ draft, shots, advice }: Bench): ShotText {
+  const { yieldG, temperatureC, clock } = draft.recipe;
+  const beans = shots.at(-1)?.beans ?? SHOT.beans.unsaid;
   return {
-    dial: String(aim.dial),
-    doseG: String(aim.doseG),
-    yieldG: String(draft.yieldG),
-    timeS: '',
-    firstDripS: '',
-    temperatureC: String(draft.temperatureC),
-    clock: draft.clock,
-    purged: false,
-    seen: [],
-    beans: shots.at(-1)?.beans ?? 'room',
-    blondS: '',
-    puck: '',
-    remark: '',
-    overruled: '',
+    ...textOf(SHOT, { ...advice.setting, yieldG, temperatureC, clock, beans }),
     trace: null,
-    overrunG: null,
-    tdsPct: null,
   };
 }
 
 /** Grams a tick of "purged" stands for: as advised for the advised dial, else what clears the grinder. */
 export function purgeOfTick(text: Pick<ShotText, 'dial'>, bench: Bench): number {
-  const isAdvised = readNumber(text.dial) === aimOf(bench).dial;
+  const isAdvised = readNumber(text.dial) === bench.advice.setting.dial;
   const full = fullPurge(bench.setup.grinder.retentionG);
   return isAdvised && bench.advice.purgeG > 0 ? bench.advice.purgeG : full;
 }
@@ -81,58 +36,35 @@ export function needsPurge(text: Pick<ShotText, 'dial'>, bench: Bench): boolean 
   const last = bench.shots.at(-1);
   const dial = readNumber(text.dial);
   if (!last || bench.setup.grinder.retentionG <= 0 || dial === last.dial) return false;
-  return dial !== aimOf(bench).dial || bench.advice.purgeG > 0;
+  return dial !== bench.advice.setting.dial || bench.advice.purgeG > 0;
 }
 
-export function shotInputOf(text: ShotText, bench: Bench) {
-  const aim = aimOf(bench);
-  const { clock, purged, seen, beans, puck, remark, trace, overrunG, tdsPct } = text;
+export function shotSent(text: ShotText, bench: Bench) {
+  const { setting } = bench.advice;
+  const { trace, ...typed } = text;
   return {
+    ...sentOf(SHOT, typed),
     draftId: bench.draft.id,
-    dial: readNumber(text.dial),
-    doseG: readNumber(text.doseG),
-    aimDoseG: aim.doseG === bench.draft.doseG ? undefined : aim.doseG,
-    yieldG: readNumber(text.yieldG),
-    timeS: readNumber(text.timeS),
-    firstDripS: readNumber(text.firstDripS),
-    temperatureC: readNumber(text.temperatureC),
-    clock,
-    purged,
-    purgeG: purged ? purgeOfTick(text, bench) : undefined,
-    seen,
-    beans,
-    blondS: readNumber(text.blondS),
-    puck,
-    remark,
+    aimDoseG: setting.doseG === bench.draft.recipe.doseG ? undefined : setting.doseG,
+    purgeG: text.purged ? purgeOfTick(text, bench) : undefined,
     overruled: isOverruled(text, bench) ? text.overruled || 'no reason given' : undefined,
     trace: trace ?? undefined,
-    overrunG: overrunG ?? undefined,
-    tdsPct: tdsPct ?? undefined,
     // A shot on simulated instruments, or one typed in while they are linked, is not the house's own.
-    isSimulated: bench.setup.links.scale === 'simulated' || undefined,
+    isSimulated: bench.setup.links.scale === 'simulated',
   };
 }
 
-/** Figures of a shot without which it is none, with their ranges. */
-const NEEDED = {
-  dial: 'dial',
-  doseG: 'doseG',
-  yieldG: 'shotYieldG',
-  timeS: 'timeS',
-  temperatureC: 'temperatureC',
-} as const;
-
 /** What can be told without the server: what is missing or out of range, by field. */
-export function faultsOf(input: ReturnType<typeof shotInputOf>): Fault[] {
-  return (Object.keys(NEEDED) as (keyof typeof NEEDED)[]).flatMap((field) => {
-    const message = quantityFault(NEEDED[field], input[field]);
+export function faultsOf(sent: ReturnType<typeof shotSent>): Fault[] {
+  return entriesOf(SHOT).flatMap(([field, kind]) => {
+    if (kind.kind !== 'quantity' || (kind.isOpen && sent[field] === undefined)) return [];
+    const message = quantityFault(kind.limit, sent[field]);
     return message === null ? [] : [{ field, message }];
   });
 }
 
 /** Is the shot set otherwise than advised? Before the first shot there is no advice to overrule. */
 export function isOverruled(text: Pick<ShotText, 'dial' | 'doseG'>, bench: Bench): boolean {
-  const aim = aimOf(bench);
   const dial = readNumber(text.dial);
-  return bench.shots.length > 0 && typeof dial === 'number' && dial !== aim.dial;
+  return bench.shots.length > 0 && typeof dial === 'number' && dial !== bench.advice.setting.dial;
 }

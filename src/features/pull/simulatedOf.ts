@@ -3,8 +3,8 @@ import { reachOf } from '@/core/programme/reach';
 import { programmeOf } from '@/core/programme/styles';
 import type { Programme } from '@/core/programme/step';
 import type { DrawInput } from '@/core/shot/drawStation';
-import type { PullView } from '@/data/pullView';
-import type { Bench } from '@/data/releaseView';
+import type { PullView } from '@/views/pull';
+import type { Bench } from '@/views/release';
 
 /** How far off the first dial is, sd in ln time: as a start from the house model is. */
 const START_SD = 0.18;
@@ -21,9 +21,9 @@ export function drawInputOf(
     basket: { diameterMm: setup.basket.diameterMm, ratedG: setup.basket.ratedG },
     grinder: setup.grinder,
     recipe: {
-      doseG: draft.doseG,
-      yieldG: draft.yieldG,
-      temperatureC: draft.temperatureC,
+      doseG: draft.recipe.doseG,
+      yieldG: draft.recipe.yieldG,
+      temperatureC: draft.recipe.temperatureC,
       programme: madeHere({ draft, setup }),
       centreS: (target.timeS[0] + target.timeS[1]) / 2 + drip,
     },

@@ -3,17 +3,17 @@
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { firstDripOf, flowAt, readTrace, stopAtWeight } from '@/core/trace/read';
 import type { Trace } from '@/core/trace/schema';
-import type { PullView } from '@/data/pullView';
-import type { Bench } from '@/data/releaseView';
+import type { PullView } from '@/views/pull';
+import type { Bench } from '@/views/release';
 import type { Refractometer, Weight } from '@/devices/instruments';
-import { SimulatedBench, type InBasket } from '@/devices/simulated/simulatedBench';
-import { ask } from '@/workers/client';
+import { hasScale, linkBench, type LinkedBench } from '@/devices/linked';
+import type { InBasket } from '@/devices/simulated/simulatedBench';
 import { drawInputOf, madeHere } from './simulatedOf';
 
 /** What the scale says while a shot runs. */
 export interface Live {
-  /** No scale is linked, it is being set up, or it stands ready. */
-  readonly scale: 'none' | 'waking' | 'ready';
+  /** No scale is linked, it is being set up, it stands ready, or it does not answer. */
+  readonly scale: 'none' | 'waking' | 'ready' | 'failed';
   readonly points: Trace;
   readonly flowGS: number;
   /** Weight at which the pump is to stop; the app does it where the machine is linked. */
@@ -54,12 +54,14 @@ const SETTLES_AFTER_S = 2.2;
 export function useLive(options: LiveOptions) {
   const { bench, pull, speed } = options;
   const { setup, draft, target } = bench;
-  const hasScale = setup.links.scale === 'simulated';
+  const isLinked = hasScale(setup.links);
   // Without a scale nobody tells the machine when the cup is full.
-  const stopsItself = hasScale && setup.links.machineLink === 'simulated';
+  const stopsItself = isLinked && setup.links.machineLink === 'simulated';
   const stopAtG = stopAtWeight(target.yieldG, pull.overrunG);
-  const device = useRef<SimulatedBench | null>(null);
-  const [isReady, setReady] = useState(false);
+  const device = useRef<LinkedBench | null>(null);
+  const [state, setState] = useState<'waking' | 'ready' | 'failed'>('waking');
+  const [trouble, setTrouble] = useState('');
+  const [tries, setTries] = useState(0);
   const [run, setRun] = useState<Run>(IDLE);
   const { dialInId } = draft;
 
@@ -88,27 +90,31 @@ export function useLive(options: LiveOptions) {
     shots: bench.shots.length,
   }));
   useEffect(() => {
-    if (!hasScale) return;
+    if (!isLinked) return;
     let isGone = false;
-    let made: SimulatedBench | null = null;
+    let made: LinkedBench | null = null;
     const { input, shots } = question();
-    void ask('draw', input).then((station) => {
-      if (isGone) return;
-      made = new SimulatedBench({
-        station,
-        pullShot: (job) => ask('pull', job),
-        seed: input.seed + shots,
-      });
-      made.onWeight((weight) => onWeight(weight));
-      device.current = made;
-      setReady(true);
-    });
+    linkBench(input, shots).then(
+      (linked) => {
+        if (isGone) return linked.close();
+        made = linked;
+        made.onWeight((weight) => onWeight(weight));
+        device.current = made;
+        setState('ready');
+      },
+      (error: Error) => {
+        if (isGone) return;
+        setTrouble(error.message);
+        setState('failed');
+      },
+    );
     return () => {
       isGone = true;
       made?.close();
       device.current = null;
+      setState('waking');
     };
-  }, [hasScale, dialInId]);
+  }, [isLinked, dialInId, tries]);
 
   const start = () => {
     const made = device.current;
@@ -124,20 +130,32 @@ export function useLive(options: LiveOptions) {
     show({ ...gathered.current, stoppedS: atS });
   };
   const refractometer: Refractometer | null =
-    setup.links.refractometer === 'simulated' && isReady
+    setup.links.refractometer === 'simulated' && state === 'ready'
       ? {
           read: () =>
             device.current?.read() ?? Promise.reject(new Error('The refractometer is not ready.')),
         }
       : null;
   const live: Live = {
-    scale: hasScale ? (isReady ? 'ready' : 'waking') : 'none',
+    scale: isLinked ? state : 'none',
     points: run.points,
     flowGS: run.points.length > 0 ? Math.max(0, flowAt(run.points, run.points.length - 1)) : 0,
     stopAtG,
     stopsItself,
   };
-  return { live, start, stop, refractometer, clear: () => show(IDLE) };
+  return {
+    live,
+    /** Why the scale does not answer, and what to do; the clock works by hand meanwhile. */
+    trouble: state === 'failed' ? trouble : null,
+    tryAgain: () => {
+      setState('waking');
+      setTries(tries + 1);
+    },
+    start,
+    stop,
+    refractometer,
+    clear: () => show(IDLE),
+  };
 }
 
 function settledOf(points: Trace, stoppedS: number): Settled {

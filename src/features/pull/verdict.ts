@@ -1,7 +1,7 @@
 /** What a shot did, in a few words for the ledger. */
 import { prepSigns } from '@/core/advice/prep';
 import { BEAN_STATE_LABELS, SEEN_LABELS } from '@/core/vocabulary';
-import type { Bench, BenchShot } from '@/data/releaseView';
+import type { Bench, BenchShot } from '@/views/release';
 
 /** `firsts` are the ids of shots that came first after a break. */
 export function verdictOf(

@@ -2,12 +2,14 @@
 
 import { useState, type FormEvent } from 'react';
 import styled from 'styled-components';
+import { BATCH } from '@/core/entity/batch';
 import { REST_STATE_LABELS } from '@/core/rest/rest';
 import { roastWord } from '@/core/vocabulary';
-import type { BatchView } from '@/data/releaseView';
+import type { BatchView } from '@/views/release';
 import { Button, MainButton, QuietButton } from '@/ui/Button';
 import { Clashes } from '@/ui/Clashes';
 import { dayWords } from '@/core/dayWords';
+import { labelsOf, sentOf, textOf } from '@/ui/entryText';
 import { Faults } from '@/ui/Faults';
 import { useMay, useUnits } from '@/ui/person';
 import { SectionTitle, Table, TableScroll, TableHead } from '@/ui/type';
@@ -16,8 +18,7 @@ import { useCommand } from '@/ui/useCommand';
 import { useRowForm } from '@/ui/useRowForm';
 import { BatchFields } from './BatchFields';
 import { ColourReading } from './ColourReading';
-import { batchInputOf, batchTextOf, emptyBatch, type BatchText } from './releaseText';
-import { SHOWN_BATCH } from './shown';
+import { emptyBatch, SHOWN_BATCH, type BatchText } from './releaseForm';
 
 const Form = styled.form`
   display: grid;
@@ -25,16 +26,12 @@ const Form = styled.form`
   padding: 14px 0;
 `;
 
-const LABELS = {
-  label: 'Name of the batch',
-  roastDate: 'Roast date',
-  roastLevel: 'Roast',
-  colourBean: 'Colour of the bean',
-  colourGround: 'Colour of the ground coffee',
-  crush: 'A bean under the thumb',
-  weightLossPct: 'Roast weight loss',
-  sampleG: 'Sample set aside',
-};
+const LABELS = labelsOf(BATCH);
+
+/** Figures that get a column as soon as one batch has them. */
+const FIGURE_LABELS = { colourGround: 'Ground', colourBean: 'Bean', weightLossPct: 'Loss, %' };
+type Figure = keyof typeof FIGURE_LABELS;
+const FIGURES = Object.keys(FIGURE_LABELS) as Figure[];
 
 /** Every roast batch of a release: rest days belong to the batch. */
 export function Batches({
@@ -55,11 +52,7 @@ export function Batches({
   const [open, setOpen] = useState<string | null>(null);
   const { submit, faults } = useCommand();
   const edited = batches.find(({ id }) => id === open);
-  const known = {
-    ground: batches.some(({ colourGround }) => colourGround !== undefined),
-    bean: batches.some(({ colourBean }) => colourBean !== undefined),
-    loss: batches.some(({ weightLossPct }) => weightLossPct !== undefined),
-  };
+  const known = FIGURES.filter((name) => batches.some((batch) => batch[name] !== undefined));
   const takeAway = async ({ id, roastDate }: BatchView) => {
     const answer = await submit('takeAway', { what: 'batch', id });
     if (answer.ok)
@@ -78,9 +71,7 @@ export function Batches({
             columns={[
               'Roasted',
               { words: 'Roast' },
-              known.ground && 'Ground',
-              known.bean && 'Bean',
-              known.loss && 'Loss, %',
+              ...known.map((name) => FIGURE_LABELS[name]),
               'Sample left',
               { words: 'Rest' },
               isLead ? 'Change' : '',
@@ -109,7 +100,7 @@ export function Batches({
         <BatchForm
           key={edited.id}
           releaseId={releaseId}
-          row={{ text: batchTextOf(edited), rowVersion: edited.rowVersion }}
+          row={{ text: textOf(BATCH, edited), rowVersion: edited.rowVersion }}
           batchId={edited.id}
           hasColourMeter={hasColourMeter}
           onDone={() => setOpen(null)}
@@ -141,7 +132,7 @@ function Row({
 }: {
   batch: BatchView;
   /** Columns that any batch fills. */
-  known: { readonly ground: boolean; readonly bean: boolean; readonly loss: boolean };
+  known: readonly Figure[];
   isOnBench: boolean;
   onEdit: () => void;
   onTakeAway: (() => void) | undefined;
@@ -157,9 +148,9 @@ function Row({
         {isOnBench && <strong> on the bench</strong>}
       </td>
       <td className="words">{roast.level === null ? 'not known' : roastWord(roast.level)}</td>
-      {known.ground && <td>{batch.colourGround ?? ''}</td>}
-      {known.bean && <td>{batch.colourBean ?? ''}</td>}
-      {known.loss && <td>{batch.weightLossPct?.toFixed(1) ?? ''}</td>}
+      {known.map((name) => (
+        <td key={name}>{batch[name] ?? ''}</td>
+      ))}
       <td>{leftG === null ? '' : mass(Math.max(0, leftG), 0)}</td>
       <td className="words">
         day {rest.restDays}, {REST_STATE_LABELS[rest.state].toLowerCase()}
@@ -202,7 +193,7 @@ function BatchForm({
     const answer = await submit('saveBatch', {
       releaseId,
       ...(batchId !== undefined && { batchId, rowVersion: form.rowVersion }),
-      batch: batchInputOf(form.text),
+      batch: sentOf(BATCH, form.text),
     });
     if (answer.ok) onDone();
   };

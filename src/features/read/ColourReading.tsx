@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import { simulatedColourMeter } from '@/devices/simulated/colourMeter';
+import { linkColourMeter } from '@/devices/linked';
 import { QuietButton } from '@/ui/Button';
 import { Small } from '@/ui/type';
 
@@ -16,7 +16,7 @@ export function ColourReading({
   const [readings, setReadings] = useState(0);
   const read = () => {
     // Each reading scatters anew.
-    void simulatedColourMeter(roastLevel, readings)
+    void linkColourMeter(roastLevel, readings)
       .read()
       .then(({ colourGround }) => onRead(colourGround));
     setReadings(readings + 1);

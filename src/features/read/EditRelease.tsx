@@ -3,18 +3,25 @@
 import { useRouter } from 'next/navigation';
 import { useState, type FormEvent } from 'react';
 import styled from 'styled-components';
+import { RELEASE } from '@/core/entity/release';
 import type { StoredRelease } from '@/data/releases';
 import { Button, MainButton, QuietButton } from '@/ui/Button';
 import { Clashes } from '@/ui/Clashes';
 import { DialogSheet } from '@/ui/DialogSheet';
+import { labelsOf } from '@/ui/entryText';
 import { Faults } from '@/ui/Faults';
 import { StageTitle } from '@/ui/type';
 import { offerUndo } from '@/ui/undo';
 import { useCommand } from '@/ui/useCommand';
 import { useRowForm } from '@/ui/useRowForm';
 import { ReleaseFields } from './ReleaseFields';
-import { releaseInputOf, releaseTextOf, type ComponentText, type ReleaseText } from './releaseText';
-import { SHOWN_RELEASE } from './shown';
+import {
+  releaseSent,
+  releaseTextOf,
+  SHOWN_RELEASE,
+  type ComponentText,
+  type ReleaseText,
+} from './releaseForm';
 
 const Form = styled.form`
   display: grid;
@@ -32,12 +39,7 @@ const Actions = styled.div`
   }
 `;
 
-const LABELS = {
-  name: 'Name of the release',
-  serving: 'Served',
-  promisedNotes: 'Promised notes',
-  components: 'Components',
-};
+const LABELS = { ...labelsOf(RELEASE), components: 'Components' };
 
 /** The facts of a release, to correct; two people at once see what each made of them. */
 export function EditRelease({ release, onDone }: { release: StoredRelease; onDone: () => void }) {
@@ -51,7 +53,7 @@ export function EditRelease({ release, onDone }: { release: StoredRelease; onDon
     const answer = await submit('editRelease', {
       releaseId: release.id,
       rowVersion: form.rowVersion,
-      release: releaseInputOf(form.text),
+      release: releaseSent(form.text),
     });
     if (answer.ok) onDone();
   };

@@ -3,6 +3,7 @@
 import { useRouter } from 'next/navigation';
 import { useState, type FormEvent } from 'react';
 import styled from 'styled-components';
+import { BATCH } from '@/core/entity/batch';
 import { MainButton } from '@/ui/Button';
 import { Faults } from '@/ui/Faults';
 import { Page } from '@/ui/Page';
@@ -10,15 +11,16 @@ import { SectionTitle, StageTitle } from '@/ui/type';
 import { useCommand } from '@/ui/useCommand';
 import { BatchFields } from './BatchFields';
 import { ReleaseFields } from './ReleaseFields';
+import { sentOf } from '@/ui/entryText';
 import {
-  batchInputOf,
   EMPTY_RELEASE,
   emptyBatch,
-  releaseInputOf,
+  releaseSent,
+  SHOWN_BATCH,
+  SHOWN_RELEASE,
   type BatchText,
   type ReleaseText,
-} from './releaseText';
-import { SHOWN_BATCH, SHOWN_RELEASE } from './shown';
+} from './releaseForm';
 
 const Form = styled.form`
   display: grid;
@@ -34,8 +36,8 @@ export function NewRelease({ today }: { today: string }) {
   const onSubmit = async (event: FormEvent) => {
     event.preventDefault();
     const answer = await submit('createRelease', {
-      release: releaseInputOf(release),
-      batch: batchInputOf(batch),
+      release: releaseSent(release),
+      batch: sentOf(BATCH, batch),
     });
     if (answer.ok) router.push(`/releases/${String(answer.result.releaseId)}/read`);
   };

@@ -6,14 +6,15 @@ import { RELEASE, send, TODAY } from '../../../tests/support/house';
 import { renderAs } from '../../../tests/support/render';
 import { houseWith } from '../../../tests/support/view';
 import { ReadStage } from './ReadStage';
+import { BATCH } from '@/core/entity/batch';
+import { sentOf } from '@/ui/entryText';
 import {
-  batchInputOf,
   EMPTY_COMPONENT,
   EMPTY_RELEASE,
   emptyBatch,
-  releaseInputOf,
-  shareSumPct,
-} from './releaseText';
+  releaseSent,
+  typedSumPct,
+} from './releaseForm';
 
 jest.mock('next/navigation', () => ({ useRouter: () => router }));
 
@@ -103,7 +104,7 @@ describe('what the forms send', () => {
       promisedNotes: ' cocoa, ,raisin ',
       components: [{ ...EMPTY_COMPONENT, sharePct: '40', densityGPerL: 'heavy' }],
     };
-    const { components, promisedNotes } = releaseInputOf(typed);
+    const { components, promisedNotes } = releaseSent(typed);
     expect(promisedNotes).toEqual(['cocoa', 'raisin']);
     expect(components[0]).toMatchObject({
       sharePct: 100,
@@ -113,7 +114,7 @@ describe('what the forms send', () => {
       densityGPerL: 'heavy',
     });
     expect(
-      batchInputOf({ ...emptyBatch(TODAY), roastLevel: '-0.5', colourGround: '88,5' }),
+      sentOf(BATCH, { ...emptyBatch(TODAY), roastLevel: '-0.5', colourGround: '88,5' }),
     ).toEqual({
       label: '',
       roastDate: TODAY,
@@ -127,7 +128,7 @@ describe('what the forms send', () => {
 
   it('says what typed shares come to', () => {
     const part = (sharePct: string) => ({ ...EMPTY_COMPONENT, sharePct });
-    expect(shareSumPct([part('60'), part('39,5')])).toBe(99.5);
-    expect(shareSumPct([part('60'), part('')])).toBeNull();
+    expect(typedSumPct([part('60'), part('39,5')])).toBe(99.5);
+    expect(typedSumPct([part('60'), part('')])).toBeNull();
   });
 });

@@ -1,30 +1,13 @@
 'use client';
 
 import styled from 'styled-components';
-import {
-  PROCESS_LABELS,
-  PROCESSES,
-  SERVED,
-  SERVED_LABELS,
-  VARIETY_CLASSES,
-  VARIETY_LABELS,
-} from '@/core/vocabulary';
+import { COMPONENT } from '@/core/entity/component';
+import { RELEASE } from '@/core/entity/release';
 import { Button, QuietButton } from '@/ui/Button';
-import { FieldGrid, QuantityInput, SelectInput, TextInput } from '@/ui/fields';
+import { EntryField, EntryFields } from '@/ui/EntryField';
+import { FieldGrid } from '@/ui/fields';
 import { SectionTitle, Small } from '@/ui/type';
-import { bindTo } from '@/ui/useTextForm';
-import { EMPTY_COMPONENT, shareSumPct, type ComponentText, type ReleaseText } from './releaseText';
-
-const UNKNOWN = { value: '', label: 'Not known' };
-const varietyOptions = [
-  UNKNOWN,
-  ...VARIETY_CLASSES.map((value) => ({ value, label: VARIETY_LABELS[value] })),
-];
-const processOptions = [
-  UNKNOWN,
-  ...PROCESSES.map((value) => ({ value, label: PROCESS_LABELS[value] })),
-];
-const servedOptions = SERVED.map((value) => ({ value, label: SERVED_LABELS[value] }));
+import { EMPTY_COMPONENT, typedSumPct, type ComponentText, type ReleaseText } from './releaseForm';
 
 const Stack = styled.div`
   display: grid;
@@ -47,7 +30,7 @@ export interface ReleaseFieldsProps {
 
 /** Name, promise and components of a release. */
 export function ReleaseFields({ text, change, faultOf, isNew = false }: ReleaseFieldsProps) {
-  const bind = bindTo(text, change, faultOf);
+  const form = { fields: RELEASE, text, change, faultOf };
   const { components } = text;
   const isBlend = components.length > 1;
   const setComponent = (at: number, part: Partial<ComponentText>) =>
@@ -61,13 +44,8 @@ export function ReleaseFields({ text, change, faultOf, isNew = false }: ReleaseF
   return (
     <Stack>
       <FieldGrid>
-        <TextInput
-          label="Name of the release"
-          {...bind('name', 'release.name')}
-          autoFocus={isNew}
-        />
-        <SelectInput label="Served" options={servedOptions} {...bind('serving')} />
-        <TextInput label="Promised notes" hint="Separated by commas" {...bind('promisedNotes')} />
+        <EntryField form={form} name="name" faultName="release.name" autoFocus={isNew} />
+        <EntryFields form={form} names={['serving', 'promisedNotes']} />
       </FieldGrid>
       {components.map((component, i) => (
         <section key={i} aria-label={isBlend ? `Component ${i + 1}` : 'Coffee'}>
@@ -89,7 +67,7 @@ export function ReleaseFields({ text, change, faultOf, isNew = false }: ReleaseF
         <Button onPress={add}>
           {isBlend ? 'Another component' : 'It is a blend: add a component'}
         </Button>{' '}
-        {isBlend && <ShareSum sumPct={shareSumPct(components)} />}
+        {isBlend && <ShareSum sumPct={typedSumPct(components)} />}
       </div>
     </Stack>
   );
@@ -120,31 +98,22 @@ function ComponentFields({
   change: (part: Partial<ComponentText>) => void;
   faultOf: (field: string) => string | undefined;
 }) {
-  const bind = bindTo(component, change, faultOf);
   return (
     <FieldGrid style={{ marginTop: isBlend ? 10 : 0 }}>
-      {isBlend && (
-        <QuantityInput label="Share" quantity="sharePct" step={5} {...bind('sharePct')} />
-      )}
-      <TextInput label="Country" {...bind('country')} />
-      <TextInput label="Region" {...bind('region')} />
-      <TextInput label="Producer" {...bind('producer')} />
-      <TextInput label="Variety" {...bind('variety')} />
-      <SelectInput label="Variety class" options={varietyOptions} {...bind('varietyClass')} />
-      <SelectInput label="Process" options={processOptions} {...bind('process')} />
-      <QuantityInput label="Altitude" quantity="altitudeM" step={50} {...bind('altitudeM')} />
-      <QuantityInput
-        label="Green density, measured"
-        quantity="densityGPerL"
-        step={5}
-        hint="Wins over altitude"
-        {...bind('densityGPerL')}
-      />
-      <QuantityInput
-        label="Green moisture"
-        quantity="moisturePct"
-        step={0.1}
-        {...bind('moisturePct')}
+      <EntryFields
+        form={{ fields: COMPONENT, text: component, change, faultOf }}
+        names={[
+          ...(isBlend ? (['sharePct'] as const) : []),
+          'country',
+          'region',
+          'producer',
+          'variety',
+          'varietyClass',
+          'process',
+          'altitudeM',
+          'densityGPerL',
+          'moisturePct',
+        ]}
       />
     </FieldGrid>
   );

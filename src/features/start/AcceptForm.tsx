@@ -7,20 +7,20 @@ import { USUAL_FIRST_DRIP_S } from '@/core/extraction/clock';
 import { middleSetting } from '@/core/grinder/dial';
 import type { Proposal } from '@/core/start/propose';
 import { CLOCK_LABELS, type BrewStyle, type TemperatureSchool } from '@/core/vocabulary';
-import type { BatchView, ReleaseView } from '@/data/releaseView';
+import type { BatchView, ReleaseView } from '@/views/release';
 import type { StoredSetup } from '@/data/setups';
 import { MainButton, QuietButton } from '@/ui/Button';
 import { Faults } from '@/ui/Faults';
 import { QuantityInput } from '@/ui/fields';
-import { readNumber } from '@/ui/readNumber';
+import { readNumber } from '@/core/readNumber';
 import { OverruleReason } from '@/ui/OverruleReason';
 import { useMay, useUnits } from '@/ui/person';
 import { Small } from '@/ui/type';
 import { useCommand } from '@/ui/useCommand';
 import { useTextForm } from '@/ui/useTextForm';
 import { inputOf } from '@/ui/programme/stepText';
-import { acceptInputOf, overruled, textOf, type RecipeText } from './recipeText';
-import type { Water } from './water';
+import { acceptSent, overruled, recipeTextOf, type RecipeText } from './recipeText';
+import type { Water } from '@/views/water';
 import { WaterField, waterOf } from './WaterField';
 
 const Form = styled.form`
@@ -58,6 +58,8 @@ const SHOWN = [
   'why',
   'timeS.0',
   'timeS.1',
+  'restDays.0',
+  'restDays.1',
 ];
 
 export interface AcceptFormProps {
@@ -77,22 +79,22 @@ export function AcceptForm(props: AcceptFormProps) {
   const isLead = useMay('lead');
   const router = useRouter();
   const { submit, faults, faultOf, isBusy } = useCommand();
-  const proposed = textOf(proposal, startDialOf(view, setup, proposal));
-  const { text, bind, change, reset } = useTextForm(proposed, faultOf);
+  const proposed = recipeTextOf(proposal, startDialOf(view, setup, proposal));
+  const { text, bind, bindEnd, change, reset } = useTextForm(proposed, faultOf);
   const [flow, setFlow] = useState(() => waterOf(water.choices[0]));
   const changed = overruled(text, proposed);
   const onSubmit = async (event: FormEvent) => {
     event.preventDefault();
     const answer = await submit(
       'acceptRecipe',
-      acceptInputOf(text, {
+      acceptSent(text, {
         releaseId: view.release.id,
         batchId: batch.id,
         setupId: setup?.id,
         style,
         temperatureSchool,
         clock: proposal.recipe.clock,
-        mean: proposal.mean,
+        proposed: { ...proposal.mean },
         overruled: changed,
         programme: flow.words,
         steps: inputOf(flow.steps),
@@ -148,7 +150,7 @@ export function AcceptForm(props: AcceptFormProps) {
           step={1}
           hint={band(interval80.timeS)}
           large
-          {...bind('timeLowS', 'timeS.0')}
+          {...bindEnd('timeS', 0)}
         />
         <QuantityInput
           label="Time to"
@@ -156,21 +158,21 @@ export function AcceptForm(props: AcceptFormProps) {
           step={1}
           hint={`Counted ${CLOCK_LABELS[proposal.recipe.clock]}`}
           large
-          {...bind('timeHighS', 'timeS.1')}
+          {...bindEnd('timeS', 1)}
         />
         <QuantityInput
           label="Rest from"
           quantity="restDays"
           step={1}
           large
-          {...bind('restFrom', 'restDays.0')}
+          {...bindEnd('restDays', 0)}
         />
         <QuantityInput
           label="Rest to"
           quantity="restDays"
           step={1}
           large
-          {...bind('restTo', 'restDays.1')}
+          {...bindEnd('restDays', 1)}
         />
       </Figures>
       <WaterField
@@ -231,19 +233,18 @@ function startDialOf(
   { bench }: ReleaseView,
   setup: StoredSetup | undefined,
   { startDial }: Proposal,
-): string {
+): number | undefined {
   if (bench && bench.setup.id === setup?.id)
-    return String(bench.shots.at(-1)?.dial ?? bench.draft.startDial);
-  if (!setup) return '';
-  return String(startDial?.dial ?? middleSetting(setup.grinder));
+    return bench.shots.at(-1)?.dial ?? bench.draft.startDial;
+  return setup && (startDial?.dial ?? middleSetting(setup.grinder));
 }
 
 /** The window as typed, on the pump's clock: a programme runs by it. */
 function pumpWindow(text: RecipeText, { recipe }: Proposal): [number, number] {
   const dripS = recipe.clock === 'firstDrip' ? USUAL_FIRST_DRIP_S : 0;
   const [low, high] = [
-    figureOr(text.timeLowS, recipe.timeS[0]),
-    figureOr(text.timeHighS, recipe.timeS[1]),
+    figureOr(text.timeS[0], recipe.timeS[0]),
+    figureOr(text.timeS[1], recipe.timeS[1]),
   ];
   return [low + dripS, Math.max(low, high) + dripS];
 }

@@ -5,7 +5,7 @@ import type { Change } from '@/core/start/comingFrom';
 import { useUnits } from '@/ui/person';
 import { SelectInput } from '@/ui/fields';
 import { Notice, SectionTitle, Small, Table, TableHead, TableScroll } from '@/ui/type';
-import type { Compared, StartView } from './startView';
+import type { Compared, StartView } from '@/views/start';
 import { formatsOf, VARIABLES } from './variables';
 
 /** What to change on the bench for someone whose bench now runs another coffee. */

@@ -4,8 +4,8 @@ import type { Pushed } from '@/core/start/propose';
 import { useUnits } from '@/ui/person';
 import { SectionTitle, Small, Table, TableHead, TableScroll } from '@/ui/type';
 import { NearestTable, PastCells, PAST_COLUMNS } from '@/ui/PastTable';
-import type { NearRow } from '@/data/pastWords';
-import type { EvidenceRow } from './startView';
+import type { NearRow } from '@/views/pastWords';
+import type { EvidenceRow } from '@/views/start';
 import { formatsOf, VARIABLES } from './variables';
 
 /** The past releases a variable rests on, and those most like this coffee; each opens. */

@@ -15,7 +15,7 @@ import {
 import { renderAs } from '../../../tests/support/render';
 import { houseWith, type ViewedHouse } from '../../../tests/support/view';
 import { StartStage } from './StartStage';
-import { readStart } from './startView';
+import { readStart } from '@/views/start';
 
 jest.mock('next/navigation', () => ({
   useRouter: () => router,

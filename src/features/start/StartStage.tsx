@@ -11,7 +11,7 @@ import {
   TEMPERATURE_SCHOOL_LABELS,
   TEMPERATURE_SCHOOLS,
 } from '@/core/vocabulary';
-import type { ReleaseView } from '@/data/releaseView';
+import type { ReleaseView } from '@/views/release';
 import { Choice } from '@/ui/choices';
 import { SelectInput } from '@/ui/fields';
 import { Notice, SectionTitle, Small, StageTitle } from '@/ui/type';
@@ -20,7 +20,7 @@ import { ComingFrom } from './ComingFrom';
 import { Comparison } from './Comparison';
 import { Evidence } from './Evidence';
 import { Pushes } from './Pushes';
-import type { StartView } from './startView';
+import type { StartView } from '@/views/start';
 import { useQuestion } from '@/ui/useQuestion';
 import { VARIABLES } from './variables';
 import { WhatIf } from './WhatIf';

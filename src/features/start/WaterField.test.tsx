@@ -9,7 +9,7 @@ import { RECIPE, send, TODAY } from '../../../tests/support/house';
 import { renderAs } from '../../../tests/support/render';
 import { houseWith, type ViewedHouse } from '../../../tests/support/view';
 import { StartStage } from './StartStage';
-import { readStart } from './startView';
+import { readStart } from '@/views/start';
 
 jest.mock('next/navigation', () => ({
   useRouter: () => router,

@@ -16,7 +16,7 @@ import { drawnOf, inputOf, textOf, type ProgrammeText } from '@/ui/programme/ste
 import type { TryWith } from '@/ui/programme/WriteProgramme';
 import { Small } from '@/ui/type';
 import { useCommand } from '@/ui/useCommand';
-import type { Water } from './water';
+import type { Water } from '@/views/water';
 
 const Box = styled.div`
   display: grid;

@@ -7,7 +7,7 @@ import { FieldGrid, QuantityInput, SelectInput } from '@/ui/fields';
 import { QuietButton } from '@/ui/Button';
 import { SectionTitle } from '@/ui/type';
 import { Comparison } from './Comparison';
-import type { StartView } from './startView';
+import type { StartView } from '@/views/start';
 
 const AS_IT_IS = { value: '', label: 'as it is' };
 const roasts = [

@@ -1,30 +1,34 @@
 /** Putting a recipe on the bench. */
 import { z } from 'zod';
 import { userFault } from '@/core/errors';
-import { oneOf, optionalText, quantity, text } from '@/core/schema/fields';
-import { recipeFields } from '@/core/schema/recipe';
-import { STYLES, STYLE_LABELS, TEMPERATURE_SCHOOLS } from '@/core/vocabulary';
+import { DRAFT } from '@/core/entity/draft';
+import { entryShape } from '@/core/entity/entry';
+import { RECIPE } from '@/core/entity/recipe';
+import { oneOf, text } from '@/core/schema/fields';
+import { STYLES, STYLE_LABELS } from '@/core/vocabulary';
 import { defineCommand, personOf } from '@/data/command';
-import { ensureDialIn, findBenchDraft, insertDraft } from '@/data/dialIns';
+import {
+  ensureDialIn,
+  findBenchDraft,
+  insertDraft,
+  listOpenDrafts,
+  putOnBench,
+} from '@/data/dialIns';
 import { findRelease } from '@/data/releases';
 import { findSetup } from '@/data/setups';
+
+const draftEntry = entryShape(DRAFT);
 
 const acceptInput = z.strictObject({
   releaseId: z.string().max(64),
   batchId: z.string().max(70),
   setupId: z.string({ error: 'No setup is chosen. Choose a machine, grinder and basket.' }).max(64),
   style: oneOf('Style', STYLES),
-  temperatureSchool: oneOf('Temperature school', TEMPERATURE_SCHOOLS),
-  doseG: recipeFields.doseG,
-  yieldG: recipeFields.yieldG,
-  temperatureC: recipeFields.temperatureC,
-  timeS: recipeFields.timeS,
-  clock: recipeFields.clock,
+  temperatureSchool: draftEntry.temperatureSchool,
+  ...entryShape(RECIPE),
   programme: text('Programme', 'name'),
-  steps: recipeFields.steps,
-  restDays: recipeFields.restDays,
-  startDial: quantity('dial'),
-  why: optionalText('Why', 'words'),
+  startDial: draftEntry.startDial,
+  why: draftEntry.why,
   /** What the lead set otherwise than proposed, in words. */
   overruled: z.array(text('What was overruled', 'name')).max(12).optional(),
   /** The revision that stood on the bench when this one was made. */
@@ -61,20 +65,8 @@ export const acceptRecipe = defineCommand({
         'Someone else put another recipe on the bench meanwhile: the plate shows it now. Yours is kept here; put it on the bench again if it is still to replace theirs.',
       );
     const dialInId = ensureDialIn(db, id, input);
-    insertDraft(
-      db,
-      id,
-      dialInId,
-      {
-        ...input,
-        timeLowS: input.timeS[0],
-        timeHighS: input.timeS[1],
-        restFrom: input.restDays[0],
-        restTo: input.restDays[1],
-        proposed: input.proposed,
-      },
-      personOf(context).id,
-    );
+    insertDraft(db, id, dialInId, { ...input, recipe: input }, personOf(context).id);
+    putOnBench(db, input.releaseId, id);
     return {
       releaseId: input.releaseId,
       words: `put a ${STYLE_LABELS[input.style].toLowerCase()} recipe on the bench, ${input.doseG} → ${input.yieldG} g${overruleWords(overruled, input.why)}`,
@@ -88,3 +80,24 @@ function overruleWords(overruled: readonly string[], why: string): string {
   if (overruled.length === 0) return '';
   return `, overruling the proposal on ${overruled.join(', ')}: ${why || 'no reason given'}`;
 }
+
+export const useRecipe = defineCommand({
+  kind: 'useRecipe',
+  duty: 'lead',
+  input: z.strictObject({ releaseId: z.string().max(64), draftId: z.string().max(64) }),
+  run: ({ releaseId, draftId }, { db }) => {
+    const draft = listOpenDrafts(db, releaseId).find(({ id }) => id === draftId);
+    if (!draft)
+      throw userFault(
+        'notFound',
+        'draftId',
+        'That recipe is no longer open: a newer one stands in its place. Reload the page.',
+      );
+    putOnBench(db, releaseId, draftId);
+    return {
+      releaseId,
+      words: `went on with the ${STYLE_LABELS[draft.style].toLowerCase()} recipe, ${draft.recipe.doseG} → ${draft.recipe.yieldG} g`,
+      result: {},
+    };
+  },
+});

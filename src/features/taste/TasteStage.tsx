@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { useState } from 'react';
 import styled from 'styled-components';
-import type { Bench, BenchShot, ReleaseView } from '@/data/releaseView';
+import type { Bench, BenchShot, ReleaseView } from '@/views/release';
 import { useUnits } from '@/ui/person';
 import { SelectInput } from '@/ui/fields';
 import { SectionTitle, StageTitle } from '@/ui/type';

@@ -2,7 +2,7 @@
 
 import { extraction } from '@/core/extraction/extraction';
 import { tasteDirection } from '@/core/taste/direction';
-import type { Bench } from '@/data/releaseView';
+import type { Bench } from '@/views/release';
 import { Table, TableScroll, TableHead } from '@/ui/type';
 
 /** Cup sheets of this dial-in with the direction each points in. */

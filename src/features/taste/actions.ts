@@ -6,7 +6,8 @@ import { oneOf, optionalText, quantity, text } from '@/core/schema/fields';
 import { tasteSchema } from '@/core/schema/shot';
 import { MOMENTS, SERVINGS } from '@/core/vocabulary';
 import { defineCommand, personOf } from '@/data/command';
-import { findShotMasses, findShotWhereabouts, insertTasting, setShotTds } from '@/data/shots';
+import { findShotMasses, findShotWhereabouts, setShotTds } from '@/data/shots';
+import { insertTasting } from '@/data/tastings';
 
 export const recordTasting = defineCommand({
   kind: 'recordTasting',

@@ -1,7 +1,7 @@
 /** The state of a cup sheet: a scale not yet touched is not an answer. No DOM. */
 import type { Taste } from '@/core/schema/shot';
 import type { TasteSign } from '@/core/vocabulary';
-import { readNumber } from '@/ui/readNumber';
+import { readNumber } from '@/core/readNumber';
 
 export const SCALES = [
   { name: 'acidity', label: 'Acidity', low: 'flat', high: 'bright' },

@@ -1,7 +1,7 @@
 import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { findHouse } from '@/data/house';
-import { readToday } from '@/data/todayView';
+import { readToday } from '@/views/today';
 import type { Role } from '@/core/roles';
 import { send, shotInput, TODAY } from '../../../tests/support/house';
 import { renderAs } from '../../../tests/support/render';

@@ -2,8 +2,8 @@
 import type { Due } from '@/core/due/due';
 import { daysBetween } from '@/core/rest/day';
 import { REST_STATE_LABELS } from '@/core/rest/rest';
-import type { BatchView } from '@/data/releaseView';
-import type { Standings } from '@/data/todayView';
+import type { BatchView } from '@/views/release';
+import type { Standings } from '@/views/today';
 import type { CalendarStripProps } from '@/ui/CalendarStrip';
 import { markWords } from '@/ui/markWords';
 

@@ -2,8 +2,9 @@
  * Columns of a spreadsheet: what each can be, how headers name it, which unit its figures are in.
  * Recognised by words, to be confirmed by a person before anything is read.
  */
+import { readNumber } from '@/core/readNumber';
 import { celsiusOf, G_PER_OZ } from '@/core/units';
-import { csvNumber, type CsvTable } from './csv';
+import { type CsvTable } from './csv';
 
 export interface ColumnDef {
   readonly label: string;
@@ -69,7 +70,7 @@ export function suggestUnits(columns: Columns, mapping: Mapping, table: CsvTable
       if (!measure || header === undefined) return [];
       const at = table.columns.indexOf(header);
       const figures = table.rows
-        .map((row) => csvNumber(row[at] ?? ''))
+        .map((row) => readNumber(row[at] ?? ''))
         .filter((value) => typeof value === 'number');
       return [[name, measure === 'mass' ? massUnit(header, figures) : heatUnit(header, figures)]];
     }),
@@ -95,7 +96,7 @@ const DIGITS = 2;
 
 /** A figure of a column in grams or °C; text that is no figure is handed on as it is. */
 export function figureIn(text: string, unit: ColumnUnit | undefined): number | string | undefined {
-  const value = csvNumber(text);
+  const value = readNumber(text);
   if (typeof value !== 'number') return value;
   switch (unit) {
     case 'oz':

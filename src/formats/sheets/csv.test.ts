@@ -1,5 +1,6 @@
+import { readNumber } from '@/core/readNumber';
 import { faultOf } from '../../../tests/support/fault';
-import { csvDay, csvNumber, decodeCsv, guessDateOrder, parseCsv, sheetRow } from './csv';
+import { csvDay, decodeCsv, guessDateOrder, parseCsv, sheetRow } from './csv';
 
 const bytes = (text: string) => new TextEncoder().encode(text);
 const wordsOf = (act: () => unknown) => faultOf(act).message;
@@ -53,7 +54,7 @@ describe('a table', () => {
 
 describe('cells', () => {
   it('read decimal commas and leave words alone', () => {
-    expect(['1,5', ' 2.5 ', '1 200', '', 'heavy'].map(csvNumber)).toEqual([
+    expect(['1,5', ' 2.5 ', '1 200', '', 'heavy'].map(readNumber)).toEqual([
       1.5,
       2.5,
       1200,

@@ -89,14 +89,6 @@ export function parseCsv(text: string): CsvTable {
   return { columns, rows, delimiter: meta.delimiter };
 }
 
-/** A figure with a decimal point or comma; undefined when empty, the text itself when it is none. */
-export function csvNumber(text: string): number | string | undefined {
-  const trimmed = text.trim().replace(/\s/g, '');
-  if (trimmed === '') return undefined;
-  const value = Number(trimmed.replace(',', '.'));
-  return Number.isFinite(value) ? value : text.trim();
-}
-
 export const DATE_ORDERS = ['ymd', 'dmy', 'mdy'] as const;
 export type DateOrder = (typeof DATE_ORDERS)[number];
 
@@ -123,10 +115,33 @@ export function guessDateOrder(days: readonly string[]): DateOrder {
 /** Signs that make a spreadsheet take a cell for a formula. */
 const FORMULA = /^[=+@\t\r]|^-(?!\d)/;
 
-/** Rows as RFC 4180 text with a mark, so that spreadsheets read it as UTF-8; no cell acts as a formula. */
-export function writeCsv(rows: readonly (readonly (string | number)[])[]): string {
-  const safe = rows.map((row) =>
-    row.map((cell) => (typeof cell === 'string' && FORMULA.test(cell) ? `'${cell}` : cell)),
-  );
-  return `\uFEFF${Papa.unparse(safe, { newline: '\r\n' })}\r\n`;
+type CsvRow = readonly (string | number)[];
+
+/** No cell acts as a formula. */
+const safe = (row: CsvRow) =>
+  row.map((cell) => (typeof cell === 'string' && FORMULA.test(cell) ? `'${cell}` : cell));
+
+/** Marks the text as UTF-8, so that spreadsheets read it as that. */
+const MARK = '\uFEFF';
+const ROWS_AT_ONCE = 200;
+
+/** Rows as RFC 4180 text, some hundred rows at a time. */
+export function* csvChunks(rows: Iterable<CsvRow>): Generator<string> {
+  let waiting: CsvRow[] = [];
+  let mark = MARK;
+  for (const row of rows) {
+    waiting.push(safe(row));
+    if (waiting.length < ROWS_AT_ONCE) continue;
+    yield mark + textOf(waiting);
+    [waiting, mark] = [[], ''];
+  }
+  if (waiting.length > 0) yield mark + textOf(waiting);
+}
+
+const textOf = (rows: readonly CsvRow[]) =>
+  `${Papa.unparse(rows as CsvRow[] as (string | number)[][], { newline: '\r\n' })}\r\n`;
+
+/** The whole text at once. */
+export function writeCsv(rows: Iterable<CsvRow>): string {
+  return [...csvChunks(rows)].join('');
 }

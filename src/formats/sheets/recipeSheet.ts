@@ -1,82 +1,84 @@
 /** Recipes a house decided on before it had this program: a row each. Pure. */
+import { readNumber } from '@/core/readNumber';
 import { z } from 'zod';
+import { entryShape } from '@/core/entity/entry';
+import { day, quantity, text } from '@/core/entity/field';
+import { RECIPE } from '@/core/entity/recipe';
 import { timeWindowOf } from '@/core/start/propose';
-import { day, oneOf, optionalText, quantity } from '@/core/schema/fields';
-import { recipeFields } from '@/core/schema/recipe';
-import { CLOCK_LABELS, CLOCKS } from '@/core/vocabulary';
-import { figureIn } from './columns';
-import { RECIPE_COLUMNS } from './recipeColumns';
-import { csvDay, csvNumber, type CsvTable } from './csv';
-import { readEntries, wordOf, type Cells, type ReadOptions } from './rows';
-import { whereFields, whereOf } from './where';
+import { columnsOf, type Cells } from './cells';
+import { type CsvTable } from './csv';
+import { readEntries, type ReadOptions } from './rows';
+import { WHERE } from './where';
 
-export const recipeRow = z
-  .strictObject({
-    ...whereFields,
-    decidedOn: day('Decided on'),
-    doseG: recipeFields.doseG,
-    yieldG: recipeFields.yieldG,
-    temperatureC: recipeFields.temperatureC,
-    timeS: recipeFields.timeS,
-    clock: oneOf('Clock', CLOCKS),
-    programme: optionalText('Water', 'name'),
-    restFrom: quantity('restDays').int().optional(),
-    restTo: quantity('restDays').int().optional(),
-    dial: quantity('dial').optional(),
-    why: optionalText('Remark', 'words'),
-  })
-  .refine(({ restFrom, restTo }) => (restFrom === undefined) === (restTo === undefined), {
-    path: ['restTo'],
-    error: 'The rest span has one end. Enter both days, or none.',
-  });
+export const RECIPE_SHEET = {
+  ...WHERE,
+  decidedOn: day({
+    label: 'Decided on',
+    headers: ['decided on', 'decided', 'since', 'published on', 'published', 'date'],
+  }),
+  ...RECIPE,
+  dial: quantity('dial', {
+    isOpen: true,
+    headers: ['dial', 'grind', 'grind setting', 'grinder setting', 'setting'],
+  }),
+  why: text('words', {
+    label: 'Remark',
+    unsaid: '',
+    headers: ['remark', 'why', 'comment', 'notes'],
+  }),
+} as const;
+
+/** Columns people write in place of a recipe's own. */
+const INSTEAD = {
+  ratio: { label: 'Ratio, if no yield', required: false, headers: ['ratio', 'brew ratio'] },
+  time: {
+    label: 'Time, if no window',
+    required: false,
+    headers: ['time', 'shot time', 'brew time', 'extraction time'],
+  },
+};
+
+export const RECIPE_COLUMNS = {
+  ...columnsOf(RECIPE_SHEET, ['yieldG', 'timeS', 'clock', 'restDays']),
+  ...INSTEAD,
+};
+
+const shape = entryShape(RECIPE_SHEET);
+export const recipeRow = z.strictObject({ ...shape, restDays: shape.restDays.optional() });
 export type RecipeRow = z.output<typeof recipeRow>;
 
 /** Recipes of a sheet, or every fault of it. */
 export function readRecipes(table: CsvTable, options: ReadOptions) {
-  const { mapping, units, dateOrder, clock } = options;
-  return readEntries(table, {
-    columns: RECIPE_COLUMNS,
-    schema: recipeRow,
-    mapping,
-    sources: {
-      doseG: 'dose',
-      yieldG: mapping.yield === undefined ? 'ratio' : 'yield',
-      temperatureC: 'temperature',
-      timeS: mapping.time === undefined ? 'timeLow' : 'time',
+  return readEntries(
+    table,
+    {
+      fields: RECIPE_SHEET,
+      columns: RECIPE_COLUMNS,
+      schema: recipeRow,
+      complete: ({ clock = options.clock, ...raw }, cells) => ({
+        ...raw,
+        clock,
+        yieldG: raw.yieldG ?? fromRatio(raw.doseG, cells('ratio')),
+        timeS: windowOf(raw.timeS, cells),
+      }),
     },
-    raw: (cells) => {
-      const doseG = figureIn(cells('dose'), units.dose);
-      return {
-        ...whereOf(cells, dateOrder),
-        decidedOn: csvDay(cells('decidedOn'), dateOrder),
-        doseG,
-        yieldG: figureIn(cells('yield'), units.yield) ?? fromRatio(doseG, cells('ratio')),
-        temperatureC: figureIn(cells('temperature'), units.temperature),
-        timeS: windowOf(cells),
-        clock: wordOf(cells('clock'), CLOCKS, CLOCK_LABELS) ?? clock,
-        programme: cells('programme'),
-        restFrom: csvNumber(cells('restFrom')),
-        restTo: csvNumber(cells('restTo')),
-        dial: csvNumber(cells('dial')),
-        why: cells('why'),
-      };
-    },
-  });
+    options,
+  );
 }
 
 /** Yield of "1:2.4", "2.4" or "1/2,4" at a dose. */
-function fromRatio(doseG: number | string | undefined, text: string) {
-  const ratio = csvNumber(text.replace(/^\s*1\s*[:/]\s*/, ''));
+function fromRatio(doseG: unknown, text: string) {
+  const ratio = readNumber(text.replace(/^\s*1\s*[:/]\s*/, ''));
   if (typeof doseG !== 'number' || typeof ratio !== 'number') return ratio;
   return Number((doseG * ratio).toFixed(1));
 }
 
 /** The window as written, or the usual one around a single time. */
-function windowOf(cells: Cells) {
-  const [low, high] = [csvNumber(cells('timeLow')), csvNumber(cells('timeHigh'))];
+function windowOf(written: unknown, cells: Cells) {
+  const [low, high] = (written ?? []) as (number | string | undefined)[];
   if (low !== undefined && high !== undefined) return [low, high];
   const range = /^(\d+(?:[.,]\d+)?)\s*[-–]\s*(\d+(?:[.,]\d+)?)$/.exec(cells('time'));
-  if (range) return [csvNumber(range[1]!), csvNumber(range[2]!)];
-  const time = csvNumber(cells('time')) ?? low ?? high;
+  if (range) return [readNumber(range[1]!), readNumber(range[2]!)];
+  const time = readNumber(cells('time')) ?? low ?? high;
   return typeof time === 'number' ? timeWindowOf(time) : [time, time];
 }

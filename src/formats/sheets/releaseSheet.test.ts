@@ -1,7 +1,6 @@
 import { parseCsv, type DateOrder } from './csv';
 import { suggestMapping as suggest } from './columns';
-import { RELEASE_COLUMNS } from './releaseColumns';
-import { readReleases } from './releaseSheet';
+import { readReleases, RELEASE_COLUMNS } from './releaseSheet';
 import { runThrough } from './rows';
 
 const suggestMapping = (columns: readonly string[]) => suggest(RELEASE_COLUMNS, columns);
@@ -26,11 +25,11 @@ describe('a mapping', () => {
         '?',
       ]),
     ).toEqual({
-      release: 'Coffee',
+      name: 'Coffee',
       roastDate: 'Roasted on',
       colourGround: 'Ground color',
       country: 'Origin',
-      altitude: 'Elevation',
+      altitudeM: 'Elevation',
     });
   });
 });

@@ -1,13 +1,21 @@
-/** What reading any spreadsheet has in common: its options, its faults, words as people write them. */
+/** What reading any spreadsheet has in common: its options, its faults, row by row. */
+import { readNumber } from '@/core/readNumber';
 import type { z } from 'zod';
+import type { Fields } from '@/core/entity/field';
 import type { Clock } from '@/core/vocabulary';
-import { plain, type Columns, type Mapping, type Units } from './columns';
-import { sheetRow, type CsvTable, type DateOrder } from './csv';
+import {
+  columnName,
+  rangeColumns,
+  readCells,
+  sayable,
+  type CellOptions,
+  type Cells,
+} from './cells';
+import type { Columns, Mapping } from './columns';
+import { sheetRow, type CsvTable } from './csv';
 
-export interface ReadOptions {
+export interface ReadOptions extends CellOptions {
   readonly mapping: Mapping;
-  readonly units: Units;
-  readonly dateOrder: DateOrder;
   readonly today: string;
   /** The house's clock, for sheets that do not say. */
   readonly clock: Clock;
@@ -23,93 +31,83 @@ export interface RowFault {
 /** Rows between two words of progress. */
 export const PROGRESS_EVERY = 100;
 
-/** A word by its key or by the label people read, in any case; the text itself when it is neither. */
-export function wordOf<T extends string>(
-  text: string,
-  words: readonly T[],
-  labels: Record<T, string>,
-): string | undefined {
-  const sought = plain(text);
-  if (sought === '') return undefined;
-  return (
-    words.find((word) => plain(word) === sought || plain(labels[word]) === sought) ?? text.trim()
-  );
-}
-
-/** A word of a list without labels of its own; the text itself when it is none. */
-export function plainWord<T extends string>(text: string, words: readonly T[]): string {
-  return words.find((word) => plain(word) === plain(text)) ?? text.trim();
-}
-
-/** Yes or no in the words and signs people use; the text itself when it is neither. */
-export function yesNoOf(text: string): boolean | string | undefined {
-  const sought = plain(text);
-  if (sought === '') return undefined;
-  if (['yes', 'y', 'true', '1', 'x', 'ja', 'oui'].includes(sought)) return true;
-  if (['no', 'n', 'false', '0', 'nein', 'non'].includes(sought)) return false;
-  return text.trim();
-}
-
-/** Words of a list in one cell. */
-export function listOf(text: string): string[] {
-  return text
-    .split(/[,;|]/)
-    .map((word) => word.trim())
-    .filter((word) => word !== '');
-}
-
-export type Cells = (column: string) => string;
-
 export interface ReadEntry<T> {
   readonly row: number;
   readonly entry: T;
 }
 
-/**
- * Reads each row by a schema: entries with their rows, or every fault. `raw` makes what the schema
- * judges from the cells; `sources` says which column a field came from where the names differ. Yields
- * the rows read so far, now and then.
- */
-export function* readEntries<S extends z.ZodType>(
+/** Each row of a table with its place, its cells by our names of the columns. */
+export function* rowsOf(
   table: CsvTable,
-  {
-    columns,
-    schema,
-    raw,
-    sources = {},
-    mapping,
-  }: {
-    columns: Columns;
-    schema: S;
-    raw: (cells: Cells) => unknown;
-    sources?: Readonly<Record<string, string>>;
-    mapping: Mapping;
-  },
-): Generator<number, { entries: ReadEntry<z.output<S>>[]; faults: RowFault[] }> {
-  const at = new Map(
+  columns: Columns,
+  mapping: Mapping,
+): Generator<{ at: number; row: number; cells: Cells }> {
+  const places = new Map(
     Object.keys(columns).map((name) => [name, table.columns.indexOf(mapping[name] ?? '\u0000')]),
   );
+  for (const [at, cellsOfRow] of table.rows.entries())
+    yield {
+      at,
+      row: sheetRow(at),
+      cells: (column) => (cellsOfRow[places.get(column) ?? -1] ?? '').trim(),
+    };
+}
+
+/** What a sheet of an entity is made of. */
+export interface SheetKind<S extends z.ZodType> {
+  readonly fields: Fields;
+  readonly columns: Columns;
+  readonly schema: S;
+  /** Adds to what the cells say, or puts right what a sheet says otherwise. */
+  readonly complete?: (raw: Record<string, unknown>, cells: Cells) => Record<string, unknown>;
+}
+
+/** Reads each row by a schema: entries with their rows, or every fault. Yields the rows read so far. */
+export function* readEntries<S extends z.ZodType>(
+  table: CsvTable,
+  { fields, columns, schema, complete = (raw) => raw }: SheetKind<S>,
+  options: ReadOptions,
+): Generator<number, { entries: ReadEntry<z.output<S>>[]; faults: RowFault[] }> {
+  const { mapping } = options;
   const entries: ReadEntry<z.output<S>>[] = [];
   const faults: RowFault[] = [];
-  for (const [i, cellsOfRow] of table.rows.entries()) {
-    if (i % PROGRESS_EVERY === 0) yield i;
-    const row = sheetRow(i);
-    const cells: Cells = (column) => (cellsOfRow[at.get(column) ?? -1] ?? '').trim();
-    const read = schema.safeParse(raw(cells));
+  for (const { at, row, cells } of rowsOf(table, columns, mapping)) {
+    if (at % PROGRESS_EVERY === 0) yield at;
+    const read = schema.safeParse(complete(readCells(fields, cells, options), cells));
     if (read.success) entries.push({ row, entry: read.data });
-    else
-      for (const { path, message } of read.error.issues) {
-        const field = String(path.findLast((part) => typeof part === 'string') ?? '');
-        const column = sources[field] ?? (field in columns ? field : Object.keys(columns)[0]!);
-        faults.push({ row, column: columnName(columns, column, mapping), message });
-      }
+    else faults.push(...faultsOf(read.error, row, { fields, columns, mapping, cells }));
   }
   return { entries, faults };
 }
 
-/** The column as the file calls it, or as we do when it has none. */
-export function columnName(columns: Columns, column: string, mapping: Mapping): string {
-  return mapping[column] ?? columns[column]!.label;
+/** Faults of a schema as faults of a row, at the column each came from. */
+export function faultsOf(
+  error: z.ZodError,
+  row: number,
+  {
+    fields,
+    columns,
+    mapping,
+    cells,
+  }: { fields: Fields; columns: Columns; mapping: Mapping; cells: Cells },
+): RowFault[] {
+  return error.issues.map(({ path, message }) => {
+    const field = String(path.findLast((part) => typeof part === 'string') ?? '');
+    const end = path.at(-1) === 1 ? 1 : 0;
+    const candidates = [field, rangeColumns(field)[end]];
+    const column = candidates.find((name) => name in columns) ?? Object.keys(columns)[0]!;
+    const text = cells(column);
+    const words = sayable(fields[field]);
+    const isUnknownWord = words.length > 0 && typeof readNumber(text) === 'string';
+    return {
+      row,
+      column: columnName(columns, column, mapping),
+      // A fault of a word is said with the words people write.
+      message: isUnknownWord
+        ? `“${text}” is not known here. Write one of: ${words.join('; ')}.`
+        : message,
+    };
+  });
 }
 
 /** Runs a reading to its end at once. */

@@ -1,12 +1,9 @@
 import { suggestMapping, suggestUnits } from './columns';
 import { parseCsv, writeCsv } from './csv';
-import { RECIPE_COLUMNS } from './recipeColumns';
-import { readRecipes } from './recipeSheet';
+import { readRecipes, RECIPE_COLUMNS } from './recipeSheet';
 import { runThrough, type ReadOptions } from './rows';
-import { SHOT_COLUMNS } from './shotColumns';
-import { readShots } from './shotSheet';
-import { TASTING_COLUMNS } from './tastingColumns';
-import { readTastings } from './tastingSheet';
+import { readShots, SHOT_COLUMNS } from './shotSheet';
+import { readTastings, TASTING_COLUMNS } from './tastingSheet';
 
 function optionsFor(columns: Parameters<typeof suggestMapping>[0], csv: string) {
   const table = parseCsv(csv);
@@ -26,22 +23,22 @@ describe('units of columns', () => {
 
   it('are recognised by the words of a header', () => {
     expect(unitsOf('Coffee;Date;Dose (oz);Out g;Temp °F\nA;01.02.2026;0,63;36;200')).toEqual({
-      dose: 'oz',
-      yield: 'g',
-      temperature: 'F',
+      doseG: 'oz',
+      yieldG: 'g',
+      temperatureC: 'F',
     });
   });
 
   it('are recognised by figures that can be nothing else, and taken as ours otherwise', () => {
     expect(unitsOf('coffee,date,dose,yield,temp\nA,01.02.2026,0.63,1.3,200')).toEqual({
-      dose: 'oz',
-      yield: 'oz',
-      temperature: 'F',
+      doseG: 'oz',
+      yieldG: 'oz',
+      temperatureC: 'F',
     });
     expect(unitsOf('coffee,date,dose,yield,temp\nA,01.02.2026,18,36,93')).toEqual({
-      dose: 'g',
-      yield: 'g',
-      temperature: 'C',
+      doseG: 'g',
+      yieldG: 'g',
+      temperatureC: 'C',
     });
   });
 });

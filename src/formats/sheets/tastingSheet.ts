@@ -1,58 +1,66 @@
 /** Tastings of a spreadsheet: a row for each cup somebody judged. Pure. */
 import { z } from 'zod';
-import { day, oneOf, optionalText, text } from '@/core/schema/fields';
+import { entryShape } from '@/core/entity/entry';
+import { day, text } from '@/core/entity/field';
+import { SCALES, TASTING } from '@/core/entity/tasting';
 import { tasteSchema } from '@/core/schema/shot';
-import { MOMENTS, SERVINGS, SERVING_LABELS, MOMENT_LABELS, TASTE_SIGNS } from '@/core/vocabulary';
-import { TASTING_COLUMNS, SCALES } from './tastingColumns';
-import { csvDay, csvNumber, type CsvTable } from './csv';
-import { listOf, plainWord, readEntries, wordOf, type ReadOptions } from './rows';
-import { dayOrNone, whereFields, whereOf } from './where';
+import { columnsOf } from './cells';
+import type { CsvTable } from './csv';
+import { readEntries, type ReadOptions } from './rows';
+import { WHERE } from './where';
 
-const MOST_NOTES = 24;
+const PLACED = {
+  ...WHERE,
+  tastedOn: day({ label: 'Tasted on', headers: ['tasted on', 'date', 'tasted', 'day'] }),
+  pulledOn: day({
+    label: 'Shot pulled on, if another day',
+    isOpen: true,
+    headers: ['pulled on', 'shot pulled on'],
+  }),
+  pulledAt: text('note', {
+    label: 'Shot pulled at (hour)',
+    isOpen: true,
+    headers: ['pulled at', 'shot pulled at'],
+  }),
+  taster: text('name', {
+    label: 'Taster',
+    unsaid: '',
+    headers: ['taster', 'tasted by', 'person', 'by'],
+  }),
+  ...TASTING,
+} as const;
+
+export const TASTING_SHEET = { ...PLACED, ...SCALES } as const;
+
+export const TASTING_COLUMNS = columnsOf(TASTING_SHEET, ['moment', 'serving']);
+
+const isJudged = (scales: object) => Object.values(scales).some((value) => value !== undefined);
 
 export const tastingRow = z.strictObject({
-  ...whereFields,
-  tastedOn: day('Tasted on'),
-  pulledOn: day('Shot pulled on').optional(),
-  pulledAt: z.string().max(8).optional(),
-  taster: optionalText('Taster', 'name'),
-  moment: oneOf('Moment', MOMENTS),
-  serving: oneOf('Served', SERVINGS),
-  scales: tasteSchema.refine(
-    (scales) => Object.values(scales).some((value) => value !== undefined),
-    {
-      path: ['liking'],
-      error: 'Nothing was judged in this row. Fill in a scale, or leave the row out.',
-    },
-  ),
-  notesFound: z.array(text('A note', 'note')).max(MOST_NOTES),
-  remark: optionalText('Remark', 'remark'),
+  ...entryShape(PLACED),
+  scales: tasteSchema.refine(isJudged, {
+    path: ['liking'],
+    error: 'Nothing was judged in this row. Fill in a scale, or leave the row out.',
+  }),
 });
 export type TastingRow = z.output<typeof tastingRow>;
 
 /** Tastings of a sheet, or every fault of it. */
-export function readTastings(table: CsvTable, { mapping, dateOrder }: ReadOptions) {
-  return readEntries(table, {
-    columns: TASTING_COLUMNS,
-    schema: tastingRow,
-    mapping,
-    raw: (cells) => {
-      const signs = listOf(cells('signs')).map((word) => plainWord(word, TASTE_SIGNS));
-      return {
-        ...whereOf(cells, dateOrder),
-        tastedOn: csvDay(cells('tastedOn'), dateOrder),
-        pulledOn: dayOrNone(cells('pulledOn'), dateOrder),
-        pulledAt: cells('pulledAt') || undefined,
-        taster: cells('taster'),
-        moment: wordOf(cells('moment'), MOMENTS, MOMENT_LABELS) ?? 'warm',
-        serving: wordOf(cells('serving'), SERVINGS, SERVING_LABELS) ?? 'straight',
-        scales: {
-          ...Object.fromEntries(SCALES.map((scale) => [scale, csvNumber(cells(scale))])),
-          ...(signs.length > 0 && { signs }),
-        },
-        notesFound: listOf(cells('notesFound')),
-        remark: cells('remark'),
-      };
+export function readTastings(table: CsvTable, options: ReadOptions) {
+  return readEntries(
+    table,
+    {
+      fields: TASTING_SHEET,
+      columns: TASTING_COLUMNS,
+      schema: tastingRow,
+      complete: ({ moment = 'warm', serving = 'straight', ...raw }) => {
+        const scales = Object.fromEntries(Object.keys(SCALES).map((name) => [name, raw[name]]));
+        const placed = Object.fromEntries(
+          Object.entries(raw).filter(([name]) => !(name in SCALES)),
+        );
+        return { ...placed, moment, serving, scales };
+      },
     },
-  });
+    options,
+  );
 }

@@ -2,9 +2,10 @@
  * A trace of one shot as a file has it: time_s, weight_g and, where there are, pressure_bar, flow_ml_s,
  * temperature_c. Other columns are let by.
  */
+import { readNumber } from '@/core/readNumber';
 import { userFault } from '@/core/errors';
 import type { Trace } from '@/core/trace/schema';
-import { csvNumber, decodeCsv, parseCsv, sheetRow } from './csv';
+import { decodeCsv, parseCsv, sheetRow } from './csv';
 
 const COLUMNS = {
   timeS: 'time_s',
@@ -35,7 +36,7 @@ export function readTraceSheet(bytes: Uint8Array): Trace {
   return rows.map((cells, i) => {
     const point: Partial<Record<Field, number>> = {};
     for (const field of FIELDS) {
-      const value = at(field) < 0 ? undefined : csvNumber(cells[at(field)] ?? '');
+      const value = at(field) < 0 ? undefined : readNumber(cells[at(field)] ?? '');
       if (typeof value === 'string' || (value === undefined && NEEDED.includes(field)))
         throw userFault(
           'badInput',

@@ -1,27 +1,23 @@
 /** What says which dial-in a row belongs to: release, batch, setup and style. */
-import { type z } from 'zod';
-import { day, oneOf, optionalText, text } from '@/core/schema/fields';
+import { day, text, word, type Entered, type Values } from '@/core/entity/field';
 import { STYLE_LABELS, STYLES } from '@/core/vocabulary';
-import { csvDay, type DateOrder } from './csv';
-import { wordOf, type Cells } from './rows';
 
-export const whereFields = {
-  release: text('Release', 'name'),
-  roastDate: day('Roast date').optional(),
-  setup: optionalText('Setup', 'name'),
-  style: oneOf('Brew style', STYLES).default('classic'),
-};
-export type Where = z.output<z.ZodObject<typeof whereFields>>;
+export const WHERE = {
+  release: text('name', {
+    label: 'Release',
+    headers: ['release', 'name', 'coffee', 'coffee name', 'bean', 'beans'],
+  }),
+  roastDate: day({
+    label: 'Roast date of the batch',
+    isOpen: true,
+    headers: ['roast date', 'roasted', 'roasted on'],
+  }),
+  setup: text('name', { label: 'Setup', unsaid: '', headers: ['setup', 'bench', 'station'] }),
+  style: word(STYLES, STYLE_LABELS, {
+    label: 'Brew style',
+    unsaid: 'classic',
+    headers: ['style', 'brew style'],
+  }),
+} as const;
 
-export function whereOf(cells: Cells, order: DateOrder) {
-  return {
-    release: cells('release'),
-    roastDate: dayOrNone(cells('roastDate'), order),
-    setup: cells('setup'),
-    style: wordOf(cells('style'), STYLES, STYLE_LABELS),
-  };
-}
-
-export function dayOrNone(text: string, order: DateOrder): string | undefined {
-  return text === '' ? undefined : csvDay(text, order);
-}
+export type Where = Entered<typeof WHERE> & Required<Pick<Values<typeof WHERE>, 'setup' | 'style'>>;

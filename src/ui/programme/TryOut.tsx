@@ -33,7 +33,7 @@ export function useTryOut() {
       setFound({ of: keyOf(input), tried });
     } catch (error) {
       if (error instanceof Error && error.name !== 'AbortError')
-        setFailed('The simulator did not get through this programme. Change a step and try again.');
+        setFailed(`${error.message} Or change a step: not every programme can be pulled.`);
     }
     setFraction(null);
   };

@@ -10,7 +10,7 @@ import {
   type Step,
 } from '@/core/programme/step';
 import { nudge } from '../nudge';
-import { readNumber } from '../readNumber';
+import { readNumber } from '@/core/readNumber';
 
 export interface StepText {
   readonly drive: Drive;

@@ -2,7 +2,7 @@ import { database } from '@/data/database';
 import { listSetups } from '@/data/setups';
 import { loadHouse } from '@/features/frame/load';
 import { PatternsPage } from '@/features/patterns/PatternsPage';
-import { readPatterns } from '@/features/patterns/patternsView';
+import { readPatterns } from '@/views/patterns';
 
 export const metadata = { title: 'Patterns' };
 

@@ -5,7 +5,7 @@ import { database } from '@/data/database';
 import { findPublished } from '@/data/publications';
 import { PublicCard } from '@/features/publish/PublicCard';
 import { Withdrawn } from '@/features/publish/Withdrawn';
-import { readDocument } from '@/formats/recipeDocument';
+import { readDocument } from '@/formats/recipe/readers';
 
 export const dynamic = 'force-dynamic';
 

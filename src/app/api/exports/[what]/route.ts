@@ -8,7 +8,7 @@ import { findSignedIn } from '@/data/session';
 import { exportSheet } from '@/features/import/exports';
 import { SHEET_NAMES } from '@/features/import/sheets';
 import { exportPatterns, PATTERN_EXPORTS } from '@/features/patterns/exports';
-import { writeCsv } from '@/formats/sheets/csv';
+import { csvChunks } from '@/formats/sheets/csv';
 import { answer } from '../../edge';
 
 export const dynamic = 'force-dynamic';
@@ -31,12 +31,25 @@ export async function GET(request: Request, { params }: Props): Promise<Response
     const rows = sheet
       ? exportSheet(db, house, sheet)
       : exportPatterns(db, house, pattern!, search);
-    return new Response(writeCsv(rows), {
+    return new Response(streamOf(csvChunks(rows)), {
       headers: {
         'content-type': 'text/csv; charset=utf-8',
         'content-disposition': `attachment; filename="kettlebrand-${what}.csv"`,
         'cache-control': 'no-store',
       },
     });
+  });
+}
+
+/** Chunks as they are asked for: other requests are answered between two of them. */
+function streamOf(chunks: Iterator<string>): ReadableStream<Uint8Array> {
+  const encoder = new TextEncoder();
+  return new ReadableStream({
+    async pull(controller) {
+      await new Promise((resolve) => setImmediate(resolve));
+      const { value, done } = chunks.next();
+      if (done) controller.close();
+      else controller.enqueue(encoder.encode(value));
+    },
   });
 }

@@ -1,7 +1,7 @@
 import { database } from '@/data/database';
 import { findHouse } from '@/data/house';
 import { cardPdf } from '@/formats/cardPdf';
-import { readDocument } from '@/formats/recipeDocument';
+import { readDocument } from '@/formats/recipe/readers';
 import { publishedFile } from '../published';
 
 export const dynamic = 'force-dynamic';

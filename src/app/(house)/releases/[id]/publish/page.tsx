@@ -1,13 +1,13 @@
 import { database } from '@/data/database';
 import { listGatePasses, listVersions } from '@/data/publications';
 import { today } from '@/data/today';
-import { isPublishedDraft } from '@/data/todayView';
+import { isPublishedDraft } from '@/views/today';
 import { loadHouse, loadRelease } from '@/features/frame/load';
 import { publishedBody } from '@/features/publish/document';
 import { PublishStage } from '@/features/publish/PublishStage';
 import { readinessOf } from '@/features/publish/readiness';
-import { recipeDiff } from '@/formats/recipeDiff';
-import { readDocument } from '@/formats/recipeDocument';
+import { recipeDiff } from '@/formats/recipe/diff';
+import { readDocument } from '@/formats/recipe/readers';
 
 const NO_WORDS = { right: '', short: '', long: '', whatChanged: '' };
 

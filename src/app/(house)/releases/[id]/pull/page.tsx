@@ -1,6 +1,6 @@
 import { priceOf } from '@/core/money';
 import { database } from '@/data/database';
-import { readPull } from '@/data/pullView';
+import { readPull } from '@/views/pull';
 import { loadHouse, loadRelease } from '@/features/frame/load';
 import { PullStage } from '@/features/pull/PullStage';
 

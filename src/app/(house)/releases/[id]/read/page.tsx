@@ -1,7 +1,7 @@
 import { easeOf } from '@/core/ease/ease';
 import { database } from '@/data/database';
-import { readHouseModel } from '@/data/houseModel';
-import { nearestTo } from '@/data/pastWords';
+import { readHouseModel } from '@/views/houseModel';
+import { nearestTo } from '@/views/pastWords';
 import { today } from '@/data/today';
 import { loadHouse, loadRelease } from '@/features/frame/load';
 import { ReadStage } from '@/features/read/ReadStage';

@@ -2,7 +2,7 @@ import { database } from '@/data/database';
 import { today } from '@/data/today';
 import { loadHouse, loadRelease } from '@/features/frame/load';
 import { StartStage } from '@/features/start/StartStage';
-import { readStart } from '@/features/start/startView';
+import { readStart } from '@/views/start';
 
 interface Props {
   readonly params: Promise<{ id: string }>;

@@ -1,0 +1,224 @@
+/**
+ * Every command a browser can send: what it asks for, what it answers, and what it changes. The edge
+ * checks all of it again; these types keep a form from sending what no command takes.
+ */
+import type { BATCH } from '../entity/batch';
+import type { COMPONENT } from '../entity/component';
+import type { DRAFT } from '../entity/draft';
+import type { PARTS, Part } from '../entity/equipment';
+import type { Sent, TypedFigure } from '../entity/field';
+import type { RECIPE } from '../entity/recipe';
+import type { RELEASE } from '../entity/release';
+import type { SHOT } from '../entity/shot';
+import type { Trace } from '../trace/schema';
+import type { Topic } from './topics';
+
+interface SentRelease extends Sent<typeof RELEASE> {
+  readonly components: readonly Sent<typeof COMPONENT>[];
+}
+type SentBatch = Sent<typeof BATCH>;
+
+/** A row to be changed, as the person saw it; a new one when absent. */
+interface MaybeSeen {
+  readonly id?: string;
+  readonly rowVersion?: number;
+}
+
+interface SentTable {
+  readonly csv: string;
+  readonly mapping: Readonly<Partial<Record<string, string>>>;
+  readonly units: Readonly<Partial<Record<string, string>>>;
+  readonly dateOrder: string;
+}
+
+interface Removal {
+  readonly what: string;
+  readonly id: string;
+}
+
+interface NewPerson {
+  readonly name: string;
+  readonly signInName: string;
+  readonly password: string;
+}
+
+interface Nothing {
+  readonly [key: string]: never;
+}
+
+/** What a command asks for and answers, by its kind. */
+export interface Commands {
+  setUpHouse: { asks: NewPerson & { readonly houseName: string }; answers: Nothing };
+  saveHouse: { asks: { readonly rowVersion: number; readonly house: object }; answers: Nothing };
+  saveRules: {
+    asks: {
+      readonly rowVersion: number;
+      readonly rules: readonly object[];
+      readonly halfLife?: TypedFigure;
+    };
+    answers: Nothing;
+  };
+  invite: {
+    asks: {
+      readonly forWhom: string;
+      readonly role: string;
+      readonly token: string;
+      readonly personId?: string | undefined;
+    };
+    answers: { readonly invitationId: string };
+  };
+  acceptInvitation: { asks: NewPerson & { readonly token: string }; answers: Nothing };
+  changeRole: { asks: { readonly personId: string; readonly role: string }; answers: Nothing };
+  saveUnits: { asks: { readonly mass: string; readonly temperature: string }; answers: Nothing };
+  savePart: {
+    asks: MaybeSeen & { readonly part: Part; readonly fields: Sent<(typeof PARTS)[Part]> };
+    answers: { readonly id: string };
+  };
+  saveSetup: {
+    asks: {
+      readonly setupId?: string;
+      readonly rowVersion?: number;
+      readonly setup: { readonly name: string; readonly links: object } & Readonly<
+        Partial<Record<`${Part}Id`, string>> & {
+          [P in Part]?: Sent<(typeof PARTS)[P]>;
+        }
+      >;
+    };
+    answers: { readonly setupId: string };
+  };
+  saveProgramme: {
+    asks: MaybeSeen & {
+      readonly name: string;
+      readonly style: string;
+      readonly steps: readonly object[];
+      readonly isFirst?: boolean;
+    };
+    answers: { readonly id: string };
+  };
+  createRelease: {
+    asks: { readonly release: SentRelease; readonly batch: SentBatch };
+    answers: { readonly releaseId: string };
+  };
+  editRelease: {
+    asks: {
+      readonly releaseId: string;
+      readonly rowVersion: number;
+      readonly release: SentRelease;
+    };
+    answers: { readonly releaseId: string };
+  };
+  saveBatch: {
+    asks: {
+      readonly releaseId: string;
+      readonly batchId?: string;
+      readonly rowVersion?: number;
+      readonly batch: SentBatch;
+    };
+    answers: { readonly batchId: string };
+  };
+  takeAway: { asks: Removal; answers: Nothing };
+  putBack: { asks: Removal; answers: Nothing };
+  undoEdit: { asks: { readonly editId: string }; answers: Nothing };
+  acceptRecipe: {
+    asks: Omit<Sent<typeof RECIPE>, 'steps'> &
+      Sent<Pick<typeof DRAFT, 'temperatureSchool' | 'startDial' | 'why'>> & {
+        readonly releaseId: string;
+        readonly batchId: string;
+        readonly setupId: string | undefined;
+        readonly style: string;
+        readonly steps?: readonly object[] | undefined;
+        readonly overruled?: readonly string[];
+        readonly basedOn?: string | null;
+        readonly proposed?: Readonly<Record<string, number>> | undefined;
+      };
+    answers: { readonly draftId: string };
+  };
+  useRecipe: {
+    asks: { readonly releaseId: string; readonly draftId: string };
+    answers: Nothing;
+  };
+  logShot: {
+    asks: Sent<typeof SHOT> & {
+      readonly draftId: string;
+      readonly pulledAt?: string;
+      readonly trace?: Trace | undefined;
+    };
+    answers: { readonly shotId: string };
+  };
+  removeShot: { asks: { readonly shotId: string }; answers: { readonly shotId: string } };
+  restoreShot: { asks: { readonly shotId: string }; answers: { readonly shotId: string } };
+  recordTasting: {
+    asks: {
+      readonly shotId: string;
+      readonly moment: string;
+      readonly serving: string;
+      readonly scales: object;
+      readonly notesFound: readonly string[];
+      readonly remark: string;
+      readonly tdsPct?: TypedFigure;
+    };
+    answers: { readonly tastingId: string };
+  };
+  publish: {
+    asks: {
+      readonly releaseId: string;
+      readonly draftId: string;
+      readonly right: string;
+      readonly short: string;
+      readonly long: string;
+      readonly whatChanged: string;
+      readonly passed?: Readonly<Partial<Record<string, string>>>;
+    };
+    answers: { readonly version: number; readonly sha256: string };
+  };
+  withdraw: {
+    asks: { readonly releaseId: string; readonly why: string; readonly wasWrong?: boolean };
+    answers: Nothing;
+  };
+  showAgain: { asks: { readonly releaseId: string }; answers: Nothing };
+  importDocument: {
+    asks: { readonly document: string };
+    answers: { readonly releaseId: string; readonly identicalVersion?: number };
+  };
+  importReleases: { asks: SentTable; answers: { readonly news: string } };
+  importRecipes: { asks: SentTable; answers: { readonly news: string } };
+  importShots: { asks: SentTable; answers: { readonly news: string } };
+  importTastings: { asks: SentTable; answers: { readonly news: string } };
+}
+export type CommandKind = keyof Commands;
+
+const REMOVABLES: readonly Topic[] = ['release', 'batch', 'equipment', 'programme', 'people'];
+
+/** What a command may change; what is kept in memory of these is worked out anew. */
+export const CHANGES: { readonly [K in CommandKind]: readonly Topic[] } = {
+  setUpHouse: ['house', 'people'],
+  saveHouse: ['house'],
+  saveRules: ['house'],
+  invite: ['people'],
+  acceptInvitation: ['people'],
+  changeRole: ['people'],
+  saveUnits: ['people'],
+  savePart: ['equipment'],
+  saveSetup: ['equipment'],
+  saveProgramme: ['programme'],
+  createRelease: ['release', 'batch'],
+  editRelease: ['release'],
+  saveBatch: ['batch'],
+  takeAway: REMOVABLES,
+  putBack: REMOVABLES,
+  undoEdit: ['release', 'batch', 'equipment', 'programme', 'house'],
+  acceptRecipe: ['recipe'],
+  useRecipe: ['recipe'],
+  logShot: ['shot'],
+  removeShot: ['shot'],
+  restoreShot: ['shot'],
+  recordTasting: ['tasting', 'shot'],
+  publish: ['publication'],
+  withdraw: ['publication'],
+  showAgain: ['publication'],
+  importDocument: ['release', 'batch', 'recipe'],
+  importReleases: ['release', 'batch'],
+  importRecipes: ['recipe'],
+  importShots: ['shot', 'decidedShot'],
+  importTastings: ['tasting'],
+};

@@ -1,0 +1,16 @@
+/** What a house's data is about: what is kept of it in memory rests on some of these. */
+export const TOPICS = [
+  'house',
+  'people',
+  'equipment',
+  'programme',
+  'release',
+  'batch',
+  'recipe',
+  'shot',
+  /** A shot of a recipe that is decided: the dial it ended on may be another. */
+  'decidedShot',
+  'tasting',
+  'publication',
+] as const;
+export type Topic = (typeof TOPICS)[number];

@@ -1,0 +1,66 @@
+/** The schema of what a person enters of an entity, from its fields; faults are worded for the user. */
+import { z } from 'zod';
+import { programmeSchema } from '../programme/programme';
+import { day, oneOf, optionalText, quantity, text } from '../schema/fields';
+import { entriesOf, type Field, type Fields, type Known, type RangeField } from './field';
+
+type EntryOf<F> = F extends { isOpen: true }
+  ? z.ZodOptional<z.ZodType<Known<F>>>
+  : F extends { unsaid: unknown }
+    ? z.ZodDefault<z.ZodType<Known<F>>>
+    : z.ZodType<Known<F>>;
+type EntryShape<F> = { [K in keyof F]: EntryOf<F[K]> };
+
+/** A schema for each field, to be put into an object. */
+export function entryShape<const F extends Fields>(fields: F): EntryShape<F> {
+  return Object.fromEntries(
+    entriesOf(fields).map(([name, field]) => [name, leftOut(field, knownSchema(field))]),
+  ) as EntryShape<F>;
+}
+
+function leftOut({ isOpen, unsaid }: Field, known: z.ZodType): z.ZodType {
+  if (isOpen) return known.optional();
+  return unsaid === undefined ? known : known.default(unsaid as never);
+}
+
+function knownSchema(field: Field): z.ZodType {
+  switch (field.kind) {
+    case 'quantity':
+      return field.isWhole ? whole(field.limit, field.label) : quantity(field.limit);
+    case 'range':
+      return rangeSchema(field);
+    case 'text':
+      return field.unsaid === undefined
+        ? text(field.label, field.limit)
+        : optionalText(field.label, field.limit);
+    case 'word':
+      return oneOf(field.label, field.words);
+    case 'words':
+      return z.array(oneOf(field.label, field.words)).max(field.words.length);
+    case 'notes':
+      return z.array(text(field.oneLabel, field.limit)).max(field.most, {
+        error: `${field.label}: at most ${field.most}. Leave some out.`,
+      });
+    case 'flag':
+      return z.boolean({ error: `${field.label}: say yes or no.` });
+    case 'day':
+      return day(field.label);
+    case 'steps':
+      return programmeSchema;
+  }
+}
+
+function whole(limit: Parameters<typeof quantity>[0], label: string) {
+  return quantity(limit).refine(Number.isInteger, {
+    error: ({ input }) => `${label} ${String(input)} is not a whole number. Enter a whole one.`,
+  });
+}
+
+function rangeSchema({ limit, label, isWhole }: RangeField): z.ZodType {
+  const end = isWhole ? whole(limit, label) : quantity(limit);
+  return z
+    .tuple([end, end], { error: `${label} takes two figures, [low, high]. Give both.` })
+    .refine(([low, high]) => low <= high, {
+      error: `${label} ends before it begins. Put the smaller figure first.`,
+    });
+}

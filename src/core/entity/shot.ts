@@ -1,0 +1,55 @@
+/** A shot as it was pulled. Who pulled it, when and for which recipe is said where it is kept. */
+import {
+  BEAN_STATE_LABELS,
+  BEAN_STATES,
+  CLOCK_LABELS,
+  CLOCKS,
+  SEEN,
+  SEEN_LABELS,
+} from '../vocabulary';
+import { flag, quantity, text, word, words, type Entered, type Values } from './field';
+
+export const SHOT = {
+  dial: quantity('dial', {
+    headers: ['dial', 'grind', 'grind setting', 'grinder setting', 'setting'],
+  }),
+  doseG: quantity('doseG', { headers: ['dose', 'in', 'dose in'] }),
+  /** Dose aimed at when it was trimmed on purpose; the recipe's dose when unknown. */
+  aimDoseG: quantity('doseG', { label: 'Dose aimed at', isOpen: true }),
+  yieldG: quantity('shotYieldG', { headers: ['yield', 'out', 'beverage', 'beverage mass', 'cup'] }),
+  timeS: quantity('timeS', { headers: ['time', 'shot time', 'brew time', 'extraction time'] }),
+  firstDripS: quantity('firstDripS', { isOpen: true, headers: ['first drip', 'drip'] }),
+  clock: word(CLOCKS, CLOCK_LABELS, { label: 'Clock', headers: ['clock', 'time counts'] }),
+  temperatureC: quantity('temperatureC', {
+    step: 0.5,
+    headers: ['temperature', 'temp', 'water temperature', 'brew temperature', 'brew temp'],
+  }),
+  purged: flag({ label: 'Purged', unsaid: false, headers: ['purged', 'purge'] }),
+  /** Grams purged; a tick without a figure counts as twice the retention. */
+  purgeG: quantity('purgeG', { isOpen: true, headers: ['purge weight', 'purged amount'] }),
+  seen: words(SEEN, SEEN_LABELS, {
+    label: 'Seen',
+    unsaid: [],
+    headers: ['seen', 'looks', 'flow'],
+  }),
+  /** How the beans went into the grinder. */
+  beans: word(BEAN_STATES, BEAN_STATE_LABELS, {
+    label: 'Beans',
+    unsaid: 'room',
+    headers: ['bean state', 'beans were'],
+  }),
+  /** When the stream turned pale, from the pump. */
+  blondS: quantity('blondS', { label: 'Turns pale at', step: 0.5, isOpen: true }),
+  puck: text('remark', { label: 'Spent puck', unsaid: '', headers: ['spent puck', 'puck'] }),
+  /** What ran into the cup after the pump stopped, off the scale. */
+  overrunG: quantity('overrunG', { isOpen: true }),
+  tdsPct: quantity('tdsPct', { isOpen: true, headers: ['tds', 'strength'] }),
+  /** A shot of the simulator: it is shown as such and publishes nothing. */
+  isSimulated: flag({ label: 'Simulated', unsaid: false }),
+  /** Why it was pulled otherwise than advised; unknown when the advice was followed. */
+  overruled: text('words', { label: 'Why you overrule the advice', isOpen: true }),
+  remark: text('remark', { label: 'Remark', unsaid: '', headers: ['remark', 'comment', 'notes'] }),
+} as const;
+
+export type ShotValues = Values<typeof SHOT>;
+export type ShotEntered = Entered<typeof SHOT>;

@@ -1,0 +1,72 @@
+/** Tastings: what somebody made of the cup of a shot. */
+import { TASTING, type TastingValues } from '@/core/entity/tasting';
+import type { Entered } from '@/core/entity/field';
+import type { Taste } from '@/core/schema/shot';
+import { prepared, type Db } from './database';
+import { now } from './rows';
+import { tableOf } from './table';
+
+export interface StoredTasting extends TastingValues {
+  readonly id: string;
+  readonly shotId: string;
+  readonly tastedAt: string;
+  readonly tastedBy: string;
+  readonly tastedById: string;
+  readonly scales: Taste;
+}
+
+export const TASTING_TABLE = tableOf('tasting', TASTING);
+
+/** Columns of a tasting `t` by a person `p`. */
+export const TASTING_COLUMNS = `
+  t.id, t.shot_id AS shotId, t.tasted_at AS tastedAt, p.name AS tastedBy,
+  t.tasted_by AS tastedById, t.scales, ${TASTING_TABLE.selected('t')}`;
+
+export function completeTasting(row: unknown): StoredTasting {
+  const { id, shotId, tastedAt, tastedBy, tastedById, scales } = row as StoredTasting;
+  return {
+    id,
+    shotId,
+    tastedAt,
+    tastedBy,
+    tastedById,
+    scales: JSON.parse(String(scales)) as Taste,
+    ...TASTING_TABLE.read(row),
+  };
+}
+
+/** Tastings of a dial-in's shots, oldest first. */
+export function listTastings(db: Db, dialInId: string): StoredTasting[] {
+  return prepared(
+    db,
+    `SELECT ${TASTING_COLUMNS}
+     FROM tasting t JOIN shot s ON s.id = t.shot_id
+     JOIN recipe_draft r ON r.id = s.recipe_draft_id JOIN person p ON p.id = t.tasted_by
+     WHERE r.dial_in_id = ? AND s.removed_at IS NULL ORDER BY t.tasted_at, t.rowid`,
+  )
+    .all(dialInId)
+    .map(completeTasting);
+}
+
+export interface TastingFields extends Entered<typeof TASTING> {
+  readonly shotId: string;
+  readonly scales: Taste;
+  /** Now when absent. */
+  readonly tastedAt?: string | undefined;
+}
+
+export function insertTasting(db: Db, id: string, fields: TastingFields, personId: string): void {
+  const { shotId, scales, tastedAt = now() } = fields;
+  prepared(
+    db,
+    `INSERT INTO tasting (id, shot_id, tasted_at, tasted_by, scales, ${TASTING_TABLE.columns})
+     VALUES (@id, @shotId, @tastedAt, @personId, @scales, ${TASTING_TABLE.parameters})`,
+  ).run({
+    ...TASTING_TABLE.write(fields),
+    id,
+    shotId,
+    tastedAt,
+    personId,
+    scales: JSON.stringify(scales),
+  });
+}

@@ -1,0 +1,118 @@
+/** Every line of a card as label and words: page, paper and comparison say the same. */
+import { dayWords } from '@/core/dayWords';
+import {
+  CLOCK_LABELS,
+  PROCESS_LABELS,
+  roastWord,
+  STYLE_LABELS,
+  TEMPERATURE_SCHOOL_LABELS,
+} from '@/core/vocabulary';
+import { programmeWords, shortProgrammeWords } from '@/core/programme/words';
+import type { RecipeBody } from './document';
+
+export type CardLine =
+  | 'Coffee'
+  | 'Components'
+  | 'Roast'
+  | 'Dose'
+  | 'In the cup'
+  | 'Time'
+  | 'Temperature'
+  | 'Ratio'
+  | 'Tolerances'
+  | 'Programme'
+  | 'Step by step'
+  | 'Temperature is meant'
+  | 'Basket'
+  | 'Made on'
+  | 'Rest'
+  | 'Look for'
+  | 'When it is right'
+  | 'When it ran short'
+  | 'When it ran long'
+  | 'Repeated'
+  | 'Temperature school';
+
+/** The four figures that stand on the plate. */
+export const CARD_FIGURES = ['Dose', 'In the cup', 'Time', 'Temperature'] as const;
+/** What stands under them, in this order. */
+export const CARD_FACTS = [
+  'Ratio',
+  'Tolerances',
+  'Programme',
+  'Step by step',
+  'Temperature is meant',
+  'Basket',
+  'Made on',
+  'Rest',
+  'Look for',
+] as const;
+export const CARD_SENSES = ['When it is right', 'When it ran short', 'When it ran long'] as const;
+
+/** The safety notes of every card. */
+export const CARD_CAUTION =
+  'If a shot chokes, wait for the pressure to vent before you loosen the portafilter. Group, portafilter and steam scald. For electrical, water and pressure work: the maker’s manual and a licensed technician.';
+
+export function cardLines(body: RecipeBody): Readonly<Record<CardLine, string>> {
+  const { coffee, recipe, setup, sensory, tolerance, confirmedShots } = body;
+  return {
+    Coffee: coffee.name,
+    Components: coffee.components.map(componentWords).join('; '),
+    Roast: coffee.roastLevel === undefined ? '' : roastWord(coffee.roastLevel),
+    Dose: `${recipe.doseG.toFixed(1)} g`,
+    'In the cup': `${recipe.yieldG.toFixed(1)} g`,
+    Time: `${recipe.timeS[0]}-${recipe.timeS[1]} s ${CLOCK_LABELS[recipe.clock]}`,
+    Temperature: `${recipe.temperatureC.toFixed(1)} °C`,
+    Ratio: `1:${recipe.ratio.toFixed(2)}`,
+    Tolerances: `dose ± ${tolerance.doseG} g, yield ± ${tolerance.yieldG} g`,
+    Programme: `${STYLE_LABELS[body.style]}: ${recipe.programme ?? ''}`,
+    'Step by step': stepsWords(recipe),
+    'Temperature is meant': body.temperatureMeasured,
+    Basket: `${setup.basket}, ${setup.diameterMm} mm, rated ${setup.ratedG} g`,
+    'Made on': `${setup.machine}; ${setup.grinder} at ${setup.dial}. Your dial will differ: grind for the time.`,
+    Rest: `Use from day ${recipe.restDays[0]} to ${recipe.restDays[1]} after the roast of ${dayWords(coffee.roastDate)}`,
+    'Look for': coffee.promisedNotes.join(', '),
+    'When it is right': sensory.right,
+    'When it ran short': sensory.short,
+    'When it ran long': sensory.long,
+    Repeated:
+      confirmedShots > 1
+        ? `Repeated on target ${confirmedShots} times.`
+        : 'Not yet repeated on target.',
+    'Temperature school': TEMPERATURE_SCHOOL_LABELS[body.temperatureSchool],
+  };
+}
+
+/** The steps, where the programme's own words do not say them already. */
+function stepsWords({ steps, programme }: RecipeBody['recipe']): string {
+  if (!steps) return '';
+  const words = programmeWords(steps);
+  const isSaid =
+    programme === words || (steps.length === 1 && programme === shortProgrammeWords(steps));
+  return isSaid ? '' : words;
+}
+
+/** What the coffee is, on one line under its name. */
+export function coffeeWords(body: RecipeBody): string {
+  const { Components, Roast } = cardLines(body);
+  return [Components, Roast && `${Roast.toLowerCase()} roast`]
+    .filter((word) => word !== '')
+    .join('; ');
+}
+
+type Component = RecipeBody['coffee']['components'][number];
+
+/** "70 % Colombia, Huila, Finca, Caturra, honey"; the share only where there is more than one. */
+function componentWords(component: Component, _index: number, all: readonly Component[]): string {
+  const { sharePct, producer, region, country, variety, process } = component;
+  const words = [
+    producer,
+    region,
+    country,
+    variety,
+    process ? PROCESS_LABELS[process].toLowerCase() : '',
+  ]
+    .filter((word) => word !== '')
+    .join(', ');
+  return all.length > 1 ? `${sharePct} % ${words}` : words;
+}

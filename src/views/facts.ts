@@ -1,0 +1,36 @@
+/** The facts of a release as the models take them. */
+import type { ReleaseFacts } from '@/core/coffee/features';
+import type { RoastReading } from '@/core/coffee/roast';
+import { batchRestDays } from '@/core/rest/batchRest';
+import type { StoredBatch, StoredRelease } from '@/data/releases';
+
+/** The facts of a release, for one of its batches. */
+export function factsOf(
+  release: StoredRelease,
+  batch: { readonly roast: RoastReading; readonly restDays: number | undefined },
+): ReleaseFacts {
+  return {
+    id: release.id,
+    roastLevel: batch.roast.level ?? undefined,
+    roastSd: batch.roast.sd || undefined,
+    restDays: batch.restDays,
+    components: release.components.map(
+      ({ sharePct, process, varietyClass, densityGPerL, altitudeM }) => ({
+        sharePct,
+        process,
+        varietyClass,
+        densityGPerL,
+        altitudeM,
+      }),
+    ),
+  };
+}
+
+/** The same as the batch stands on a day. */
+export function factsToday(
+  release: StoredRelease,
+  batch: StoredBatch & { readonly roast: RoastReading },
+  today: string,
+): ReleaseFacts {
+  return factsOf(release, { roast: batch.roast, restDays: batchRestDays(batch, today) });
+}

@@ -1,0 +1,92 @@
+/**
+ * The house model over what is stored: learnt once for each temperature school, kept until what it
+ * rests on changes.
+ */
+import { learn, type HouseModel, type PastRelease } from '@/core/start/fit';
+import { recencyWeight } from '@/core/start/recency';
+import { grindStepsOf, inferredReference } from '@/core/start/startDial';
+import type { Grinder } from '@/core/schema/setup';
+import type { TemperatureSchool } from '@/core/vocabulary';
+import type { Db } from '@/data/database';
+import type { StoredGrinder } from '@/data/equipment';
+import { kept } from '@/data/kept';
+import { listDecided, type DecidedRecipe } from './history';
+import type { House } from '@/data/house';
+
+export interface HouseKnowledge {
+  /** Oldest first; `history` is aligned with it. */
+  readonly decided: readonly DecidedRecipe[];
+  readonly history: readonly PastRelease[];
+  readonly modelOf: (school: TemperatureSchool) => HouseModel;
+  /** A grinder with the reference dial it was calibrated to, or the one past recipes point to. */
+  readonly withReference: <G extends Grinder & Pick<StoredGrinder, 'id'>>(grinder: G) => G;
+}
+
+/** Everything the house has learnt. */
+export function readHouseModel(db: Db, house: House): HouseKnowledge {
+  return kept(db, { name: 'house model', restsOn: RESTS_ON }, () =>
+    knowledgeOf(listDecided(db, house), house),
+  );
+}
+
+/** Shots of decided recipes too: one that comes late changes the dial the recipe ended on. */
+const RESTS_ON = [
+  'house',
+  'equipment',
+  'release',
+  'batch',
+  'recipe',
+  'decidedShot',
+  'publication',
+] as const;
+
+function knowledgeOf(decided: readonly DecidedRecipe[], house: House): HouseKnowledge {
+  const withReference = referencesOf(decided, house);
+  const history = decided.map((item, i): PastRelease => {
+    const { facts, draft, setup, dial } = item;
+    const { style, recipe } = draft;
+    const ago = decided.length - 1 - i;
+    return {
+      release: facts,
+      style,
+      recipe,
+      ratedG: setup.basket.ratedG,
+      grindSteps:
+        dial === null ? undefined : (grindStepsOf(withReference(setup.grinder), dial) ?? undefined),
+      weight: recencyWeight(ago, house.halfLife ?? null),
+    };
+  });
+  const models = new Map<TemperatureSchool, HouseModel>();
+  return {
+    decided,
+    history,
+    withReference,
+    modelOf: (school) => {
+      let model = models.get(school);
+      if (!model) models.set(school, (model = learn(history, school, house.rules)));
+      return model;
+    },
+  };
+}
+
+/** Reference dials of grinders nobody calibrated: where the rules say the reference coffee would run. */
+function referencesOf(
+  decided: readonly DecidedRecipe[],
+  house: House,
+): HouseKnowledge['withReference'] {
+  const rules = learn([], house.temperatureSchool, house.rules);
+  const inferred = new Map<string, number | null>();
+  return (grinder) => {
+    if (grinder.referenceDial !== undefined) return grinder;
+    if (!inferred.has(grinder.id)) {
+      const own = decided.flatMap((item) =>
+        item.dial !== null && item.setup.grinder.id === grinder.id
+          ? [{ facts: item.facts, style: item.draft.style, dial: item.dial }]
+          : [],
+      );
+      inferred.set(grinder.id, inferredReference(grinder, own, rules));
+    }
+    const referenceDial = inferred.get(grinder.id) ?? null;
+    return referenceDial === null ? grinder : { ...grinder, referenceDial };
+  };
+}

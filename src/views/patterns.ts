@@ -1,0 +1,151 @@
+/** All that Patterns shows for one set of filters. Server only. */
+import { effectsOf, type Effect } from '@/core/start/effects';
+import { learn, outputOf } from '@/core/start/fit';
+import { OUTPUTS, type Output } from '@/core/start/priors';
+import { groupBy } from '@/core/patterns/groupBy';
+import { meanOf, type MeanOf } from '@/core/patterns/summary';
+import type { Process } from '@/core/vocabulary';
+import type { Db } from '@/data/database';
+import type { DecidedRecipe } from './history';
+import type { House } from '@/data/house';
+import { readHouseModel } from './houseModel';
+import { readRecords, type About, type Cup, type DialInCost } from './records';
+import { roastBandOf } from '@/core/coffee/roastBand';
+import { isLetThrough, readFilters, type Filters } from './patternFilters';
+
+/** One decided recipe beside what the model had proposed for it when it went on the bench. */
+export interface ProposalPoint extends About {
+  /** Raw model values by output; an output is left out where either side is not known. */
+  readonly values: Readonly<Partial<Record<Output, { proposed: number; decided: number }>>>;
+}
+
+export interface CupGroup {
+  readonly process: Process;
+  readonly roast: 'light' | 'medium' | 'dark' | 'unknown';
+  readonly releases: number;
+  readonly cups: number;
+  /** Of the releases' mean likings. */
+  readonly liking: MeanOf | null;
+  /** Promised notes by how often they were found, the most first. */
+  readonly notes: readonly {
+    readonly note: string;
+    readonly found: number;
+    readonly asked: number;
+  }[];
+}
+
+export interface PatternsView {
+  readonly filters: Filters;
+  readonly releases: number;
+  readonly effects: Readonly<Record<Output, readonly Effect[]>>;
+  readonly proposals: readonly ProposalPoint[];
+  readonly dialIns: readonly DialInCost[];
+  readonly cups: readonly CupGroup[];
+}
+
+const MOST_NOTES = 4;
+
+/** Reads what the filters let through; the model is learnt anew from just that. */
+export function readPatterns(
+  db: Db,
+  house: House,
+  search: Readonly<Record<string, string | string[] | undefined>>,
+): PatternsView {
+  const filters = readFilters(search);
+  const knowledge = readHouseModel(db, house);
+  const shown = knowledge.decided.flatMap((recipe, place) => {
+    const about = aboutDecided(recipe);
+    const past = knowledge.history[place]!;
+    return isLetThrough(about, filters) ? [{ recipe, about, past }] : [];
+  });
+  const isWhole = shown.length === knowledge.decided.length;
+  const model = isWhole
+    ? knowledge.modelOf(house.temperatureSchool)
+    : learn(
+        shown.map(({ past }) => past),
+        house.temperatureSchool,
+        house.rules,
+      );
+  const records = readRecords(db, house);
+  return {
+    filters,
+    releases: shown.length,
+    effects: Object.fromEntries(
+      OUTPUTS.map((output) => [output, effectsOf(model, output)]),
+    ) as Record<Output, Effect[]>,
+    proposals: shown.flatMap(({ recipe, about, past }) => {
+      const { proposed } = recipe.draft;
+      if (!proposed) return [];
+      const values = Object.fromEntries(
+        OUTPUTS.flatMap((output) => {
+          const decided = outputOf(past, output);
+          const before = proposed[output];
+          return decided === null || before === undefined
+            ? []
+            : [[output, { proposed: before, decided }]];
+        }),
+      );
+      return [{ ...about, values }];
+    }),
+    dialIns: records.dialIns.filter((dialIn) => isLetThrough(dialIn, filters)),
+    cups: cupGroups(records.cups.filter((cup) => isLetThrough(cup, filters))),
+  };
+}
+
+function aboutDecided(recipe: DecidedRecipe): About {
+  const { facts, draft } = recipe;
+  return {
+    releaseId: draft.releaseId,
+    name: recipe.name,
+    day: recipe.decidedAt.slice(0, 10),
+    style: draft.style,
+    setupId: recipe.setup.id,
+    processes: (facts.components ?? []).flatMap(({ process }) => (process ? [process] : [])),
+    roastLevel: facts.roastLevel ?? null,
+  };
+}
+
+const bandOf = (roastLevel: number | null) =>
+  roastLevel === null ? 'unknown' : roastBandOf(roastLevel);
+
+/** Cups by process and roast; a blend counts with its first process. */
+function cupGroups(cups: readonly Cup[]): CupGroup[] {
+  const withProcess = cups.filter(({ processes }) => processes.length > 0);
+  const groups = groupBy(
+    withProcess,
+    ({ processes, roastLevel }) => `${processes[0]!} ${bandOf(roastLevel)}`,
+  );
+  return [...groups.values()]
+    .map((group): CupGroup => {
+      const byRelease = groupBy(group, ({ releaseId }) => releaseId);
+      const likings = [...byRelease.values()].flatMap((own) => {
+        const known = own.flatMap(({ liking }) => (liking === undefined ? [] : [liking]));
+        return meanOf(known)?.mean ?? [];
+      });
+      return {
+        process: group[0]!.processes[0]!,
+        roast: bandOf(group[0]!.roastLevel),
+        releases: byRelease.size,
+        cups: group.length,
+        liking: meanOf(likings),
+        notes: notesOf(group).slice(0, MOST_NOTES),
+      };
+    })
+    .sort((a, b) => b.releases - a.releases || b.cups - a.cups);
+}
+
+function notesOf(cups: readonly Cup[]): CupGroup['notes'] {
+  const counts = new Map<string, { found: number; asked: number }>();
+  for (const { promised, found } of cups)
+    for (const note of promised) {
+      const key = note.toLowerCase();
+      const count = counts.get(key) ?? { found: 0, asked: 0 };
+      counts.set(key, {
+        asked: count.asked + 1,
+        found: count.found + Number(found.some((word) => word.toLowerCase() === key)),
+      });
+    }
+  return [...counts]
+    .map(([note, count]) => ({ note, ...count }))
+    .sort((a, b) => b.found - a.found || a.note.localeCompare(b.note));
+}

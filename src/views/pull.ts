@@ -1,0 +1,109 @@
+/** What Pull shows beyond the release: traces, the grinder's curve, the overrun, the house's usual. */
+import { grinderCurve, type CurvePoint } from '@/core/advice/curve';
+import { PROCESS_INTENSITY } from '@/core/coffee/features';
+import { benchMinutes } from '@/core/patterns/benchMinutes';
+import { learnedOverrun, thinned } from '@/core/trace/read';
+import type { Trace } from '@/core/trace/schema';
+import { METRIC } from '@/core/units';
+import { prepared, type Db } from '@/data/database';
+import type { House } from '@/data/house';
+import { readRecords } from './records';
+import { askedOf, type Bench, type ReleaseView } from './release';
+import { listTraces } from '@/data/traces';
+
+/** What a dial-in usually takes in this house: the middle of the confirmed ones. */
+export interface Usual {
+  readonly dialIns: number;
+  readonly shots: number;
+  readonly spentG: number;
+  readonly minutes: number;
+}
+
+export interface PullView {
+  readonly curve: readonly CurvePoint[];
+  /** Thinned, by shot. */
+  readonly traces: Readonly<Record<string, Trace>>;
+  /** What still runs into the cup after the pump, as measured on this setup, else as told, g. */
+  readonly overrunG: number;
+  readonly minutes: number;
+  /** Null until the house has a few. */
+  readonly usual: Usual | null;
+  /** Shots that came first after a break: the group was not yet as warm as it gets. */
+  readonly firsts: readonly string[];
+  /** What simulated instruments stand in for. */
+  readonly coffee: SimulatedOf;
+}
+
+export interface SimulatedOf {
+  readonly roastLevel: number;
+  readonly intensity: number;
+  readonly restDays: number;
+  /** What the coffee and the setup are called: the same names are the same simulated bench. */
+  readonly names: string;
+}
+
+const DRAWN_EVERY_S = 0.8;
+/** A machine that stood this long is cold in parts. House heuristic. */
+const COLD_AFTER_MIN = 45;
+
+export function readPull(db: Db, house: House, view: ReleaseView, bench: Bench): PullView {
+  const { shots, setup, draft } = bench;
+  const traces = [...listTraces(db, draft.dialInId)];
+  const moments = shots.map(({ pulledAt }) => pulledAt);
+  return {
+    curve: grinderCurve(askedOf(bench, METRIC)),
+    traces: Object.fromEntries(
+      traces.map(([shotId, trace]) => [shotId, thinned(trace, DRAWN_EVERY_S)]),
+    ),
+    overrunG: learnedOverrun(listOverruns(db, setup.machine.id), setup.machine.overrunG),
+    minutes: benchMinutes(moments),
+    usual: usualOf(db, house),
+    firsts: shots.flatMap(({ id, pulledAt }, i) => {
+      const before = moments[i - 1];
+      const gapMs = before === undefined ? Infinity : Date.parse(pulledAt) - Date.parse(before);
+      return gapMs > COLD_AFTER_MIN * 60_000 ? [id] : [];
+    }),
+    coffee: {
+      roastLevel: view.batch.roast.level ?? 0,
+      intensity: intensityOf(view),
+      restDays: view.batch.rest.restDays,
+      names: [view.release.name, setup.name, draft.style].join('\n'),
+    },
+  };
+}
+
+function intensityOf({ release }: ReleaseView): number {
+  return release.components.reduce(
+    (sum, { sharePct, process }) =>
+      sum + (sharePct / 100) * (process ? PROCESS_INTENSITY[process] : 0),
+    0,
+  );
+}
+
+/** Overruns read off the scale on a machine, oldest first. */
+function listOverruns(db: Db, machineId: string): number[] {
+  return (
+    prepared(
+      db,
+      `SELECT s.overrun_g AS overrunG FROM shot s
+       JOIN recipe_draft r ON r.id = s.recipe_draft_id JOIN dial_in d ON d.id = r.dial_in_id
+       JOIN setup u ON u.id = d.setup_id
+       WHERE u.machine_id = ? AND s.overrun_g IS NOT NULL AND s.removed_at IS NULL
+       ORDER BY s.pulled_at`,
+    ).all(machineId) as { overrunG: number }[]
+  ).map(({ overrunG }) => overrunG);
+}
+
+const LEAST_DIAL_INS = 3;
+function usualOf(db: Db, house: House): Usual | null {
+  const confirmed = readRecords(db, house).dialIns.filter(({ isConfirmed }) => isConfirmed);
+  const middle = (values: number[]) => values.sort((a, b) => a - b)[Math.floor(values.length / 2)]!;
+  return confirmed.length < LEAST_DIAL_INS
+    ? null
+    : {
+        dialIns: confirmed.length,
+        shots: middle(confirmed.map(({ shots }) => shots)),
+        spentG: middle(confirmed.map(({ spentG }) => spentG)),
+        minutes: middle(confirmed.map(({ minutes }) => minutes)),
+      };
+}

@@ -1,0 +1,108 @@
+/**
+ * Every field of every sheet goes out, comes into another house and is the same there. The fields are
+ * the entity's own: a new one fails here until it travels.
+ */
+import { BATCH } from '@/core/entity/batch';
+import { COMPONENT } from '@/core/entity/component';
+import { entriesOf, type Fields } from '@/core/entity/field';
+import { RECIPE } from '@/core/entity/recipe';
+import { RELEASE } from '@/core/entity/release';
+import { SHOT } from '@/core/entity/shot';
+import { SCALES, TASTING } from '@/core/entity/tasting';
+import type { Db } from '@/data/database';
+import { findBenchDraft, insertDraft, putOnBench } from '@/data/dialIns';
+import { findHouse } from '@/data/house';
+import { insertBatch, insertRelease, findReleaseNamed } from '@/data/releases';
+import { insertShot, listShots } from '@/data/shots';
+import { insertTasting, listTastings } from '@/data/tastings';
+import { findLead } from '@/data/people';
+import { exportSheet } from '@/features/import/exports';
+import { SHEETS, type SheetName } from '@/features/import/sheets';
+import { suggestMapping } from '@/formats/sheets/columns';
+import { parseCsv, writeCsv } from '@/formats/sheets/csv';
+import { readinessOf } from '@/features/publish/readiness';
+import { readRelease } from '@/views/release';
+import { fullValues } from '../support/fullValues';
+import { openHouse, send, SETUP, shotInput, TODAY, type TestHouse } from '../support/house';
+
+/** Takes a sheet of one house into another as its screen would: columns by their headers. */
+function carry(from: Db, to: Db, sheet: SheetName): void {
+  const csv = writeCsv(exportSheet(from, findHouse(from)!, sheet));
+  const mapping = suggestMapping(SHEETS[sheet].columns, parseCsv(csv).columns);
+  send(to, SHEETS[sheet].command, { csv, mapping, dateOrder: 'ymd' });
+}
+
+function expectSame(fields: Fields, after: object, before: object): void {
+  for (const [name] of entriesOf(fields)) {
+    const value = (of: object) => (of as Readonly<Record<string, unknown>>)[name];
+    expect({ [name]: value(before) }).not.toEqual({ [name]: undefined });
+    expect({ [name]: value(after) }).toEqual({ [name]: value(before) });
+  }
+}
+
+/** A house with one release of which everything is known, down to a cup. */
+function fullHouse(): TestHouse & { readonly person: string } {
+  const house = openHouse();
+  const { db } = house;
+  const person = findLead(db)!.id;
+  const component = { ...fullValues(COMPONENT), sharePct: 100 };
+  insertRelease(db, 'full', { ...fullValues(RELEASE), components: [component] }, person);
+  insertBatch(db, 'full-1', 'full', fullValues(BATCH));
+  db.prepare(`INSERT INTO dial_in VALUES ('d', 'full', 'full-1', ?, 'soakFirst', ?)`).run(
+    house.setupId,
+    '2026-05-10T08:00:00.000Z',
+  );
+  const recipe = { ...fullValues(RECIPE), restDays: [8, 21] as [number, number] };
+  const draft = { temperatureSchool: 'both', startDial: 12, why: 'noted' } as const;
+  insertDraft(db, 'q', 'd', { ...draft, decidedOn: '2026-05-10', recipe }, person);
+  putOnBench(db, 'full', 'q');
+  const pulledAt = '2026-05-18T09:05:00.000Z';
+  insertShot(db, 's', { ...fullValues(SHOT), dial: 11, draftId: 'q', pulledAt }, person);
+  const scales = fullValues(SCALES);
+  const tastedAt = '2026-05-18T12:00:00.000Z';
+  insertTasting(db, 't', { ...fullValues(TASTING), scales, shotId: 's', tastedAt }, person);
+  return { ...house, person };
+}
+
+it('every field of a release, its components, batches, recipes, shots and cups travels', () => {
+  const { db } = fullHouse();
+  const other = openHouse();
+  for (const sheet of ['releases', 'recipes', 'shots', 'tastings'] as const)
+    carry(db, other.db, sheet);
+  const before = findReleaseNamed(db, fullValues(RELEASE).name)!;
+  const after = findReleaseNamed(other.db, before.name)!;
+  expectSame(RELEASE, after, before);
+  expectSame(COMPONENT, after.components[0]!, before.components[0]!);
+  expectSame(BATCH, after.batches[0]!, before.batches[0]!);
+  const [draft, carried] = [findBenchDraft(db, 'full')!, findBenchDraft(other.db, after.id)!];
+  expectSame(RECIPE, carried.recipe, draft.recipe);
+  expectSame(SHOT, listShots(other.db, carried.dialInId)[0]!, listShots(db, 'd')[0]!);
+  const [cup, carriedCup] = [
+    listTastings(db, 'd')[0]!,
+    listTastings(other.db, carried.dialInId)[0]!,
+  ];
+  expectSame(TASTING, carriedCup, cup);
+  expectSame(SCALES, carriedCup.scales, cup.scales);
+});
+
+it('simulated shots come back simulated, and open no gate', () => {
+  const house = openHouse();
+  const { db, releaseId, draftId } = house;
+  const gate = () => {
+    const view = readRelease(db, findHouse(db)!, releaseId, { today: TODAY })!;
+    return readinessOf(view).find(({ gate: name }) => name === 'confirmed')!;
+  };
+  const shots = [1, 2].map(() => send(db, 'logShot', shotInput(draftId, { isSimulated: true })));
+  const csv = writeCsv(exportSheet(db, findHouse(db)!, 'shots'));
+  for (const { shotId } of shots) send(db, 'removeShot', { shotId });
+  const mapping = suggestMapping(SHEETS.shots.columns, parseCsv(csv).columns);
+  send(db, 'importShots', { csv, mapping, dateOrder: 'ymd' });
+  expect(gate()).toMatchObject({ isMet: false, words: expect.stringMatching(/simulated/) });
+});
+
+it('what is there already stays as it is, also beside a second setup', () => {
+  const { db } = fullHouse();
+  send(db, 'saveSetup', { setup: { ...SETUP, name: 'Another bench' } });
+  carry(db, db, 'shots');
+  expect(listShots(db, 'd')).toHaveLength(1);
+});
