@@ -2,7 +2,16 @@ import next from 'eslint-config-next';
 import tseslint from 'typescript-eslint';
 
 const config = [
-  { ignores: ['.next/**', 'node_modules/**', 'next-env.d.ts', 'data/**', 'test-results/**'] },
+  {
+    ignores: [
+      '.next/**',
+      'node_modules/**',
+      'next-env.d.ts',
+      'data/**',
+      '.cache/**',
+      'test-results/**',
+    ],
+  },
   ...next,
   ...tseslint.configs.recommended,
   {

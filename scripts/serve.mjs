@@ -1,5 +1,6 @@
 /**
- * `npm run demo` and `npm start`: install, build if stale, serve. The demo keeps its own database.
+ * `npm run demo` and `npm start`: install, build if stale, serve. The demo keeps its own database;
+ * `npm run dev` serves it from the sources, as they change.
  * PORT and KETTLEBRAND_DATA change the defaults; `npm run demo -- --reset` starts the demo data anew.
  */
 import { spawn } from 'node:child_process';
@@ -10,7 +11,8 @@ import { ensureInstalled, ROOT, runBin } from './lib/install.mjs';
 import { isPortFree } from './lib/port.mjs';
 
 const [mode, ...flags] = process.argv.slice(2);
-const isDemo = mode === 'demo';
+const isDev = mode === 'dev';
+const isDemo = mode === 'demo' || isDev;
 const unknown = flags.find((flag) => !(isDemo && flag === '--reset'));
 if (unknown) {
   process.stderr.write(
@@ -34,11 +36,11 @@ const env = {
   // The sign-in page shows the demo's people only where the demo runs.
   KETTLEBRAND_DEMO: isDemo ? '1' : '0',
   NEXT_TELEMETRY_DISABLED: '1',
-  NODE_ENV: 'production',
+  NODE_ENV: isDev ? 'development' : 'production',
 };
 
 ensureInstalled();
-ensureBuilt();
+if (!isDev) ensureBuilt();
 
 if (isDemo) {
   const file = join(folder, 'kettlebrand.sqlite');
@@ -55,8 +57,8 @@ if (check !== 0) process.exit(check);
 const host = process.env.HOST ?? 'localhost';
 const server = spawn(
   join(ROOT, 'node_modules/.bin/next'),
-  ['start', '--port', port, '--hostname', host],
-  { cwd: ROOT, env, stdio: ['ignore', 'ignore', 'inherit'] },
+  [isDev ? 'dev' : 'start', '--port', port, '--hostname', host],
+  { cwd: ROOT, env, stdio: ['ignore', isDev ? 'inherit' : 'ignore', 'inherit'] },
 );
 const stop = (signal) => server.kill(signal);
 process.on('SIGINT', () => stop('SIGINT'));

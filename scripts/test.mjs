@@ -1,6 +1,7 @@
 /**
  * `npm test`: types, lint, format, import rules, unused code, unit tests, browser tests; every part
  * runs even when an earlier one failed. The last line counts: `N passed, N failed`.
+ * `npm test -- NAME` runs the browser tests whose name holds it, and nothing else.
  */
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
@@ -11,6 +12,9 @@ import { ensureInstalled, ROOT, runBin } from './lib/install.mjs';
 ensureInstalled();
 ensureBrowser();
 ensureBuilt();
+
+const [name] = process.argv.slice(2);
+if (name !== undefined) process.exit(runBin('playwright', ['test', '--grep', name]));
 
 const count = { passed: 0, failed: 0 };
 const results = join(ROOT, 'test-results');

@@ -14,7 +14,7 @@ import { saveProgramme } from '@/features/programmes/actions';
 import { publish, showAgain, withdraw } from '@/features/publish/actions';
 import { logShot, removeShot, restoreShot } from '@/features/pull/actions';
 import { createRelease, editRelease, saveBatch } from '@/features/read/actions';
-import { putBack, takeAway } from '@/features/removal/actions';
+import { putBack, takeAway, undoEdit } from '@/features/removal/actions';
 import { acceptRecipe, useRecipe } from '@/features/start/actions';
 import { recordTasting } from '@/features/taste/actions';
 
@@ -35,6 +35,7 @@ export const commands: ReadonlyMap<string, Command> = new Map(
     saveBatch,
     takeAway,
     putBack,
+    undoEdit,
     acceptRecipe,
     useRecipe,
     logShot,

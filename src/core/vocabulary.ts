@@ -206,6 +206,11 @@ export const INSTRUMENT_LABELS: Record<Instrument, string> = {
 export const LINKS = ['none', 'simulated'] as const;
 export type Link = (typeof LINKS)[number];
 
+export const LINK_LABELS: Record<Link, string> = {
+  none: 'Read by hand',
+  simulated: 'Simulated, for trying out',
+};
+
 /** Where a machine's brewing water comes from. */
 export const BOILERS = ['single', 'heatExchanger', 'dual', 'thermoblock'] as const;
 export type Boiler = (typeof BOILERS)[number];

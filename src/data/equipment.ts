@@ -29,26 +29,34 @@ export const PART_TABLES = {
 /** The three tables are alike in all that is asked of them here. */
 const tableOfPart = (part: Part) => PART_TABLES[part] as unknown as Table<Fields>;
 
-function select(part: Part): string {
-  return `SELECT id, row_version AS rowVersion, ${tableOfPart(part).selected()} FROM ${part}`;
+/** Columns of a part's table; with a prefix where several parts are joined. */
+export function partColumns(part: Part, prefix = ''): string {
+  const identity = `${part}.id AS ${prefix}id, ${part}.row_version AS ${prefix}rowVersion`;
+  return `${identity}, ${tableOfPart(part).selected(part, prefix)}`;
 }
 
-function complete<P extends Part>(part: P, row: unknown): StoredParts[P] {
-  const { id, rowVersion } = row as Identity;
-  return { id, rowVersion, ...tableOfPart(part).read(row) } as unknown as StoredParts[P];
+export function readPart<P extends Part>(part: P, row: unknown, prefix = ''): StoredParts[P] {
+  const raw = row as Readonly<Record<string, unknown>>;
+  return {
+    id: raw[`${prefix}id`],
+    rowVersion: raw[`${prefix}rowVersion`],
+    ...tableOfPart(part).read(row, prefix),
+  } as unknown as StoredParts[P];
 }
+
+const select = (part: Part) => `SELECT ${partColumns(part)} FROM ${part}`;
 
 /** Every part of a kind in use, by name. */
 export function listParts<P extends Part>(db: Db, part: P): StoredParts[P][] {
   return prepared(db, `${select(part)} WHERE removed_at IS NULL ORDER BY name, id`)
     .all()
-    .map((row) => complete(part, row));
+    .map((row) => readPart(part, row));
 }
 
 /** A part, also one that was taken away: old setups still name it. */
 export function findPart<P extends Part>(db: Db, part: P, id: string): StoredParts[P] | null {
   const row = prepared(db, `${select(part)} WHERE id = ?`).get(id);
-  return row === undefined ? null : complete(part, row);
+  return row === undefined ? null : readPart(part, row);
 }
 
 export function insertPart<P extends Part>(

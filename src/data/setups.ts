@@ -1,58 +1,52 @@
 /** Setups: a machine, a grinder and a basket that stand together. */
-import { z } from 'zod';
-import { assert } from '@/core/errors';
-import { LINKS, type Instrument, type Link } from '@/core/vocabulary';
+import { PART_NAMES } from '@/core/entity/equipment';
+import { SETUP, SETUP_LINKS, type SetupLinks } from '@/core/entity/setup';
 import { prepared, type Db } from './database';
-import { findPart, type StoredParts } from './equipment';
+import { partColumns, readPart, type StoredParts } from './equipment';
 import { now } from './rows';
-
-const setupRow = z.object({
-  id: z.string(),
-  name: z.string(),
-  rowVersion: z.number(),
-  machineId: z.string(),
-  grinderId: z.string(),
-  basketId: z.string(),
-  scale: z.enum(LINKS),
-  machineLink: z.enum(LINKS),
-  refractometer: z.enum(LINKS),
-  colourMeter: z.enum(LINKS),
-});
+import { tableOf, type Seen } from './table';
 
 export interface StoredSetup extends StoredParts {
   readonly id: string;
   readonly name: string;
   readonly rowVersion: number;
   /** Instruments that send what they read; 'none' is read by hand. */
-  readonly links: Readonly<Record<Instrument, Link>>;
+  readonly links: SetupLinks;
 }
 
-const SELECT = `
-  SELECT id, name, row_version AS rowVersion, machine_id AS machineId, grinder_id AS grinderId,
-         basket_id AS basketId, scale, machine_link AS machineLink, refractometer,
-         colour_meter AS colourMeter
-  FROM setup`;
+export const SETUP_TABLE = tableOf('setup', SETUP);
+export const LINKS_TABLE = tableOf('setup', SETUP_LINKS);
 
-function complete(db: Db, raw: unknown): StoredSetup {
-  const { id, name, rowVersion, machineId, grinderId, basketId, ...links } = setupRow.parse(raw);
-  const machine = findPart(db, 'machine', machineId);
-  const grinder = findPart(db, 'grinder', grinderId);
-  const basket = findPart(db, 'basket', basketId);
-  assert(machine && grinder && basket, `setup ${id} lacks a part`);
-  return { id, name, rowVersion, machine, grinder, basket, links };
+/** A setup with its parts, in one go: each part's names carry a prefix. */
+const SELECT = `
+  SELECT u.id, u.row_version AS rowVersion, ${SETUP_TABLE.selected('u')}, ${LINKS_TABLE.selected('u')},
+         ${PART_NAMES.map((part) => partColumns(part, part)).join(', ')}
+  FROM setup u ${PART_NAMES.map((part) => `JOIN ${part} ON ${part}.id = u.${part}_id`).join(' ')}`;
+
+function complete(row: unknown): StoredSetup {
+  const { id, rowVersion } = row as StoredSetup;
+  return {
+    id,
+    rowVersion,
+    ...SETUP_TABLE.read(row),
+    links: LINKS_TABLE.read(row),
+    machine: readPart('machine', row, 'machine'),
+    grinder: readPart('grinder', row, 'grinder'),
+    basket: readPart('basket', row, 'basket'),
+  };
 }
 
 /** Setups in use, oldest first. */
 export function listSetups(db: Db): StoredSetup[] {
-  return prepared(db, `${SELECT} WHERE removed_at IS NULL ORDER BY created_at, rowid`)
+  return prepared(db, `${SELECT} WHERE u.removed_at IS NULL ORDER BY u.created_at, u.rowid`)
     .all()
-    .map((row) => complete(db, row));
+    .map(complete);
 }
 
 /** A setup, also one that was taken away: old shots still stand on it. */
 export function findSetup(db: Db, id: string): StoredSetup | null {
-  const row = prepared(db, `${SELECT} WHERE id = ?`).get(id);
-  return row === undefined ? null : complete(db, row);
+  const row = prepared(db, `${SELECT} WHERE u.id = ?`).get(id);
+  return row === undefined ? null : complete(row);
 }
 
 export interface SetupFields {
@@ -60,33 +54,39 @@ export interface SetupFields {
   readonly machineId: string;
   readonly grinderId: string;
   readonly basketId: string;
-  readonly links: Readonly<Record<Instrument, Link>>;
+  readonly links: SetupLinks;
 }
 
-const rowOf = ({ links, ...fields }: SetupFields) => ({ ...fields, ...links });
+const PART_SETS = PART_NAMES.map((part) => `${part}_id = @${part}Id`).join(', ');
+
+function parametersOf(fields: SetupFields) {
+  const { machineId, grinderId, basketId, links } = fields;
+  return {
+    ...SETUP_TABLE.write(fields),
+    ...LINKS_TABLE.write(links),
+    machineId,
+    grinderId,
+    basketId,
+  };
+}
 
 export function insertSetup(db: Db, id: string, fields: SetupFields): void {
   prepared(
     db,
-    `INSERT INTO setup (id, name, machine_id, grinder_id, basket_id, scale, machine_link,
-       refractometer, colour_meter, created_at)
-     VALUES (@id, @name, @machineId, @grinderId, @basketId, @scale, @machineLink, @refractometer,
-       @colourMeter, @at)`,
-  ).run({ ...rowOf(fields), id, at: now() });
+    `INSERT INTO setup (id, machine_id, grinder_id, basket_id, created_at, ${SETUP_TABLE.columns},
+       ${LINKS_TABLE.columns})
+     VALUES (@id, @machineId, @grinderId, @basketId, @at, ${SETUP_TABLE.parameters},
+       ${LINKS_TABLE.parameters})`,
+  ).run({ ...parametersOf(fields), id, at: now() });
 }
 
 /** False when someone else changed the setup since `rowVersion` was read. */
-export function updateSetup(
-  db: Db,
-  { id, rowVersion }: { id: string; rowVersion: number },
-  fields: SetupFields,
-): boolean {
+export function updateSetup(db: Db, { id, rowVersion }: Seen, fields: SetupFields): boolean {
   const { changes } = prepared(
     db,
-    `UPDATE setup SET name = @name, machine_id = @machineId, grinder_id = @grinderId,
-         basket_id = @basketId, scale = @scale, machine_link = @machineLink,
-         refractometer = @refractometer, colour_meter = @colourMeter, row_version = row_version + 1
-       WHERE id = @id AND row_version = @rowVersion`,
-  ).run({ ...rowOf(fields), id, rowVersion });
+    `UPDATE setup SET ${SETUP_TABLE.sets}, ${LINKS_TABLE.sets}, ${PART_SETS},
+       row_version = row_version + 1
+     WHERE id = @id AND row_version = @rowVersion`,
+  ).run({ ...parametersOf(fields), id, rowVersion });
   return changes === 1;
 }

@@ -27,15 +27,15 @@ interface Column {
 export interface Table<F extends Fields> {
   readonly name: string;
   readonly fields: F;
-  /** "s.dose_g AS doseG, …" for a SELECT. */
-  readonly selected: (alias?: string) => string;
+  /** "s.dose_g AS doseG, …" for a SELECT; a prefix keeps the names of joined tables apart. */
+  readonly selected: (alias?: string, prefix?: string) => string;
   /** "dose_g, …" and "@doseG, …" for an INSERT. */
   readonly columns: string;
   readonly parameters: string;
   /** "dose_g = @doseG, …" for an UPDATE. */
   readonly sets: string;
   /** Values of a row that was selected; other columns of the row are let by. */
-  readonly read: (row: unknown) => Values<F>;
+  readonly read: (row: unknown, prefix?: string) => Values<F>;
   /** SQL parameters of values; what is not said gets what stands when it is unsaid. */
   readonly write: (values: Entered<F>) => Record<string, SqlValue>;
 }
@@ -52,22 +52,26 @@ export function tableOf<const F extends Fields>(name: string, fields: F): Table<
   return {
     name,
     fields,
-    selected: (alias = name) =>
-      columns.map(({ parameter, column }) => `${alias}.${column} AS ${parameter}`).join(', '),
+    selected: (alias = name, prefix = '') =>
+      columns
+        .map(({ parameter, column }) => `${alias}.${column} AS ${prefix}${parameter}`)
+        .join(', '),
     columns: columns.map(({ column }) => column).join(', '),
     parameters: columns.map(({ parameter }) => `@${parameter}`).join(', '),
     sets: columns.map(({ parameter, column }) => `${column} = @${parameter}`).join(', '),
-    read: (row) =>
-      Object.fromEntries(
-        entries.map(([field, kind]) => [field, valueOf(field, kind, row as SqlRow)]),
-      ) as Values<F>,
-    write: (values) =>
-      Object.assign(
-        {},
-        ...entries.map(([field, kind]) =>
-          parametersOf(field, kind, (values as Readonly<Record<string, unknown>>)[field]),
-        ),
-      ) as Record<string, SqlValue>,
+    read: (row, prefix = '') => {
+      const values: Record<string, unknown> = {};
+      for (const [field, kind] of entries)
+        values[field] = valueOf(prefix + field, kind, row as SqlRow);
+      return values as Values<F>;
+    },
+    write: (values) => {
+      const given = values as Readonly<Record<string, unknown>>;
+      const written: Record<string, SqlValue> = {};
+      for (const [field, kind] of entries)
+        Object.assign(written, parametersOf(field, kind, given[field]));
+      return written;
+    },
   };
 }
 

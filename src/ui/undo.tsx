@@ -9,7 +9,7 @@ import { Key } from './type';
 import { useCommand } from './useCommand';
 import { useKeys } from './useKeys';
 
-/** The last thing taken away and the command that puts it back; kept while pages change. */
+/** The last thing taken away or changed and the command that takes it back; kept while pages change. */
 export type Undo = SentCommand & { readonly words: string };
 
 let offered: Undo | null = null;
@@ -18,6 +18,11 @@ const listeners = new Set<() => void>();
 export function offerUndo(undo: Undo | null): void {
   offered = undo;
   for (const listener of listeners) listener();
+}
+
+/** Offers to take back an edit of something that was there; nothing for something new. */
+export function offerEditUndo(words: string, editId: string | undefined): void {
+  if (editId !== undefined) offerUndo({ words, kind: 'undoEdit', input: { editId } });
 }
 
 function subscribe(listener: () => void) {
@@ -41,7 +46,7 @@ const Bar = styled.div`
   background: var(--enamel-raised);
 `;
 
-/** Undo for removals, in place of "are you sure". */
+/** Undo for removals and edits, in place of "are you sure". */
 export function UndoBar() {
   const undo = useSyncExternalStore(
     subscribe,
@@ -57,12 +62,12 @@ function Offer({ undo }: { undo: Undo }) {
     const answer = await submit(undo.kind, undo.input as never);
     if (answer.ok) offerUndo(null);
   };
-  useKeys({ z: { words: 'put the last thing back', act: () => void putBack() } });
+  useKeys({ z: { words: 'undo the last removal or change', act: () => void putBack() } });
   return (
     <Bar>
       <span role="status">{undo.words}</span>
       <Button onPress={() => void putBack()} isDisabled={isBusy}>
-        Put it back <Key>Z</Key>
+        Undo <Key>Z</Key>
       </Button>
       <QuietButton onPress={() => offerUndo(null)}>Leave it</QuietButton>
       <Faults faults={faults} />

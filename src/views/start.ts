@@ -14,13 +14,13 @@ import { grindStepsOf, LN_TIME_PER_STEP, startDialOf } from '@/core/start/startD
 import type { ReleaseFacts } from '@/core/coffee/features';
 import { slopePrior } from '@/core/grinder/dial';
 import type { Units } from '@/core/units';
-import type { Process } from '@/core/vocabulary';
+import type { BrewStyle, Process } from '@/core/vocabulary';
 import type { Db } from '@/data/database';
 import type { House } from '@/data/house';
 import { readHouseModel, type HouseKnowledge } from './houseModel';
 import { factsToday } from './facts';
 import { readRelease, type BatchView, type ReleaseView } from './release';
-import { listBenchNames } from '@/data/dialIns';
+import { listBenchNames, listOpenDrafts, type StoredRecipe } from '@/data/dialIns';
 import { listSetups, type StoredSetup } from '@/data/setups';
 import { nearestTo, pastWords, type NearRow, type PastWords } from './pastWords';
 import { readAsked, type Asked } from './asked';
@@ -57,7 +57,43 @@ export interface StartView {
   readonly others: readonly { readonly id: string; readonly name: string }[];
   readonly comingFrom: Compared | null;
   readonly halfLife: number | undefined;
+  /** Recipes of this release one can go on with, where there are several. */
+  readonly open: readonly OpenRecipe[];
   readonly water: Water;
+}
+
+/** A recipe that stands open: the newest of its dial-in. */
+export interface OpenRecipe {
+  readonly draftId: string;
+  readonly style: BrewStyle;
+  readonly setupName: string;
+  readonly roastDate: string;
+  readonly recipe: StoredRecipe;
+  readonly isOnBench: boolean;
+}
+
+function openRecipes(
+  db: Db,
+  { release, batches, bench }: ReleaseView,
+  setups: readonly StoredSetup[],
+): OpenRecipe[] {
+  const open = listOpenDrafts(db, release.id).flatMap((draft): OpenRecipe[] => {
+    const batch = batches.find(({ id }) => id === draft.batchId);
+    const setup = setups.find(({ id }) => id === draft.setupId);
+    if (!batch || !setup) return [];
+    const { id, style, recipe } = draft;
+    return [
+      {
+        draftId: id,
+        style,
+        setupName: setup.name,
+        roastDate: batch.roastDate,
+        recipe,
+        isOnBench: id === bench?.draft.id,
+      },
+    ];
+  });
+  return open.length > 1 ? open : [];
 }
 
 const MOST_EVIDENCE = 5;
@@ -117,6 +153,7 @@ export function readStart(
       units,
     }),
     halfLife: house.halfLife,
+    open: openRecipes(db, view, setups),
     water: readWater(db, {
       style: asked.style,
       release: question.release,

@@ -22,8 +22,15 @@ interface Asked {
   readonly onProgress: Progress | undefined;
 }
 
-const BROKEN =
-  'The simulator did not load, or broke. Try again; if it fails again, reload the page while the server is reached.';
+/** The worker itself is gone, whatever it was asked. */
+export class BrokenWorker extends Error {
+  override name = 'BrokenWorker';
+  constructor() {
+    super(
+      'The simulator did not load, or broke. Try again; if it fails again, reload the page while the server is reached.',
+    );
+  }
+}
 
 /** A line to workers of one kind; one worker serves the whole page, jobs are done in turn. */
 export function lineTo(startWorker: () => Worker): Ask {
@@ -44,7 +51,7 @@ export function lineTo(startWorker: () => Worker): Ask {
     worker = null;
     const waiting = [...asked.values()];
     asked.clear();
-    for (const { reject } of waiting) reject(new Error(BROKEN));
+    for (const { reject } of waiting) reject(new BrokenWorker());
   };
   const running = () => {
     if (worker) return worker;

@@ -104,7 +104,7 @@ test('from an empty house to a published card, by keyboard only', async ({ page,
   await test.step('take a shot back and put it back', async () => {
     await page.keyboard.press('Escape');
     await page.keyboard.press('u');
-    await press(page, /Put it back/);
+    await press(page, /^Undo/);
     await expect(page.getByText(/Confirmed in/)).toBeVisible();
   });
 

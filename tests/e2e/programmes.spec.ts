@@ -94,7 +94,7 @@ test('a programme of the house: begun from a style, refused with words, first of
   await openPage(page, `${server.url}/programmes`);
   await press(page, 'Take away Seven and a half');
   await expect(page.getByText('Seven and a half was taken away.')).toBeVisible();
-  await press(page, /Put it back/);
+  await press(page, /^Undo/);
   await expect(page.getByRole('button', { name: 'Change Seven and a half' })).toBeVisible();
 });
 

@@ -5,6 +5,7 @@ import { COMPONENT } from '@/core/entity/component';
 import { entriesOf, publishedOf, type Fields } from '@/core/entity/field';
 import { RECIPE } from '@/core/entity/recipe';
 import { RELEASE } from '@/core/entity/release';
+import type * as Limits from '@/core/limits';
 import { findHouse } from '@/data/house';
 import { publishedBody } from '@/features/publish/document';
 import { cardLines } from '@/formats/recipe/lines';
@@ -103,7 +104,7 @@ describe('documents kept as they were published', () => {
 
 /** The limits as they are, each a thousandth of its width. */
 function tightened() {
-  const actual = jest.requireActual<typeof import('@/core/limits')>('@/core/limits');
+  const actual = jest.requireActual<typeof Limits>('@/core/limits');
   const LIMITS = Object.fromEntries(
     Object.entries(actual.LIMITS).map(([name, limit]) => [
       name,

@@ -42,6 +42,11 @@ interface NewPerson {
   readonly password: string;
 }
 
+/** An edit of something that was there can be undone under this id. */
+interface Edited {
+  readonly editId?: string;
+}
+
 interface Nothing {
   readonly [key: string]: never;
 }
@@ -49,7 +54,7 @@ interface Nothing {
 /** What a command asks for and answers, by its kind. */
 export interface Commands {
   setUpHouse: { asks: NewPerson & { readonly houseName: string }; answers: Nothing };
-  saveHouse: { asks: { readonly rowVersion: number; readonly house: object }; answers: Nothing };
+  saveHouse: { asks: { readonly rowVersion: number; readonly house: object }; answers: Edited };
   saveRules: {
     asks: {
       readonly rowVersion: number;
@@ -72,7 +77,7 @@ export interface Commands {
   saveUnits: { asks: { readonly mass: string; readonly temperature: string }; answers: Nothing };
   savePart: {
     asks: MaybeSeen & { readonly part: Part; readonly fields: Sent<(typeof PARTS)[Part]> };
-    answers: { readonly id: string };
+    answers: Edited & { readonly id: string };
   };
   saveSetup: {
     asks: {
@@ -84,7 +89,7 @@ export interface Commands {
         }
       >;
     };
-    answers: { readonly setupId: string };
+    answers: Edited & { readonly setupId: string };
   };
   saveProgramme: {
     asks: MaybeSeen & {
@@ -93,7 +98,7 @@ export interface Commands {
       readonly steps: readonly object[];
       readonly isFirst?: boolean;
     };
-    answers: { readonly id: string };
+    answers: Edited & { readonly id: string };
   };
   createRelease: {
     asks: { readonly release: SentRelease; readonly batch: SentBatch };
@@ -105,7 +110,7 @@ export interface Commands {
       readonly rowVersion: number;
       readonly release: SentRelease;
     };
-    answers: { readonly releaseId: string };
+    answers: Edited & { readonly releaseId: string };
   };
   saveBatch: {
     asks: {
@@ -114,7 +119,7 @@ export interface Commands {
       readonly rowVersion?: number;
       readonly batch: SentBatch;
     };
-    answers: { readonly batchId: string };
+    answers: Edited & { readonly batchId: string };
   };
   takeAway: { asks: Removal; answers: Nothing };
   putBack: { asks: Removal; answers: Nothing };

@@ -9,6 +9,7 @@ import { MainButton, QuietButton } from '@/ui/Button';
 import { Clashes } from '@/ui/Clashes';
 import { labelsOf } from '@/ui/entryText';
 import { Faults } from '@/ui/Faults';
+import { offerEditUndo } from '@/ui/undo';
 import { useCommand } from '@/ui/useCommand';
 import { useRowForm } from '@/ui/useRowForm';
 import { PartFields } from './PartFields';
@@ -46,7 +47,9 @@ export function PartEditor<P extends Part>({
       ...(stored && { id: stored.id, rowVersion: form.rowVersion }),
       fields: partSent(part, form.text),
     });
-    if (answer.ok) onDone();
+    if (!answer.ok) return;
+    offerEditUndo(`The ${part} was changed.`, answer.result.editId);
+    onDone();
   };
   const labels = labelsOf(PARTS[part] as Fields) as Readonly<
     Partial<Record<keyof PartTexts[P] & string, string>>

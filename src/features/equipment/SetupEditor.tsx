@@ -8,11 +8,13 @@ import type { StoredParts } from '@/data/equipment';
 import type { StoredSetup } from '@/data/setups';
 import { MainButton, QuietButton } from '@/ui/Button';
 import { Clashes } from '@/ui/Clashes';
-import { shownFields } from '@/ui/entryText';
+import { shownFields, textOf as entryTextOf, type EntryText } from '@/ui/entryText';
 import { Faults } from '@/ui/Faults';
-import { INSTRUMENT_LABELS, INSTRUMENTS, type Instrument } from '@/core/vocabulary';
+import { SETUP_LINKS } from '@/core/entity/setup';
+import { INSTRUMENT_LABELS, INSTRUMENTS, LINK_LABELS, LINKS } from '@/core/vocabulary';
 import { SelectInput, TextInput } from '@/ui/fields';
 import { SectionTitle, Small } from '@/ui/type';
+import { offerEditUndo } from '@/ui/undo';
 import { useCommand } from '@/ui/useCommand';
 import { useRowForm } from '@/ui/useRowForm';
 import { PartFields } from './PartFields';
@@ -37,7 +39,7 @@ const Half = styled.div`
 
 export type PartLists = { readonly [P in Part]: readonly StoredParts[P][] };
 
-interface SetupText extends PartTexts, Record<Instrument, string> {
+interface SetupText extends PartTexts, EntryText<typeof SETUP_LINKS> {
   readonly name: string;
   /** Empty for a part that is described here as a new one. */
   readonly machineId: string;
@@ -53,10 +55,7 @@ const LABELS = {
   ...INSTRUMENT_LABELS,
 };
 
-const LINK_OPTIONS = [
-  { value: 'none', label: 'Read by hand' },
-  { value: 'simulated', label: 'Simulated, for trying out' },
-];
+const LINK_OPTIONS = LINKS.map((value) => ({ value, label: LINK_LABELS[value] }));
 const SHOWN = [
   'setup.name',
   ...PART_NAMES.flatMap((part) => shownFields(PARTS[part]).map((field) => `${part}.${field}`)),
@@ -86,7 +85,9 @@ export function SetupEditor({
       ...(stored && { setupId: stored.id, rowVersion: form.rowVersion }),
       setup: sentSetup(text),
     });
-    if (answer.ok) onDone();
+    if (!answer.ok) return;
+    offerEditUndo(`The setup ${text.name} was changed.`, answer.result.editId);
+    onDone();
   };
   const nameOf = (value: unknown) =>
     PART_NAMES.flatMap((part) => [...parts[part]] as { id: string; name: string }[]).find(
@@ -166,10 +167,7 @@ function textOf(stored: StoredSetup | null, parts: PartLists): SetupText {
     machineId: stored?.machine.id ?? parts.machine[0]?.id ?? '',
     grinderId: stored?.grinder.id ?? parts.grinder[0]?.id ?? '',
     basketId: stored?.basket.id ?? parts.basket[0]?.id ?? '',
-    scale: stored?.links.scale ?? 'none',
-    machineLink: stored?.links.machineLink ?? 'none',
-    refractometer: stored?.links.refractometer ?? 'none',
-    colourMeter: stored?.links.colourMeter ?? 'none',
+    ...entryTextOf(SETUP_LINKS, stored?.links ?? {}),
   };
 }
 

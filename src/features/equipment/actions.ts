@@ -5,7 +5,14 @@ import { userFault } from '@/core/errors';
 import { oneOf, parse } from '@/core/schema/fields';
 import { changedMeanwhile, defineCommand, type Context } from '@/data/command';
 import { findPart, insertPart, updatePart } from '@/data/equipment';
-import { insertSetup, updateSetup } from '@/data/setups';
+import { keepBefore } from '@/data/edits';
+import {
+  findSetup,
+  insertSetup,
+  updateSetup,
+  type SetupFields,
+  type StoredSetup,
+} from '@/data/setups';
 import { PART_INPUTS, setupInput } from './schema';
 
 export const savePart = defineCommand({
@@ -20,11 +27,15 @@ export const savePart = defineCommand({
   run: ({ part, id, rowVersion = 0, fields: raw }, { db, id: newId }) => {
     const fields = parse(PART_INPUTS[part], raw) as PartEntered[Part];
     if (id === undefined) insertPart(db, part, newId, fields);
-    else if (!updatePart(db, part, { id, rowVersion }, fields)) throw changedMeanwhile(part);
+    else {
+      const before = findPart(db, part, id);
+      if (!updatePart(db, part, { id, rowVersion }, fields)) throw changedMeanwhile(part);
+      keepBefore(db, newId, { what: part, rowId: id, rowVersion, before });
+    }
     return {
       releaseId: null,
       words: `saved the ${part} ${fields.name}`,
-      result: { id: id ?? newId },
+      result: { id: id ?? newId, ...(id !== undefined && { editId: newId }) },
     };
   },
 });
@@ -47,14 +58,25 @@ export const saveSetup = defineCommand({
       links: setup.links,
     };
     if (setupId === undefined) insertSetup(db, id, fields);
-    else if (!updateSetup(db, { id: setupId, rowVersion }, fields)) throw changedMeanwhile('setup');
+    else {
+      const before = setupFields(findSetup(db, setupId));
+      if (!updateSetup(db, { id: setupId, rowVersion }, fields)) throw changedMeanwhile('setup');
+      keepBefore(db, id, { what: 'setup', rowId: setupId, rowVersion, before });
+    }
     return {
       releaseId: null,
       words: `saved the setup ${setup.name}`,
-      result: { setupId: setupId ?? id },
+      result: { setupId: setupId ?? id, ...(setupId !== undefined && { editId: id }) },
     };
   },
 });
+
+/** What was entered of a setup that is there. */
+function setupFields(setup: StoredSetup | null): SetupFields | null {
+  if (!setup) return null;
+  const { name, machine, grinder, basket, links } = setup;
+  return { name, machineId: machine.id, grinderId: grinder.id, basketId: basket.id, links };
+}
 
 /** The id of a part that is there, or of a new one made now; parts of three tables may share an id. */
 function partId<P extends Part>(

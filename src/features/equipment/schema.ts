@@ -2,8 +2,7 @@
 import { z } from 'zod';
 import { entryShape } from '@/core/entity/entry';
 import { BASKET, GRINDER, MACHINE, PART_NAMES } from '@/core/entity/equipment';
-import { oneOf, text } from '@/core/schema/fields';
-import { INSTRUMENT_LABELS, INSTRUMENTS, LINKS, type Link } from '@/core/vocabulary';
+import { SETUP, SETUP_LINKS } from '@/core/entity/setup';
 
 export const machineInput = z
   .strictObject(entryShape(MACHINE))
@@ -44,21 +43,17 @@ export const PART_INPUTS = {
 } as const;
 
 const chosen = z.string().max(64).optional();
-const links = Object.fromEntries(
-  INSTRUMENTS.map((name) => [name, oneOf(INSTRUMENT_LABELS[name], LINKS).default('none')]),
-) as unknown as Record<(typeof INSTRUMENTS)[number], z.ZodDefault<z.ZodType<Link>>>;
-
 /** Each part is one that is described already, by its id, or a new one. */
 export const setupInput = z
   .strictObject({
-    name: text('Name of the setup', 'name'),
+    ...entryShape(SETUP),
     machineId: chosen,
     machine: machineInput.optional(),
     grinderId: chosen,
     grinder: grinderInput.optional(),
     basketId: chosen,
     basket: basketInput.optional(),
-    links: z.strictObject(links).prefault({}),
+    links: z.strictObject(entryShape(SETUP_LINKS)).prefault({}),
   })
   .superRefine((setup, context) => {
     for (const part of PART_NAMES)

@@ -23,9 +23,10 @@ import { FieldGrid, QuantityInput, SelectInput, TextInput } from '@/ui/fields';
 import { Page } from '@/ui/Page';
 import { useMay } from '@/ui/person';
 import { Notice, SectionTitle, Small, StageTitle } from '@/ui/type';
+import { offerEditUndo } from '@/ui/undo';
 import { useCommand } from '@/ui/useCommand';
 import { useRowForm } from '@/ui/useRowForm';
-import { houseInputOf, houseTextOf, type HouseText } from './houseText';
+import { houseSent, houseTextOf, type HouseText } from './houseText';
 import { RoastMap } from './RoastMap';
 
 const Form = styled.form`
@@ -98,9 +99,10 @@ export function HousePage({ house }: { house: House }) {
     event.preventDefault();
     const answer = await submit('saveHouse', {
       rowVersion: form.rowVersion,
-      house: houseInputOf(text),
+      house: houseSent(text),
     });
     setSaved(answer.ok);
+    if (answer.ok) offerEditUndo('How the house works was changed.', answer.result.editId);
   };
   return (
     <Page>

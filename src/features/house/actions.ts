@@ -5,6 +5,7 @@ import { quantity, text } from '@/core/schema/fields';
 import { newPersonFields } from '@/core/schema/person';
 import { changedMeanwhile, defineCommand } from '@/data/command';
 import { ownRulesSchema } from '@/core/schema/ownRule';
+import { keepBefore } from '@/data/edits';
 import { findHouse, insertHouse, updateHouse, updateRules } from '@/data/house';
 import { findLead, hasSignIns, insertPerson, setSignIn } from '@/data/people';
 import { hashPassword } from '@/data/signIn';
@@ -36,9 +37,11 @@ export const saveHouse = defineCommand({
   kind: 'saveHouse',
   duty: 'lead',
   input: z.strictObject({ rowVersion: z.number().int(), house: houseInput }),
-  run: ({ rowVersion, house }, { db }) => {
+  run: ({ rowVersion, house }, { db, id }) => {
+    const before = findHouse(db);
     if (!updateHouse(db, rowVersion, house)) throw changedMeanwhile('house');
-    return { releaseId: null, words: 'changed how the house works', result: {} };
+    keepBefore(db, id, { what: 'house', rowId: '1', rowVersion, before });
+    return { releaseId: null, words: 'changed how the house works', result: { editId: id } };
   },
 });
 

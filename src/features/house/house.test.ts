@@ -6,14 +6,14 @@ import { readHouseModel } from '@/views/houseModel';
 import { readRelease } from '@/views/release';
 import { faultOf } from '../../../tests/support/fault';
 import { openHouse, send, TODAY } from '../../../tests/support/house';
-import { houseInputOf, houseTextOf } from './houseText';
+import { houseSent, houseTextOf } from './houseText';
 import { ownRulesOf, ruleTextsOf } from './ruleText';
 
 function openSettings() {
   const { db } = openHouse();
   const text = houseTextOf(findHouse(db)!);
   const save = (change: Partial<typeof text>, rowVersion = 1) =>
-    send(db, 'saveHouse', { rowVersion, house: houseInputOf({ ...text, ...change }) });
+    send(db, 'saveHouse', { rowVersion, house: houseSent({ ...text, ...change }) });
   return { db, text, save };
 }
 

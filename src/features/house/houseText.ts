@@ -1,65 +1,42 @@
 /** The state of the house form: every field as typed, and what is sent of it. No DOM. */
+import { BATCH } from '@/core/entity/batch';
+import { HOUSE } from '@/core/entity/house';
 import { ROAST_WORDS } from '@/core/vocabulary';
 import type { House } from '@/data/house';
-import { readNumber } from '@/core/readNumber';
+import { sentOf, textOf, type EntryText } from '@/ui/entryText';
 
-export interface HouseText {
-  readonly name: string;
-  readonly brewStyle: string;
-  readonly temperatureSchool: string;
-  readonly restSchool: string;
-  readonly clock: string;
-  readonly tasteFirst: boolean;
-  readonly doseToleranceG: string;
-  readonly yieldToleranceG: string;
-  readonly currency: string;
-  readonly coffeePricePerKg: string;
+export type HouseText = EntryText<typeof HOUSE> & {
   readonly closedWeekdays: readonly number[];
   readonly closedDates: string;
-  readonly publicAddress: string;
   /** Readings by roast word, as typed. */
   readonly roastMap: readonly { roastLevel: number; colourBean: string; colourGround: string }[];
-}
+};
 
-const shown = (value: number | undefined) => (value === undefined ? '' : String(value));
+const READING = { colourBean: BATCH.colourBean, colourGround: BATCH.colourGround } as const;
 
 export function houseTextOf(house: House): HouseText {
-  const { rowVersion: _rowVersion, rules: _rules, halfLife: _halfLife, ...own } = house;
-  const { coffeePricePerKg, closedDates, roastMap, ...rest } = own;
   return {
-    ...rest,
-    doseToleranceG: shown(house.doseToleranceG),
-    yieldToleranceG: shown(house.yieldToleranceG),
-    coffeePricePerKg: shown(coffeePricePerKg),
-    closedDates: closedDates.join(', '),
-    roastMap: ROAST_WORDS.map(({ level }) => {
-      const own = roastMap.find(({ roastLevel }) => roastLevel === level);
-      return {
-        roastLevel: level,
-        colourBean: shown(own?.colourBean),
-        colourGround: shown(own?.colourGround),
-      };
-    }),
+    ...textOf(HOUSE, house),
+    closedWeekdays: house.closedWeekdays,
+    closedDates: house.closedDates.join(', '),
+    roastMap: ROAST_WORDS.map(({ level }) => ({
+      roastLevel: level,
+      ...textOf(READING, house.roastMap.find(({ roastLevel }) => roastLevel === level) ?? {}),
+    })),
   };
 }
 
-export function houseInputOf(text: HouseText) {
+export function houseSent(text: HouseText) {
   return {
-    ...text,
-    doseToleranceG: readNumber(text.doseToleranceG),
-    yieldToleranceG: readNumber(text.yieldToleranceG),
-    coffeePricePerKg: readNumber(text.coffeePricePerKg),
+    ...sentOf(HOUSE, text),
     currency: text.currency.trim().toUpperCase(),
+    closedWeekdays: text.closedWeekdays,
     closedDates: text.closedDates
       .split(',')
       .map((day) => day.trim())
       .filter((day) => day !== ''),
     roastMap: text.roastMap
-      .map(({ roastLevel, colourBean, colourGround }) => ({
-        roastLevel,
-        colourBean: readNumber(colourBean),
-        colourGround: readNumber(colourGround),
-      }))
+      .map(({ roastLevel, ...reading }) => ({ roastLevel, ...sentOf(READING, reading) }))
       .filter(
         ({ colourBean, colourGround }) => colourBean !== undefined || colourGround !== undefined,
       ),

@@ -1,7 +1,8 @@
 /** What a lead enters of how the house works. */
 import { z } from 'zod';
-import { day, oneOf, optionalText, quantity, text } from '@/core/schema/fields';
-import { CLOCKS, REST_SCHOOLS, STYLES, TEMPERATURE_SCHOOLS } from '@/core/vocabulary';
+import { entryShape } from '@/core/entity/entry';
+import { HOUSE } from '@/core/entity/house';
+import { day, optionalText, quantity } from '@/core/schema/fields';
 
 /** Currencies this browser and server can write; codes are ISO 4217. */
 const isCurrency = (code: string) => Intl.supportedValuesOf('currency').includes(code);
@@ -27,20 +28,12 @@ function isMap(
 }
 
 export const houseInput = z.strictObject({
-  name: text('Name of the roastery', 'name'),
-  brewStyle: oneOf('Brew style', STYLES),
-  temperatureSchool: oneOf('Temperature school', TEMPERATURE_SCHOOLS),
-  restSchool: oneOf('Rest school', REST_SCHOOLS),
-  clock: oneOf('Clock', CLOCKS),
-  tasteFirst: z.boolean({ error: 'Say whether the house tastes first: true or false.' }),
-  doseToleranceG: quantity('doseToleranceG'),
-  yieldToleranceG: quantity('yieldToleranceG'),
+  ...entryShape(HOUSE),
   currency: z
     .string({ error: 'Currency is missing. Enter three letters, e.g. EUR.' })
     .refine(isCurrency, {
       error: 'Currency is not one that is known. Enter its three letters, e.g. EUR.',
     }),
-  coffeePricePerKg: quantity('pricePerKg').optional(),
   closedWeekdays: z
     .array(z.number().int().min(1).max(7))
     .max(7, { error: 'A week has seven days.' }),

@@ -6,11 +6,13 @@ import type { ToWorker } from '@/workers/protocol';
 import { renderAs } from '../../../tests/support/render';
 import { PracticePage } from './PracticePage';
 
+let isBroken = false;
 jest.mock('@/workers/client', () => {
   // The worker's own work, done at once.
   const { answer } = jest.requireActual<typeof Answering>('@/workers/answer');
   const ask = (kind: ToWorker['kind'], input: unknown) =>
     new Promise((resolve, reject) => {
+      if (isBroken) return reject(new Error('The simulator did not load. Try again.'));
       answer({ kind, id: 1, input } as ToWorker, (from) => {
         if (from.kind === 'done') resolve(from.result);
         if (from.kind === 'failed') reject(new Error(from.words));
@@ -152,4 +154,18 @@ describe('staged cups at the bench', () => {
     expect(screen.getByText((words) => words.includes(codes.join(', then ')))).toBeTruthy();
     expect(screen.getByText(/1 of 1 orders right/)).toBeTruthy();
   });
+});
+
+it('says that the simulator did not load, on paper and at the dial, and goes on once it does', async () => {
+  isBroken = true;
+  renderAs(<PracticePage />);
+  const user = userEvent.setup();
+  const tryAgain = () => screen.getByRole('button', { name: 'Try again' });
+  expect((await screen.findByRole('alert')).textContent).toMatch(/did not load/);
+  await user.click(screen.getByLabelText('Staged cups'));
+  expect((await screen.findByRole('alert')).textContent).toMatch(/did not load/);
+  isBroken = false;
+  await user.click(tryAgain());
+  await screen.findByRole('region', { name: 'Cup sheets' });
+  expect(screen.queryByRole('alert')).toBeNull();
 });

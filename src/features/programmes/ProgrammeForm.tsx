@@ -16,6 +16,7 @@ import { FieldGrid, SelectInput, TextInput } from '@/ui/fields';
 import { LazyWriteProgramme } from '@/ui/programme/LazyWriteProgramme';
 import { drawnOf, inputOf, textOf, type ProgrammeText } from '@/ui/programme/stepText';
 import { Notice } from '@/ui/type';
+import { offerEditUndo } from '@/ui/undo';
 import { useCommand } from '@/ui/useCommand';
 import { useRowForm } from '@/ui/useRowForm';
 import type { Aims } from './aims';
@@ -82,7 +83,9 @@ export function ProgrammeForm({
       isFirst,
       steps: inputOf(text.steps),
     });
-    if (answer.ok) onDone();
+    if (!answer.ok) return;
+    offerEditUndo(`The programme ${name} was changed.`, answer.result.editId);
+    onDone();
   };
   return (
     <Form onSubmit={onSubmit} noValidate aria-label={stored ? 'Change programme' : 'New programme'}>

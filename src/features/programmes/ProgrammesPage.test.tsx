@@ -138,7 +138,7 @@ describe('Programmes', () => {
     await user.click(screen.getByRole('button', { name: 'Take away Slow rise' }));
     expect(await screen.findByText('Slow rise was taken away.')).toBeTruthy();
     expect(sent[0]).toMatchObject({ kind: 'takeAway', input: { what: 'programme', id } });
-    await user.click(screen.getByRole('button', { name: /Put it back/ }));
+    await user.click(screen.getByRole('button', { name: /^Undo/ }));
     await waitFor(() => expect(sent[1]).toMatchObject({ kind: 'putBack', input: { id } }));
   });
 

@@ -1,10 +1,10 @@
 /** Commands on the house's own programmes. */
 import { z } from 'zod';
-import { programmeSchema } from '@/core/programme/programme';
-import { oneOf, text } from '@/core/schema/fields';
-import { STYLES } from '@/core/vocabulary';
+import { entryShape } from '@/core/entity/entry';
+import { PROGRAMME } from '@/core/entity/programme';
 import { changedMeanwhile, defineCommand, personOf } from '@/data/command';
-import { insertProgramme, updateProgramme } from '@/data/programmes';
+import { keepBefore } from '@/data/edits';
+import { findProgramme, insertProgramme, updateProgramme } from '@/data/programmes';
 
 export const saveProgramme = defineCommand({
   kind: 'saveProgramme',
@@ -12,22 +12,22 @@ export const saveProgramme = defineCommand({
   input: z.strictObject({
     id: z.string().max(64).optional(),
     rowVersion: z.number().int().optional(),
-    name: text('Name of the programme', 'name'),
-    style: oneOf('Style', STYLES),
-    steps: programmeSchema,
-    /** Start begins its style with this one. */
-    isFirst: z.boolean().default(false),
+    ...entryShape(PROGRAMME),
   }),
   run: ({ id, rowVersion = 0, ...fields }, context) => {
     const { db, id: newId } = context;
     const person = personOf(context).id;
     if (id === undefined) insertProgramme(db, newId, fields, person);
-    else if (!updateProgramme(db, { id, rowVersion }, fields, person))
-      throw changedMeanwhile('programme');
+    else {
+      const before = findProgramme(db, id);
+      if (!updateProgramme(db, { id, rowVersion }, fields, person))
+        throw changedMeanwhile('programme');
+      keepBefore(db, newId, { what: 'programme', rowId: id, rowVersion, before });
+    }
     return {
       releaseId: null,
       words: `saved the programme ${fields.name}`,
-      result: { id: id ?? newId },
+      result: { id: id ?? newId, ...(id !== undefined && { editId: newId }) },
     };
   },
 });

@@ -74,7 +74,7 @@ describe('the bench by keyboard', () => {
     const sent = fakeServer(DONE);
     const { user, view } = openBench({}, {});
     await user.keyboard('u');
-    await user.click(await screen.findByRole('button', { name: /Put it back/ }));
+    await user.click(await screen.findByRole('button', { name: /^Undo/ }));
     const { id } = view().bench!.shots.at(-1)!;
     expect(sent.map(({ kind, input }) => [kind, input.shotId])).toEqual([
       ['removeShot', id],

@@ -13,7 +13,7 @@ import { labelsOf, sentOf, textOf } from '@/ui/entryText';
 import { Faults } from '@/ui/Faults';
 import { useMay, useUnits } from '@/ui/person';
 import { SectionTitle, Table, TableScroll, TableHead } from '@/ui/type';
-import { offerUndo } from '@/ui/undo';
+import { offerEditUndo, offerUndo } from '@/ui/undo';
 import { useCommand } from '@/ui/useCommand';
 import { useRowForm } from '@/ui/useRowForm';
 import { BatchFields } from './BatchFields';
@@ -195,7 +195,9 @@ function BatchForm({
       ...(batchId !== undefined && { batchId, rowVersion: form.rowVersion }),
       batch: sentOf(BATCH, form.text),
     });
-    if (answer.ok) onDone();
+    if (!answer.ok) return;
+    offerEditUndo('The batch was changed.', answer.result.editId);
+    onDone();
   };
   return (
     <Form onSubmit={onSubmit} noValidate aria-label={batchId ? 'Batch' : 'New batch'}>

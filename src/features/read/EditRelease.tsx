@@ -11,7 +11,7 @@ import { DialogSheet } from '@/ui/DialogSheet';
 import { labelsOf } from '@/ui/entryText';
 import { Faults } from '@/ui/Faults';
 import { StageTitle } from '@/ui/type';
-import { offerUndo } from '@/ui/undo';
+import { offerEditUndo, offerUndo } from '@/ui/undo';
 import { useCommand } from '@/ui/useCommand';
 import { useRowForm } from '@/ui/useRowForm';
 import { ReleaseFields } from './ReleaseFields';
@@ -55,7 +55,9 @@ export function EditRelease({ release, onDone }: { release: StoredRelease; onDon
       rowVersion: form.rowVersion,
       release: releaseSent(form.text),
     });
-    if (answer.ok) onDone();
+    if (!answer.ok) return;
+    offerEditUndo(`The facts of ${release.name} were changed.`, answer.result.editId);
+    onDone();
   };
   return (
     <>

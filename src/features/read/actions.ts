@@ -4,6 +4,7 @@ import { userFault } from '@/core/errors';
 import { daysBetween } from '@/core/rest/day';
 import { batchEntry, releaseEntry, type BatchEntry } from '@/core/schema/releaseEntry';
 import { changedMeanwhile, defineCommand, personOf } from '@/data/command';
+import { keepBefore } from '@/data/edits';
 import {
   findRelease,
   insertBatch,
@@ -43,10 +44,16 @@ export const editRelease = defineCommand({
   kind: 'editRelease',
   duty: 'lead',
   input: z.strictObject({ ...existing, release: releaseEntry }),
-  run: ({ releaseId, rowVersion, release }, { db }) => {
-    if (!updateRelease(db, { id: releaseId, rowVersion }, release))
+  run: ({ releaseId, rowVersion, release }, { db, id }) => {
+    const before = findRelease(db, releaseId);
+    if (!before || !updateRelease(db, { id: releaseId, rowVersion }, release))
       throw changedMeanwhile('release');
-    return { releaseId, words: `changed the facts of ${release.name}`, result: { releaseId } };
+    keepBefore(db, id, { what: 'release', rowId: releaseId, rowVersion, before });
+    return {
+      releaseId,
+      words: `changed the facts of ${release.name}`,
+      result: { releaseId, editId: id },
+    };
   },
 });
 
@@ -69,9 +76,10 @@ export const saveBatch = defineCommand({
       insertBatch(db, id, releaseId, batch);
       return { releaseId, words: `added ${words}`, result: { batchId: id } };
     }
-    const isOfRelease = release.batches.some((other) => other.id === batchId);
-    if (!isOfRelease || !updateBatch(db, { id: batchId, rowVersion }, batch))
+    const before = release.batches.find((other) => other.id === batchId);
+    if (!before || !updateBatch(db, { id: batchId, rowVersion }, batch))
       throw changedMeanwhile('batch');
-    return { releaseId, words: `changed ${words}`, result: { batchId } };
+    keepBefore(db, id, { what: 'batch', rowId: batchId, rowVersion, before });
+    return { releaseId, words: `changed ${words}`, result: { batchId, editId: id } };
   },
 });

@@ -1,9 +1,19 @@
 /** Taking things away and putting them back. */
 import { z } from 'zod';
+import type { BatchEntered } from '@/core/entity/batch';
+import type { Part, PartEntered } from '@/core/entity/equipment';
+import type { ProgrammeEntered } from '@/core/entity/programme';
 import { userFault } from '@/core/errors';
 import { oneOf } from '@/core/schema/fields';
 import { defineCommand, personOf, type Context } from '@/data/command';
+import { findEdit, type Editable } from '@/data/edits';
+import { updatePart } from '@/data/equipment';
+import { updateHouse, type HouseFields } from '@/data/house';
 import { countLeads, findPerson } from '@/data/people';
+import { updateProgramme } from '@/data/programmes';
+import { updateBatch, updateRelease, type ReleaseFields } from '@/data/releases';
+import { updateSetup, type SetupFields } from '@/data/setups';
+import type { Seen } from '@/data/table';
 import { REMOVABLE, releaseOf, setRemoved, whatHolds, type Removable } from '@/data/removal';
 
 const input = z.strictObject({ what: oneOf('What', REMOVABLE), id: z.string().max(70) });
@@ -26,6 +36,50 @@ export const putBack = defineCommand({
   input,
   run: ({ what, id }, context) => move(what, id, false, context),
 });
+
+/** Takes an edit back, as long as nobody changed the row since. */
+export const undoEdit = defineCommand({
+  kind: 'undoEdit',
+  duty: 'lead',
+  input: z.strictObject({ editId: z.string().max(64) }),
+  run: ({ editId }, context) => {
+    const edit = findEdit(context.db, editId);
+    if (!edit)
+      throw userFault('notFound', 'editId', 'There is no such change to undo. Reload the page.');
+    const { what, rowId, madeVersion, before } = edit;
+    const seen = { id: rowId, rowVersion: madeVersion };
+    if (!RESTORE[what](context, seen, before as never))
+      throw userFault(
+        'conflict',
+        'editId',
+        'This was changed again since, so the undo was left alone: both changes stand as they are now.',
+      );
+    return {
+      releaseId: what === 'release' || what === 'batch' ? releaseOf(context.db, what, rowId) : null,
+      words: `undid a change of the ${what}`,
+      result: {},
+    };
+  },
+});
+
+type Restore<T> = (context: Context, seen: Seen, before: T) => boolean;
+
+const restorePart =
+  <P extends Part>(part: P): Restore<PartEntered[P]> =>
+  ({ db }, seen, before) =>
+    updatePart(db, part, seen, before);
+
+const RESTORE: { readonly [E in Editable]: Restore<never> } = {
+  house: ({ db }, { rowVersion }, before: HouseFields) => updateHouse(db, rowVersion, before),
+  release: ({ db }, seen, before: ReleaseFields) => updateRelease(db, seen, before),
+  batch: ({ db }, seen, before: BatchEntered) => updateBatch(db, seen, before),
+  machine: restorePart('machine'),
+  grinder: restorePart('grinder'),
+  basket: restorePart('basket'),
+  setup: ({ db }, seen, before: SetupFields) => updateSetup(db, seen, before),
+  programme: (context, seen, before: ProgrammeEntered) =>
+    updateProgramme(context.db, seen, before, personOf(context).id),
+};
 
 function move(what: Removable, id: string, removed: boolean, { db }: Context) {
   const releaseId = releaseOf(db, what, id);

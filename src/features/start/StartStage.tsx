@@ -19,6 +19,7 @@ import { AcceptForm } from './AcceptForm';
 import { ComingFrom } from './ComingFrom';
 import { Comparison } from './Comparison';
 import { Evidence } from './Evidence';
+import { OpenRecipes } from './OpenRecipes';
 import { Pushes } from './Pushes';
 import type { StartView } from '@/views/start';
 import { useQuestion } from '@/ui/useQuestion';
@@ -136,6 +137,7 @@ export function StartStage({ view, start }: { view: ReleaseView; start: StartVie
         setup={setup}
         water={start.water}
       />
+      <OpenRecipes releaseId={view.release.id} open={start.open} />
       <ComingFrom
         others={start.others}
         from={asked.from}

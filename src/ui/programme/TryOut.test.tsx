@@ -16,6 +16,7 @@ interface Waiting {
 }
 const asked: Waiting[] = [];
 jest.mock('@/workers/client', () => ({
+  BrokenWorker: class extends Error {},
   ask: (_kind: string, input: TryInput, options: JobOptions) =>
     new Promise<Tried>((resolve, reject) => {
       asked.push({ input, options, resolve, reject });

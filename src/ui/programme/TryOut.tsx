@@ -5,7 +5,7 @@ import styled from 'styled-components';
 import type { Outline } from '@/core/programme/outline';
 import type { Drive } from '@/core/programme/step';
 import type { Tried, TryInput } from '@/core/shot/tryProgramme';
-import { ask } from '@/workers/client';
+import { ask, BrokenWorker } from '@/workers/client';
 import { Button } from '../Button';
 import { useUnits } from '../person';
 import { Small } from '../type';
@@ -33,7 +33,11 @@ export function useTryOut() {
       setFound({ of: keyOf(input), tried });
     } catch (error) {
       if (error instanceof Error && error.name !== 'AbortError')
-        setFailed(`${error.message} Or change a step: not every programme can be pulled.`);
+        setFailed(
+          error instanceof BrokenWorker
+            ? error.message
+            : 'The simulator did not get through this programme. Change a step and try again.',
+        );
     }
     setFraction(null);
   };

@@ -1,0 +1,32 @@
+/** How the house works: its schools, clock, tolerances and money. Lists of it are kept beside. */
+import {
+  CLOCK_LABELS,
+  CLOCKS,
+  REST_SCHOOL_LABELS,
+  REST_SCHOOLS,
+  STYLE_LABELS,
+  STYLES,
+  TEMPERATURE_SCHOOL_LABELS,
+  TEMPERATURE_SCHOOLS,
+} from '../vocabulary';
+import { flag, quantity, text, word, type Entered, type Values } from './field';
+
+export const HOUSE = {
+  name: text('name', { label: 'Name of the roastery' }),
+  brewStyle: word(STYLES, STYLE_LABELS, { label: 'Brew style' }),
+  temperatureSchool: word(TEMPERATURE_SCHOOLS, TEMPERATURE_SCHOOL_LABELS, {
+    label: 'Temperature school',
+  }),
+  restSchool: word(REST_SCHOOLS, REST_SCHOOL_LABELS, { label: 'Rest school' }),
+  clock: word(CLOCKS, CLOCK_LABELS, { label: 'Clock' }),
+  tasteFirst: flag({ label: 'The house tastes first' }),
+  doseToleranceG: quantity('doseToleranceG', {}),
+  yieldToleranceG: quantity('yieldToleranceG', {}),
+  /** ISO 4217. */
+  currency: text('note', { label: 'Currency' }),
+  coffeePricePerKg: quantity('pricePerKg', { isOpen: true }),
+  publicAddress: text('address', { label: 'Public address', unsaid: '' }),
+} as const;
+
+export type HouseValues = Values<typeof HOUSE>;
+export type HouseEntered = Entered<typeof HOUSE>;

@@ -1,0 +1,193 @@
+/**
+ * A command changes the topics it says it changes, and no other: told by the tables themselves. What is
+ * kept in memory rests on this.
+ */
+import { readFileSync } from 'node:fs';
+import { CHANGES, type CommandKind } from '@/core/command/inputs';
+import { TOPICS, type Topic } from '@/core/command/topics';
+import type { Db } from '@/data/database';
+import { findHouse } from '@/data/house';
+import { kept } from '@/data/kept';
+import { listParts } from '@/data/equipment';
+import {
+  BATCH,
+  COMPONENT,
+  GRINDER,
+  LEAD,
+  newId,
+  openHouse,
+  RECIPE,
+  RELEASE,
+  send,
+  SETUP,
+  shotInput,
+  stopClock,
+  WORDS,
+} from '../support/house';
+
+/** The topic each table belongs to; tables of no topic are no part of what is worked out. */
+const TOPIC_OF: Readonly<Record<string, Topic>> = {
+  house: 'house',
+  person: 'people',
+  invitation: 'people',
+  machine: 'equipment',
+  grinder: 'equipment',
+  basket: 'equipment',
+  setup: 'equipment',
+  programme: 'programme',
+  release: 'release',
+  component: 'release',
+  batch: 'batch',
+  dial_in: 'recipe',
+  recipe_draft: 'recipe',
+  bench: 'recipe',
+  shot: 'shot',
+  trace: 'shot',
+  tasting: 'tasting',
+  recipe_version: 'publication',
+  publication: 'publication',
+  gate_pass: 'publication',
+};
+const OF_NO_TOPIC = ['secret', 'sign_in_failure', 'event', 'epoch', 'edit'];
+
+function contents(db: Db): Map<string, string> {
+  const tables = db
+    .prepare(
+      `SELECT name FROM sqlite_schema WHERE type = 'table' AND name NOT LIKE 'sqlite_%' AND name NOT LIKE 'found%'`,
+    )
+    .all() as { name: string }[];
+  return new Map(
+    tables.map(({ name }) => [name, JSON.stringify(db.prepare(`SELECT * FROM ${name}`).all())]),
+  );
+}
+
+const epochs = (db: Db) =>
+  new Map(
+    (db.prepare('SELECT topic, n FROM epoch').all() as { topic: Topic; n: number }[]).map(
+      ({ topic, n }) => [topic, n],
+    ),
+  );
+
+/** Sends a command and says which topics its tables changed in, and which epochs it raised. */
+function changesOf(db: Db, kind: CommandKind, input: unknown, personId?: string | null) {
+  const [before, epochsBefore] = [contents(db), epochs(db)];
+  const result = send(db, kind, input, newId(), personId);
+  const [after, epochsAfter] = [contents(db), epochs(db)];
+  const changed = [...after].filter(([name, rows]) => before.get(name) !== rows);
+  const topics = changed.flatMap(([name]) => TOPIC_OF[name] ?? []);
+  const raised = TOPICS.filter((topic) => epochsAfter.get(topic) !== epochsBefore.get(topic));
+  return { result, topics: [...new Set(topics)], raised };
+}
+
+it('every table belongs to a topic, or to none on purpose', () => {
+  const { db } = openHouse();
+  for (const name of contents(db).keys())
+    expect([name in TOPIC_OF || OF_NO_TOPIC.includes(name), name]).toEqual([true, name]);
+});
+
+it('every command raises the epochs of all it changed', () => {
+  const { db, releaseId, draftId, setupId } = openHouse();
+  const batchId = `${releaseId}-1`;
+  const tried = new Set<CommandKind>(['setUpHouse', 'importDocument']);
+  const honest = (kind: CommandKind, input: unknown, personId?: string | null) => {
+    tried.add(kind);
+    const { result, topics, raised } = changesOf(db, kind, input, personId);
+    expect({ kind, unsaid: topics.filter((topic) => !raised.includes(topic)) }).toEqual({
+      kind,
+      unsaid: [],
+    });
+    expect(raised).toEqual(expect.arrayContaining([...CHANGES[kind]]));
+    return result;
+  };
+  const { rowVersion, rules, halfLife, ...houseFields } = findHouse(db)!;
+  honest('saveRules', { rowVersion, rules, halfLife });
+  honest('saveHouse', { rowVersion: rowVersion + 1, house: houseFields });
+  const token = newId();
+  honest('invite', { forWhom: 'Tobin', role: 'bench', token });
+  const tobin = newId();
+  send(db, 'acceptInvitation', { ...LEAD, token, signInName: 'tobin', name: 'Tobin' }, tobin, null);
+  tried.add('acceptInvitation');
+  honest('changeRole', { personId: tobin, role: 'reader' });
+  honest('saveUnits', { mass: 'oz', temperature: 'C' });
+  const [grinder] = listParts(db, 'grinder');
+  honest('savePart', { part: 'grinder', id: grinder!.id, rowVersion: 1, fields: GRINDER });
+  const other = honest('saveSetup', { setup: { ...SETUP, name: 'Second' } });
+  honest('takeAway', { what: 'setup', id: other.setupId });
+  const steps = [{ drive: 'pressure', level: 9, seconds: 30, ramp: false }];
+  const { id: programme } = honest('saveProgramme', { name: 'Own', style: 'classic', steps });
+  honest('takeAway', { what: 'programme', id: programme });
+  honest('putBack', { what: 'programme', id: programme });
+  honest('createRelease', { release: { ...RELEASE, name: 'Other' }, batch: BATCH });
+  const longer = { ...RELEASE, components: [{ ...COMPONENT, process: 'honey' }] };
+  const { editId } = honest('editRelease', { releaseId, rowVersion: 1, release: longer });
+  honest('undoEdit', { editId });
+  honest('saveBatch', { releaseId, batchId, rowVersion: 1, batch: { ...BATCH, label: 'B' } });
+  const second = { ...RECIPE, releaseId, batchId, setupId, style: 'soakFirst' };
+  honest('acceptRecipe', second);
+  honest('useRecipe', { releaseId, draftId });
+  const { shotId } = honest('logShot', shotInput(draftId));
+  honest('removeShot', { shotId });
+  honest('restoreShot', { shotId });
+  const cup = { moment: 'hot', serving: 'straight', notesFound: [], remark: '', tdsPct: 9 };
+  honest('recordTasting', { ...cup, shotId, scales: { liking: 7 } });
+  honest('publish', { releaseId, draftId, ...WORDS });
+  // Late: pulled before the recipe was published, so its dial may be the one it ended on.
+  const late = changesOf(db, 'logShot', shotInput(draftId));
+  expect(late.raised).toContain('decidedShot');
+  honest('withdraw', { releaseId, why: 'for a test' });
+  honest('showAgain', { releaseId });
+  const table = (csv: string, mapping: object) => ({ csv, mapping, dateOrder: 'ymd' });
+  const named = { name: 'release', roastDate: 'roasted' };
+  honest('importReleases', table('release,roasted\nLot,2026-05-01', named));
+  const figures = { release: 'release', doseG: 'dose', yieldG: 'yield' };
+  honest(
+    'importRecipes',
+    table('release,decided,dose,yield,temp,time\nLot,2026-05-10,18,40,93,28', {
+      ...figures,
+      decidedOn: 'decided',
+      temperatureC: 'temp',
+      time: 'time',
+    }),
+  );
+  honest(
+    'importShots',
+    table('release,pulled,dial,dose,yield,time\nLot,2026-05-12,11,18,40,28', {
+      ...figures,
+      pulledOn: 'pulled',
+      dial: 'dial',
+      timeS: 'time',
+    }),
+  );
+  honest(
+    'importTastings',
+    table('release,tasted,liking\nLot,2026-05-12,7', {
+      release: 'release',
+      tastedOn: 'tasted',
+      liking: 'liking',
+    }),
+  );
+  expect([...tried].sort()).toEqual(Object.keys(CHANGES).sort());
+});
+
+it('taking in a document changes release, batch and recipe', () => {
+  const { db } = openHouse();
+  // Its coffee was roasted after the day these tests stand at.
+  stopClock('2026-12-01');
+  const document = readFileSync('tests/golden/recipe-1-blend.json', 'utf8');
+  const { topics, raised } = changesOf(db, 'importDocument', { document });
+  expect(raised).toEqual(expect.arrayContaining(topics));
+  expect([...raised].sort()).toEqual([...CHANGES.importDocument].sort());
+});
+
+describe('what is kept', () => {
+  it('is worked out anew when one of its topics changed, and only then', () => {
+    const { db, draftId } = openHouse();
+    let times = 0;
+    const read = (key = '') => kept(db, { name: 'a test', restsOn: ['shot'], key }, () => ++times);
+    expect([read(), read(), read('other'), read()]).toEqual([1, 1, 2, 1]);
+    send(db, 'saveUnits', { mass: 'oz', temperature: 'C' });
+    expect(read()).toBe(1);
+    send(db, 'logShot', shotInput(draftId));
+    expect([read(), read('other'), read()]).toEqual([3, 4, 3]);
+  });
+});
