@@ -2,6 +2,7 @@
 import { z } from 'zod';
 import { nextMove } from '@/core/advice/next';
 import { ADVICE_STATUSES } from '@/core/advice/types';
+import { MOST_CHARACTERS, readBag } from '@/core/bag/readBag';
 import { easeOf } from '@/core/ease/ease';
 import { extraction } from '@/core/extraction/extraction';
 import { REST_STATES, restOn } from '@/core/rest/rest';
@@ -192,6 +193,29 @@ const rest = command({
   run: restOn,
 });
 
+const bag = command({
+  purpose: 'What a bag or a web page says of a coffee, each fact with the words it was read from.',
+  input: z.strictObject({
+    text: z
+      .string({ error: 'The text of the bag is missing. Give it as text.' })
+      .max(MOST_CHARACTERS, {
+        error: `The text is over ${MOST_CHARACTERS} characters. Shorten it.`,
+      }),
+  }),
+  output: z.object({
+    facts: z.array(
+      z.object({
+        field: z.string(),
+        value: z.union([z.string(), z.number(), z.array(z.string())]),
+        words: z.string(),
+        at: z.number().int(),
+      }),
+    ),
+    left: z.string(),
+  }),
+  run: ({ text }) => readBag(text),
+});
+
 const cupPart = z.object({
   yieldG: z.number(),
   tdsPct: z.number(),
@@ -243,6 +267,7 @@ export const COMMANDS: Readonly<Record<string, Command>> = {
   ease,
   propose: proposeCommand,
   next,
+  bag,
   rest,
   simulate,
 };

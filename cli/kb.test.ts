@@ -38,6 +38,21 @@ describe('kb', () => {
     expect(kb(['ease'], { release }).answer().ease).toBeCloseTo(-0.5, 9);
   });
 
+  it('bag: each fact with the words it was read from, and what is left', () => {
+    const text = 'Guji, Ethiopia\nProcess: washed\nRoasted with care.';
+    const { facts, left } = kb(['bag'], { text }).answer() as {
+      facts: { field: string; value: string; words: string; at: number }[];
+      left: string;
+    };
+    expect(facts.map(({ field, value }) => [field, value])).toEqual([
+      ['country', 'Ethiopia'],
+      ['region', 'Guji'],
+      ['process', 'washed'],
+    ]);
+    for (const { words, at } of facts) expect(text.slice(at, at + words.length)).toBe(words);
+    expect(left).toBe('Roasted with care.');
+  });
+
   it('simulate: the reference shot, with its trace', () => {
     const { timeS, firstDripS, trace, stages } = kb(['simulate'], {
       coffee: { roastLevel: 0, process: 'washed' },

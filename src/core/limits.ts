@@ -27,6 +27,7 @@ export const LIMITS = {
   purgeG: { label: 'Purge', unit: 'g', min: 0, max: 40 },
   restDays: { label: 'Rest days', unit: 'days', min: 0, max: 365 },
   altitudeM: { label: 'Altitude', unit: 'm', min: 0, max: 3500 },
+  cupScore: { label: 'Cup score', unit: '', min: 0, max: 100 },
   densityGPerL: { label: 'Green density', unit: 'g/L', min: 500, max: 900 },
   moisturePct: { label: 'Green moisture', unit: '%', min: 5, max: 20 },
   colourBean: { label: 'Bean colour', unit: '', min: 0, max: 200 },
@@ -57,7 +58,14 @@ export const LIMITS = {
 export type LimitName = keyof typeof LIMITS;
 
 /** Longest text taken: names on a plate, remarks in a ledger. */
-export const TEXT_LIMITS = { name: 80, note: 40, remark: 500, words: 400, address: 200 } as const;
+export const TEXT_LIMITS = {
+  name: 80,
+  note: 40,
+  remark: 500,
+  words: 400,
+  story: 2000,
+  address: 200,
+} as const;
 export type TextLimit = keyof typeof TEXT_LIMITS;
 
 /** What is wrong with a value of a quantity, and what to enter; null when it is in range. */

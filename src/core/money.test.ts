@@ -6,6 +6,9 @@ it('says what the coffee of a dial-in costs', () => {
 });
 
 it('has no price until the house names one', () => {
-  expect(priceOf({ currency: 'EUR' })).toBeNull();
-  expect(priceOf({ currency: 'EUR', coffeePricePerKg: 0 })).toEqual({ perKg: 0, currency: 'EUR' });
+  expect(priceOf({ currency: 'EUR' }, {})).toBeNull();
+  const house = { currency: 'EUR', coffeePricePerKg: 24 };
+  expect(priceOf({ ...house, coffeePricePerKg: 0 }, {})).toEqual({ perKg: 0, currency: 'EUR' });
+  expect(priceOf(house, {})!.perKg).toBe(24);
+  expect(priceOf(house, { pricePerKg: 41 })!.perKg).toBe(41);
 });

@@ -10,12 +10,11 @@ export function costWords(g: number, { perKg, currency }: CoffeePrice): string {
   return new Intl.NumberFormat('en-GB', { style: 'currency', currency }).format((g / 1000) * perKg);
 }
 
-/** The price of a house, or null while it has none. */
-export function priceOf(house: {
-  readonly coffeePricePerKg?: number | undefined;
-  readonly currency: string;
-}): CoffeePrice | null {
-  return house.coffeePricePerKg === undefined
-    ? null
-    : { perKg: house.coffeePricePerKg, currency: house.currency };
+/** What a coffee costs: its own price, else the house's usual; null while neither is known. */
+export function priceOf(
+  house: { readonly coffeePricePerKg?: number | undefined; readonly currency: string },
+  release: { readonly pricePerKg?: number | undefined },
+): CoffeePrice | null {
+  const perKg = release.pricePerKg ?? house.coffeePricePerKg;
+  return perKg === undefined ? null : { perKg, currency: house.currency };
 }

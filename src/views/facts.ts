@@ -1,4 +1,5 @@
 /** The facts of a release as the models take them. */
+import { altitudeOf } from '@/core/coffee/altitude';
 import type { ReleaseFacts } from '@/core/coffee/features';
 import type { RoastReading } from '@/core/coffee/roast';
 import { batchRestDays } from '@/core/rest/batchRest';
@@ -14,15 +15,10 @@ export function factsOf(
     roastLevel: batch.roast.level ?? undefined,
     roastSd: batch.roast.sd || undefined,
     restDays: batch.restDays,
-    components: release.components.map(
-      ({ sharePct, process, varietyClass, densityGPerL, altitudeM }) => ({
-        sharePct,
-        process,
-        varietyClass,
-        densityGPerL,
-        altitudeM,
-      }),
-    ),
+    components: release.components.map((component) => {
+      const { sharePct, process, varietyClass, densityGPerL } = component;
+      return { sharePct, process, varietyClass, densityGPerL, altitudeM: altitudeOf(component) };
+    }),
   };
 }
 

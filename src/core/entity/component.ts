@@ -50,6 +50,13 @@ export const COMPONENT = {
     isPublished: true,
     headers: ['altitude m', 'altitude', 'elevation', 'masl'],
   }),
+  altitudeToM: quantity('altitudeM', {
+    label: 'Altitude, up to',
+    hint: 'If the bag gives a range',
+    step: 50,
+    isOpen: true,
+    isPublished: true,
+  }),
   densityGPerL: quantity('densityGPerL', {
     label: 'Green density, measured',
     hint: 'Wins over altitude',
@@ -62,6 +69,30 @@ export const COMPONENT = {
     step: 0.1,
     isOpen: true,
     headers: ['moisture pct', 'moisture'],
+  }),
+  harvest: text('note', {
+    label: 'Harvest',
+    unsaid: '',
+    isPublished: true,
+    headers: ['harvest', 'crop', 'crop year', 'harvested'],
+  }),
+  lot: text('note', {
+    label: 'Lot',
+    unsaid: '',
+    isPublished: true,
+    headers: ['lot number', 'lot id'],
+  }),
+  certification: text('name', {
+    label: 'Certification',
+    unsaid: '',
+    isPublished: true,
+    headers: ['certification', 'certificates', 'certified'],
+  }),
+  cupScore: quantity('cupScore', {
+    hint: 'Of the green coffee, 0-100',
+    step: 0.25,
+    isOpen: true,
+    headers: ['cup score', 'cupping score', 'green score'],
   }),
 } as const;
 

@@ -199,14 +199,12 @@ export function publishedOf<F extends Fields>(fields: F, values: Values<F>): Pub
 type PublicNames<F> = {
   [K in keyof F]: F[K] extends { isPublished: true } ? K : never;
 }[keyof F];
-type PublicOpenNames<F> = {
-  [K in keyof F]: F[K] extends { isPublished: true; isOpen: true } ? K : never;
-}[keyof F];
+type PublicNeededNames<F> = Exclude<PublicNames<F>, CanBeLeftOut<F>>;
 
-/** Published values: an unknown one is not there. */
-export type Published<F> = {
-  readonly [K in Exclude<PublicNames<F>, PublicOpenNames<F>>]: Known<F[K]>;
-} & { readonly [K in PublicOpenNames<F>]?: Known<F[K]> | undefined };
+/** Published values: what is not known, or was not yet asked for when it was published, is not there. */
+export type Published<F> = { readonly [K in PublicNeededNames<F>]: Known<F[K]> } & {
+  readonly [K in Exclude<PublicNames<F>, PublicNeededNames<F>>]?: Known<F[K]> | undefined;
+};
 
 /** A figure as a form sends it: what is no number goes on as the text it is, for the edge to name. */
 export type TypedFigure = number | string | undefined;

@@ -16,14 +16,9 @@ export function publishedSchema<const F extends Fields>(fields: F): z.ZodType<Pu
     Object.fromEntries(
       entriesOf(fields)
         .filter(([, { isPublished }]) => isPublished)
-        .map(([name, field]) => [name, isNeeded(field) ? byKind(field) : leftOut(field)]),
+        .map(([name, field]) => [name, isNeeded(field) ? byKind(field) : byKind(field).optional()]),
     ),
   ) as unknown as z.ZodType<Published<F>>;
-}
-
-function leftOut(field: Field): z.ZodType {
-  const known = byKind(field);
-  return field.unsaid === undefined ? known.optional() : known.default(field.unsaid as never);
 }
 
 const figure = z.number();

@@ -1,6 +1,6 @@
 /** What is sold. Its components and batches are entities of their own. */
 import { SERVED, SERVED_LABELS } from '../vocabulary';
-import { notes, text, word, type Entered, type Values } from './field';
+import { notes, quantity, text, word, type Entered, type Values } from './field';
 
 export const RELEASE = {
   name: text('name', {
@@ -21,6 +21,39 @@ export const RELEASE = {
     unsaid: [],
     isPublished: true,
     headers: ['notes', 'promised notes', 'tasting notes', 'flavour notes', 'flavor notes'],
+  }),
+  pricePerKg: quantity('pricePerKg', {
+    hint: 'This coffee’s own; empty for the house’s usual',
+    step: 1,
+    isOpen: true,
+    headers: ['price per kg', 'price'],
+  }),
+  /** Kept beside the proposal, and never taken for an overruling of it. */
+  suggestedRecipe: text('words', {
+    label: 'Recipe its supplier suggests',
+    hint: 'In their words; shown beside the proposal',
+    unsaid: '',
+    headers: ['suggested recipe', 'supplier recipe', 'importer recipe'],
+  }),
+  contains: text('words', {
+    label: 'Allergens and added flavours',
+    hint: 'On the card. What must be declared, local food-labelling law decides',
+    unsaid: '',
+    isPublished: true,
+    headers: ['contains', 'allergens', 'added flavours', 'flavourings'],
+  }),
+  story: text('story', {
+    label: 'Story',
+    hint: 'On the public page',
+    unsaid: '',
+    isPublished: true,
+    headers: ['story', 'description'],
+  }),
+  freeNotes: text('story', {
+    label: 'Notes of the house',
+    hint: 'Stay in the house',
+    unsaid: '',
+    headers: ['house notes', 'free notes', 'internal notes'],
   }),
 } as const;
 

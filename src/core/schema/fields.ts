@@ -3,7 +3,8 @@
  * crosses these at its edge.
  */
 import { z } from 'zod';
-import { LIMITS, quantityFault, TEXT_LIMITS, type LimitName } from '../limits';
+import { LIMITS, quantityFault, TEXT_LIMITS, type LimitName, type TextLimit } from '../limits';
+import { textFault } from '../text';
 import { UserFault, type Fault } from '../errors';
 
 /** A measured quantity within its limits. */
@@ -17,23 +18,24 @@ function came(input: unknown): string {
   return input === undefined ? '' : ` (came: ${JSON.stringify(input)?.slice(0, 40)})`;
 }
 
-/** A text that must say something, trimmed, of bounded length. */
-export function text(label: string, limit: keyof typeof TEXT_LIMITS) {
+/** A text that must say something, of bounded length. */
+export function text(label: string, limit: TextLimit) {
   return optionalText(label, limit).min(
     1,
     `${label} is empty. Enter 1-${TEXT_LIMITS[limit]} characters.`,
   );
 }
 
-/** A text that may be empty. */
-export function optionalText(label: string, limit: keyof typeof TEXT_LIMITS) {
+/** A text that may be empty: well formed, trimmed, its length as a person counts it. */
+export function optionalText(label: string, limit: TextLimit) {
   const max = TEXT_LIMITS[limit];
   return z
     .string({ error: `${label} is missing. Enter up to ${max} characters.` })
+    .normalize('NFC')
     .trim()
-    .max(max, {
-      error: (issue) =>
-        `${label} has ${String(issue.input).length} characters; it takes ${max}. Shorten it.`,
+    .superRefine((said, context) => {
+      const message = textFault(said, label, max);
+      if (message) context.addIssue({ code: 'custom', message });
     });
 }
 

@@ -8,7 +8,26 @@ import { sharesFault } from './shares';
 
 const MOST_COMPONENTS = 12;
 
-export const componentEntry = z.strictObject(entryShape(COMPONENT));
+const componentShape = z.strictObject(entryShape(COMPONENT));
+
+const altitudeRange = {
+  path: ['altitudeToM'],
+  error: 'The altitudes end before they begin. Put the lower one first.',
+};
+const isAltitudeRange = ({
+  altitudeM,
+  altitudeToM,
+}: {
+  altitudeM?: number | undefined;
+  altitudeToM?: number | undefined;
+}) => altitudeM === undefined || altitudeToM === undefined || altitudeM <= altitudeToM;
+
+export const componentEntry = componentShape.refine(isAltitudeRange, altitudeRange);
+
+/** A row of a sheet: a single component needs no share. */
+export const componentRow = componentShape
+  .partial({ sharePct: true })
+  .refine(isAltitudeRange, altitudeRange);
 
 export const releaseEntry = z.strictObject({
   ...entryShape(RELEASE),

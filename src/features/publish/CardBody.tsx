@@ -91,6 +91,13 @@ const Facts = styled.dl`
   }
 `;
 
+/** As its writer broke the lines; the card on paper leaves it to the page. */
+const Story = styled.p`
+  max-width: 62ch;
+  white-space: pre-wrap;
+  overflow-wrap: anywhere;
+`;
+
 const Curve = styled.div`
   max-width: 300px;
 `;
@@ -166,6 +173,7 @@ export function CardBody({ body, isPreview = false }: { body: RecipeBody; isPrev
           </Fragment>
         ))}
       </Facts>
+      {body.coffee.story && <Story>{body.coffee.story}</Story>}
       <Senses>
         {CARD_SENSES.map((name, i) => (
           <div key={name} className={SENSE_LOOKS[i]!}>

@@ -10,6 +10,8 @@ import { Page } from '@/ui/Page';
 import { SectionTitle, StageTitle } from '@/ui/type';
 import { useCommand } from '@/ui/useCommand';
 import { BatchFields } from './BatchFields';
+import { PasteBag } from './PasteBag';
+import { withBag } from './pasteBag';
 import { ReleaseFields } from './ReleaseFields';
 import { sentOf } from '@/ui/entryText';
 import {
@@ -44,6 +46,13 @@ export function NewRelease({ today }: { today: string }) {
   return (
     <Page>
       <StageTitle as="h1">A new release</StageTitle>
+      <PasteBag
+        onTake={(facts, left) => {
+          const next = withBag({ release, batch }, facts, left);
+          setRelease(next.release);
+          setBatch(next.batch);
+        }}
+      />
       <Form onSubmit={onSubmit} noValidate>
         <ReleaseFields
           text={release}

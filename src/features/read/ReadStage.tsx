@@ -3,7 +3,10 @@
 import Link from 'next/link';
 import { useState } from 'react';
 import styled from 'styled-components';
+import type { StoredRelease } from '@/data/releases';
+import { LABELLING_CAUTION } from '@/formats/recipe/lines';
 import type { Ease } from '@/core/ease/ease';
+import { RELEASE } from '@/core/entity/release';
 import { roastWord } from '@/core/vocabulary';
 import type { NearRow } from '@/views/pastWords';
 import type { BatchView, ReleaseView } from '@/views/release';
@@ -12,9 +15,24 @@ import { useMay } from '@/ui/person';
 import { NearestTable } from '@/ui/PastTable';
 import { PushChart } from '@/ui/PushChart';
 import { signed } from '@/ui/signed';
-import { Notice, SectionTitle, StageTitle } from '@/ui/type';
+import { Notice, SectionTitle, StageTitle, labelText } from '@/ui/type';
 import { Batches } from './Batches';
 import { EditRelease } from './EditRelease';
+
+const Said = styled.dl`
+  display: grid;
+  gap: 8px;
+  max-width: 70ch;
+
+  dt {
+    ${labelText}
+  }
+
+  dd {
+    white-space: pre-wrap;
+    overflow-wrap: anywhere;
+  }
+`;
 
 const Stack = styled.div`
   display: grid;
@@ -120,6 +138,7 @@ export function ReadStage({ view, ease, hasBeanMap, today, nearest }: ReadStageP
           <NearestTable rows={nearest} />
         </section>
       )}
+      <BagFacts release={release} />
       <Batches
         releaseId={release.id}
         batches={batches}
@@ -133,6 +152,32 @@ export function ReadStage({ view, ease, hasBeanMap, today, nearest }: ReadStageP
         </p>
       )}
     </Stack>
+  );
+}
+
+/** What the bag says beside what the models take. */
+function BagFacts({ release }: { release: StoredRelease }) {
+  const { contains, suggestedRecipe, story, freeNotes, pricePerKg } = release;
+  const facts = [
+    [RELEASE.contains.label, contains && `${contains}. ${LABELLING_CAUTION}`],
+    [RELEASE.suggestedRecipe.label, suggestedRecipe],
+    [RELEASE.pricePerKg.label, pricePerKg === undefined ? '' : String(pricePerKg)],
+    [RELEASE.story.label, story],
+    [RELEASE.freeNotes.label, freeNotes],
+  ].filter(([, words]) => words !== '');
+  if (facts.length === 0) return null;
+  return (
+    <section>
+      <SectionTitle>Also on the bag</SectionTitle>
+      <Said>
+        {facts.map(([label, words]) => (
+          <div key={label}>
+            <dt>{label}</dt>
+            <dd>{words}</dd>
+          </div>
+        ))}
+      </Said>
+    </section>
   );
 }
 

@@ -6,6 +6,7 @@ import { RELEASE } from '@/core/entity/release';
 import { Button, QuietButton } from '@/ui/Button';
 import { EntryField, EntryFields } from '@/ui/EntryField';
 import { FieldGrid } from '@/ui/fields';
+import { More } from '@/ui/More';
 import { SectionTitle, Small } from '@/ui/type';
 import { EMPTY_COMPONENT, typedSumPct, type ComponentText, type ReleaseText } from './releaseForm';
 
@@ -69,6 +70,11 @@ export function ReleaseFields({ text, change, faultOf, isNew = false }: ReleaseF
         </Button>{' '}
         {isBlend && <ShareSum sumPct={typedSumPct(components)} />}
       </div>
+      <More label={moreLabel(text)} hasFault={MORE.some((name) => faultOf(name) !== undefined)}>
+        <FieldGrid $columns={2}>
+          <EntryFields form={form} names={MORE} />
+        </FieldGrid>
+      </More>
     </Stack>
   );
 }
@@ -98,23 +104,48 @@ function ComponentFields({
   change: (part: Partial<ComponentText>) => void;
   faultOf: (field: string) => string | undefined;
 }) {
+  const form = { fields: COMPONENT, text: component, change, faultOf };
   return (
-    <FieldGrid style={{ marginTop: isBlend ? 10 : 0 }}>
-      <EntryFields
-        form={{ fields: COMPONENT, text: component, change, faultOf }}
-        names={[
-          ...(isBlend ? (['sharePct'] as const) : []),
-          'country',
-          'region',
-          'producer',
-          'variety',
-          'varietyClass',
-          'process',
-          'altitudeM',
-          'densityGPerL',
-          'moisturePct',
-        ]}
-      />
-    </FieldGrid>
+    <>
+      <FieldGrid style={{ marginTop: isBlend ? 10 : 0 }}>
+        <EntryFields
+          form={form}
+          names={[
+            ...(isBlend ? (['sharePct'] as const) : []),
+            'country',
+            'region',
+            'producer',
+            'variety',
+            'varietyClass',
+            'process',
+            'altitudeM',
+            'altitudeToM',
+            'densityGPerL',
+          ]}
+        />
+      </FieldGrid>
+      <More
+        label="Harvest, lot, certification, cup score, moisture"
+        hasFault={RARE.some((name) => faultOf(name) !== undefined)}
+      >
+        <FieldGrid>
+          <EntryFields form={form} names={RARE} />
+        </FieldGrid>
+      </More>
+    </>
   );
+}
+
+/** Known of few coffees. */
+const RARE = ['harvest', 'lot', 'certification', 'cupScore', 'moisturePct'] as const;
+/** What a bag says beside what the models take. */
+const MORE = ['pricePerKg', 'contains', 'suggestedRecipe', 'story', 'freeNotes'] as const;
+
+function moreLabel(text: ReleaseText): string {
+  const said = MORE.filter((name) => text[name] !== '').map((name) =>
+    RELEASE[name].label.toLowerCase(),
+  );
+  return said.length === 0
+    ? 'Price, allergens, suggested recipe, story, notes'
+    : `Also said: ${said.join(', ')}`;
 }

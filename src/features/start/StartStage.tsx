@@ -4,6 +4,7 @@ import Link from 'next/link';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { dayWords } from '@/core/dayWords';
+import { RELEASE } from '@/core/entity/release';
 import { PUSHED, type Pushed } from '@/core/start/propose';
 import {
   STYLE_LABELS,
@@ -137,6 +138,16 @@ export function StartStage({ view, start }: { view: ReleaseView; start: StartVie
         setup={setup}
         water={start.water}
       />
+      {view.release.suggestedRecipe !== '' && (
+        <section>
+          <SectionTitle>{RELEASE.suggestedRecipe.label}</SectionTitle>
+          <p style={{ whiteSpace: 'pre-wrap' }}>{view.release.suggestedRecipe}</p>
+          <Small>
+            Kept beside the proposal for comparison. To follow it changes figures like any other
+            wish of yours; it is not an overruling by itself.
+          </Small>
+        </section>
+      )}
       <OpenRecipes releaseId={view.release.id} open={start.open} />
       <ComingFrom
         others={start.others}

@@ -30,6 +30,8 @@ export type CardLine =
   | 'When it is right'
   | 'When it ran short'
   | 'When it ran long'
+  | 'Harvest and lot'
+  | 'Contains'
   | 'Repeated'
   | 'Temperature school';
 
@@ -46,12 +48,19 @@ export const CARD_FACTS = [
   'Made on',
   'Rest',
   'Look for',
+  'Harvest and lot',
+  'Contains',
 ] as const;
 export const CARD_SENSES = ['When it is right', 'When it ran short', 'When it ran long'] as const;
 
 /** The safety notes of every card. */
 export const CARD_CAUTION =
   'If a shot chokes, wait for the pressure to vent before you loosen the portafilter. Group, portafilter and steam scald. For electrical, water and pressure work: the maker’s manual and a licensed technician.';
+
+/** What must be declared, and how, is not ours to say. */
+export const LABELLING_CAUTION = 'What must be declared, local food-labelling law decides.';
+
+const hasWords = (words: string) => words !== '';
 
 export function cardLines(body: RecipeBody): Readonly<Record<CardLine, string>> {
   const { coffee, recipe, setup, sensory, tolerance, confirmedShots } = body;
@@ -71,7 +80,9 @@ export function cardLines(body: RecipeBody): Readonly<Record<CardLine, string>> 
     Basket: `${setup.basket}, ${setup.diameterMm} mm, rated ${setup.ratedG} g`,
     'Made on': `${setup.machine}; ${setup.grinder} at ${setup.dial}. Your dial will differ: grind for the time.`,
     Rest: `Use from day ${recipe.restDays[0]} to ${recipe.restDays[1]} after the roast of ${dayWords(coffee.roastDate)}`,
-    'Look for': coffee.promisedNotes.join(', '),
+    'Look for': (coffee.promisedNotes ?? []).join(', '),
+    'Harvest and lot': coffee.components.map(lotWords).filter(hasWords).join('; '),
+    Contains: hasWords(coffee.contains ?? '') ? `${coffee.contains}. ${LABELLING_CAUTION}` : '',
     'When it is right': sensory.right,
     'When it ran short': sensory.short,
     'When it ran long': sensory.long,
@@ -102,6 +113,19 @@ export function coffeeWords(body: RecipeBody): string {
 
 type Component = RecipeBody['coffee']['components'][number];
 
+/** "harvest 2025/26, lot 14, Organic, grown at 1900-2100 m". */
+function lotWords({ harvest, lot, certification, altitudeM, altitudeToM }: Component): string {
+  const altitudes = [altitudeM, altitudeToM].filter((metre) => metre !== undefined);
+  return [
+    harvest && `harvest ${harvest}`,
+    lot && `lot ${lot}`,
+    certification ?? '',
+    altitudes.length > 0 ? `grown at ${altitudes.join('-')} m` : '',
+  ]
+    .filter((word): word is string => Boolean(word))
+    .join(', ');
+}
+
 /** "70 % Colombia, Huila, Finca, Caturra, honey"; the share only where there is more than one. */
 function componentWords(component: Component, _index: number, all: readonly Component[]): string {
   const { sharePct, producer, region, country, variety, process } = component;
@@ -112,7 +136,7 @@ function componentWords(component: Component, _index: number, all: readonly Comp
     variety,
     process ? PROCESS_LABELS[process].toLowerCase() : '',
   ]
-    .filter((word) => word !== '')
+    .filter(Boolean)
     .join(', ');
   return all.length > 1 ? `${sharePct} % ${words}` : words;
 }

@@ -8,7 +8,7 @@ import { RELEASE } from '@/core/entity/release';
 import { daysBetween } from '@/core/rest/day';
 import {
   batchEntry,
-  componentEntry,
+  componentRow,
   releaseEntry,
   type BatchEntry,
   type ReleaseEntry,
@@ -35,8 +35,6 @@ interface Group {
   readonly batches: Map<string, BatchEntry>;
   isBroken: boolean;
 }
-
-const componentRow = componentEntry.partial({ sharePct: true });
 
 /**
  * Every release of a table, or every fault of it: all rows are read before anything is said. Yields the

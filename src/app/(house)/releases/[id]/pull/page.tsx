@@ -13,7 +13,7 @@ export default async function PullPage({ params }: { params: Promise<{ id: strin
       bench={bench}
       pull={bench && readPull(database(), house, view, bench)}
       releaseId={release.id}
-      price={priceOf(house)}
+      price={priceOf(house, release)}
     />
   );
 }
