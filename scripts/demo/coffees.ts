@@ -17,6 +17,7 @@ export interface DemoRelease {
     readonly serving: 'straight' | 'milk' | 'both';
     readonly promisedNotes: readonly string[];
     readonly components: readonly Record<string, unknown>[];
+    readonly [fact: string]: unknown;
   };
   /** Oldest first. */
   readonly batches: readonly DemoBatch[];
@@ -38,7 +39,10 @@ export const COFFEES = {
         variety: 'Bourbon',
         varietyClass: 'ordinary',
         process: 'washed',
-        altitudeM: 1820,
+        altitudeM: 1780,
+        altitudeToM: 1860,
+        harvest: 'January to April 2026',
+        lot: 'CB-07',
         densityGPerL: 722,
         moisturePct: 10.9,
       }),
@@ -74,6 +78,12 @@ export const COFFEES = {
       name: 'Serra do Lume',
       serving: 'both',
       promisedNotes: ['cocoa', 'raisin', 'walnut'],
+      pricePerKg: 21.5,
+      suggestedRecipe: '18 g in, 40 g out, 27 s, 93 °C (from the importer’s sheet)',
+      story:
+        'Dried on patios under the wind of the ridge and turned by hand six times a day, then rested in parchment until the rains.',
+      freeNotes:
+        'Second year from this farm. Last year’s lot was darker in the cup; ask for an earlier pick.',
       components: single({
         country: 'Brazil',
         region: 'Minas Gerais',
@@ -81,7 +91,12 @@ export const COFFEES = {
         variety: 'Yellow Catuaí',
         varietyClass: 'ordinary',
         process: 'natural',
-        altitudeM: 1150,
+        altitudeM: 1100,
+        altitudeToM: 1200,
+        harvest: 'May to August 2026',
+        lot: 'Lume 31',
+        certification: 'Rainforest Alliance',
+        cupScore: 84.5,
       }),
     },
     batches: [{ daysAgo: 11, roastLevel: 0, weightLossPct: 14.6, sampleG: 1000 }],
@@ -92,6 +107,7 @@ export const COFFEES = {
       name: 'Dembi Ridge',
       serving: 'straight',
       promisedNotes: ['bergamot', 'apricot', 'black tea'],
+      pricePerKg: 34,
       components: single({
         country: 'Ethiopia',
         region: 'Guji',
@@ -99,7 +115,11 @@ export const COFFEES = {
         variety: 'Local landraces',
         varietyClass: 'landrace',
         process: 'washed',
-        altitudeM: 2050,
+        altitudeM: 1950,
+        altitudeToM: 2150,
+        harvest: '2025/26',
+        lot: 'DR-14',
+        cupScore: 87.25,
       }),
     },
     batches: [{ daysAgo: 2, roastLevel: -1, sampleG: 1000 }],
@@ -303,6 +323,9 @@ export const COFFEES = {
       name: 'Old Quay Cask',
       serving: 'both',
       promisedNotes: ['vanilla', 'rum raisin'],
+      contains: 'Matured in used rum casks; may carry traces of alcohol',
+      story:
+        'Green coffee rested for eight weeks in casks of a harbour distillery, turned every other day.',
       components: single({
         country: 'Nicaragua',
         region: 'Jinotega',

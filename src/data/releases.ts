@@ -75,12 +75,52 @@ export interface ReleaseName {
   readonly name: string;
 }
 
-/** Names for the release switcher, newest first. */
+/** Names of every release, newest first. */
 export function listReleaseNames(db: Db): ReleaseName[] {
   return prepared(
     db,
     'SELECT id, name FROM release WHERE removed_at IS NULL ORDER BY created_at DESC, rowid DESC',
   ).all() as ReleaseName[];
+}
+
+/** So many of the newest things done say which releases are at hand. */
+const RECENT_EVENTS = 400;
+
+/** Releases something was done to lately, the latest first; the newest where nothing was. */
+export function listRecentReleases(db: Db, most: number): ReleaseName[] {
+  return prepared(
+    db,
+    `SELECT l.id, l.name FROM release l LEFT JOIN (
+       SELECT release_id, max(n) AS n FROM (
+         SELECT rowid AS n, release_id FROM event ORDER BY rowid DESC LIMIT ${RECENT_EVENTS})
+       WHERE release_id IS NOT NULL GROUP BY release_id) e ON e.release_id = l.id
+     WHERE l.removed_at IS NULL ORDER BY e.n DESC NULLS LAST, l.created_at DESC LIMIT ?`,
+  ).all(most) as ReleaseName[];
+}
+
+/** Releases whose name holds all of the words, the newest first. */
+export function findReleaseNames(db: Db, words: string, most: number): ReleaseName[] {
+  const sought = words
+    .split(/\s+/)
+    .filter((word) => word !== '')
+    .map((word) => `%${word.replace(/[\\%_]/g, '\\$&')}%`);
+  return prepared(
+    db,
+    `SELECT id, name FROM release l WHERE removed_at IS NULL
+       AND NOT EXISTS (SELECT 1 FROM json_each(?) w WHERE l.name NOT LIKE w.value ESCAPE '\\')
+     ORDER BY created_at DESC, rowid DESC LIMIT ?`,
+  ).all(JSON.stringify(sought), most) as ReleaseName[];
+}
+
+/** How many releases the house has. */
+export function countReleases(db: Db): number {
+  const { n } = prepared(
+    db,
+    'SELECT count(*) AS n FROM release WHERE removed_at IS NULL',
+  ).get() as {
+    n: number;
+  };
+  return n;
 }
 
 export interface ReleaseFields extends ReleaseEntered {

@@ -53,6 +53,7 @@ export interface DecidedRecipe {
   /** Null where a record did not say it. */
   readonly dial: number | null;
   readonly facts: PastRelease['release'];
+  readonly varieties: readonly string[];
 }
 
 /** Every decided recipe, oldest first. */
@@ -78,6 +79,7 @@ export function listDecided(db: Db, house: House): DecidedRecipe[] {
           setup,
           dial: lastDial ?? (draft.isDialKnown ? draft.startDial : null),
           facts: factsOf(release, { roast, restDays }),
+          varieties: release.components.map(({ variety }) => variety),
         },
       ];
     });

@@ -10,6 +10,7 @@ const coffee: About = {
   setupId: 'window',
   processes: ['washed', 'natural'],
   roastLevel: -0.5,
+  varieties: ['Red Catuaí', 'Bourbon'],
 };
 const lets = (search: Record<string, string>, about = coffee) =>
   isLetThrough(about, readFilters(search));
@@ -25,6 +26,8 @@ describe('the filters of Patterns', () => {
     [{ style: 'declining' }, false],
     [{ process: 'natural' }, true],
     [{ process: 'honey' }, false],
+    [{ variety: 'catuai' }, true],
+    [{ variety: 'gesha' }, false],
     [{ roast: 'light' }, true],
     [{ roast: 'medium' }, false],
     [{ setup: 'window' }, true],

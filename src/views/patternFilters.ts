@@ -7,12 +7,15 @@ export interface Filters {
   readonly style: BrewStyle | null;
   readonly process: Process | null;
   readonly roast: RoastBand | null;
+  /** Any variety that holds these words. */
+  readonly variety: string | null;
   readonly setupId: string | null;
   /** Days, yyyy-mm-dd; both ends count. */
   readonly from: string | null;
   readonly to: string | null;
 }
 
+const MOST_CHARACTERS = 80;
 const DAY = /^\d{4}-\d{2}-\d{2}$/;
 
 /** A filter that is none is let go, so that an old address still opens. */
@@ -33,6 +36,7 @@ export function readFilters(
     style: word(STYLES, 'style'),
     process: word(PROCESSES, 'process'),
     roast: word(ROAST_BANDS, 'roast'),
+    variety: text('variety')?.trim().slice(0, MOST_CHARACTERS) || null,
     setupId: text('setup'),
     from: day('from'),
     to: day('to'),
@@ -40,13 +44,17 @@ export function readFilters(
 }
 
 export function isLetThrough(about: About, filters: Filters): boolean {
-  const { style, process, roast, setupId, from, to } = filters;
+  const { style, process, roast, variety, setupId, from, to } = filters;
   return (
     (style === null || about.style === style) &&
     (process === null || about.processes.includes(process)) &&
     (roast === null || (about.roastLevel !== null && roastBandOf(about.roastLevel) === roast)) &&
+    (variety === null || about.varieties.some((own) => holds(own, variety))) &&
     (setupId === null || about.setupId === setupId) &&
     (from === null || about.day >= from) &&
     (to === null || about.day <= to)
   );
 }
+
+const plain = (text: string) => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
+const holds = (text: string, words: string) => plain(text).includes(plain(words));

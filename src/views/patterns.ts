@@ -93,7 +93,7 @@ export function readPatterns(
 }
 
 function aboutDecided(recipe: DecidedRecipe): About {
-  const { facts, draft } = recipe;
+  const { facts, draft, varieties } = recipe;
   return {
     releaseId: draft.releaseId,
     name: recipe.name,
@@ -102,6 +102,7 @@ function aboutDecided(recipe: DecidedRecipe): About {
     setupId: recipe.setup.id,
     processes: (facts.components ?? []).flatMap(({ process }) => (process ? [process] : [])),
     roastLevel: facts.roastLevel ?? null,
+    varieties,
   };
 }
 

@@ -29,6 +29,7 @@ export interface About {
   readonly setupId: string;
   /** The processes of its components. */
   readonly processes: readonly Process[];
+  readonly varieties: readonly string[];
   readonly roastLevel: number | null;
 }
 
@@ -121,5 +122,11 @@ function aboutOf(
     name: release.name,
     day: batch.roastDate,
     processes: release.components.flatMap(({ process }) => (process ? [process] : [])),
+    varieties: varietiesOf(release),
   };
+}
+
+/** The varieties of its components, as somebody wrote them. */
+export function varietiesOf({ components }: Pick<StoredRelease, 'components'>): string[] {
+  return components.flatMap(({ variety }) => (variety === '' ? [] : [variety]));
 }

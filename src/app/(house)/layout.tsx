@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { database } from '@/data/database';
-import { listReleaseNames } from '@/data/releases';
+import { listRecentReleases } from '@/data/releases';
 import { today } from '@/data/today';
 import { readToday } from '@/views/today';
 import { loadHouse } from '@/features/frame/load';
@@ -13,6 +13,9 @@ export const dynamic = 'force-dynamic';
 /** What can wait is not counted in the bar. */
 const COUNTED_FROM = 2;
 
+/** As many as one looks through at a glance. */
+const RECENT_RELEASES = 8;
+
 export default async function HouseLayout({ children }: { children: ReactNode }) {
   const { house, person } = await loadHouse();
   const { id, name, role, units } = person;
@@ -22,7 +25,7 @@ export default async function HouseLayout({ children }: { children: ReactNode })
     .filter(({ urgency }) => urgency >= COUNTED_FROM).length;
   return (
     <PersonProvider person={{ id, name, role, units }}>
-      <TopBar houseName={house.name} releases={listReleaseNames(db)} due={due} />
+      <TopBar houseName={house.name} recent={listRecentReleases(db, RECENT_RELEASES)} due={due} />
       {children}
       <UndoBar />
     </PersonProvider>

@@ -1,14 +1,17 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { Autocomplete, useFilter } from 'react-aria-components/Autocomplete';
+import { useEffect, useState } from 'react';
+import { Autocomplete } from 'react-aria-components/Autocomplete';
 import { Input } from 'react-aria-components/Input';
 import { ListBox, ListBoxItem } from 'react-aria-components/ListBox';
 import { SearchField } from 'react-aria-components/SearchField';
 import styled from 'styled-components';
 import DialogBody from '@/ui/DialogBody';
 import { labelText, Small } from '@/ui/type';
-import type { PaletteItem } from './palette';
+import type { Hit } from '@/views/find';
+import { FoundParts } from '@/ui/FoundParts';
+import { itemsWith, releaseItems, type PaletteItem } from './palette';
 
 const Field = styled(Input)`
   width: 100%;
@@ -30,7 +33,7 @@ const Sought = styled(SearchField)`
   background: var(--enamel);
 `;
 
-const List = styled(ListBox<PaletteItem>)`
+const List = styled(ListBox<ShownItem>)`
   display: grid;
   outline: none;
 `;
@@ -65,41 +68,57 @@ const Item = styled(ListBoxItem)`
   }
 `;
 
-/** Any place or release by a few letters. */
+export interface CommandPaletteProps {
+  readonly title: string;
+  readonly label: string;
+  /** What is at hand before anything is typed. */
+  readonly items: readonly PaletteItem[];
+  /** Looks in everything that was written down, too. */
+  readonly findsAll?: boolean;
+  readonly onClose: () => void;
+}
+
+/** Any place or release by a few letters; with them come whatever else holds the words. */
 export default function CommandPalette({
+  title,
+  label,
   items,
+  findsAll = false,
   onClose,
-}: {
-  items: readonly PaletteItem[];
-  onClose: () => void;
-}) {
+}: CommandPaletteProps) {
   const router = useRouter();
-  const { contains } = useFilter({ sensitivity: 'base' });
-  const everyWord = (text: string, sought: string) =>
-    sought
-      .split(/\s+/)
-      .filter((word) => word !== '')
-      .every((word) => contains(text, word));
+  const [typed, setTyped] = useState('');
+  const { found, isLooking } = useFound(typed);
+  const at = itemsWith(items, typed);
+  const known = new Set(at.map(({ id }) => id));
+  const names = releaseItems(found.names).filter(({ id }) => !known.has(id));
+  const shown = [
+    ...at,
+    ...names,
+    ...(findsAll && typed.trim() !== '' ? [...found.hits.map(hitItem), allOf(typed)] : []),
+  ];
   return (
-    <DialogBody title="Where to?" onClose={onClose} width={560}>
-      <Autocomplete filter={everyWord}>
-        <Sought aria-label="Release, stage or place" autoFocus>
-          <Field placeholder="A release, a stage, a place" />
+    <DialogBody title={title} onClose={onClose} width={600}>
+      <Autocomplete inputValue={typed} onInputChange={setTyped}>
+        <Sought aria-label={label} autoFocus>
+          <Field placeholder={label} />
         </Sought>
         <List
           aria-label="Places"
-          items={items}
+          items={shown}
           selectionMode="none"
           onAction={(key) => {
-            const item = items.find(({ id }) => id === key);
+            const item = shown.find(({ id }) => id === key);
             if (item) router.push(item.href);
             onClose();
           }}
-          renderEmptyState={() => <Small>Nothing here is called that.</Small>}
+          renderEmptyState={() => (
+            <Small>{isLooking ? 'Looking.' : 'Nothing here is called that.'}</Small>
+          )}
         >
           {(item) => (
             <Item textValue={`${item.words} ${item.place}`}>
-              <strong>{item.words}</strong>
+              <strong>{item.parts ? <FoundParts parts={item.parts} /> : item.words}</strong>
               <span>{item.place}</span>
             </Item>
           )}
@@ -107,4 +126,60 @@ export default function CommandPalette({
       </Autocomplete>
     </DialogBody>
   );
+}
+
+interface Found {
+  readonly names: readonly { readonly id: string; readonly name: string }[];
+  readonly hits: readonly Hit[];
+}
+
+const NOTHING: Found = { names: [], hits: [] };
+/** A typist's pause: nobody is asked for every letter. */
+const ASK_AFTER_MS = 120;
+
+/** What the house knows of the words; the answer to older words is not shown. */
+function useFound(typed: string): { found: Found; isLooking: boolean } {
+  const [answer, setAnswer] = useState<{ to: string; found: Found }>({ to: '', found: NOTHING });
+  const words = typed.trim();
+  useEffect(() => {
+    if (words === '') return;
+    const control = new AbortController();
+    const timer = setTimeout(() => {
+      const address = `/api/find?q=${encodeURIComponent(words)}`;
+      fetch(address, { signal: control.signal })
+        .then((response) => response.json() as Promise<{ result?: Found }>)
+        .then(({ result = NOTHING }) => setAnswer({ to: words, found: result }))
+        // Without the server the names at hand still lead on.
+        .catch(() => {});
+    }, ASK_AFTER_MS);
+    return () => {
+      clearTimeout(timer);
+      control.abort();
+    };
+  }, [words]);
+  if (words === '') return { found: NOTHING, isLooking: false };
+  return { found: answer.to === words ? answer.found : NOTHING, isLooking: answer.to !== words };
+}
+
+type ShownItem = PaletteItem & { readonly parts?: Hit['parts'] };
+
+function hitItem({ id, href, releaseName, place, parts }: Hit): ShownItem {
+  const words = parts.map(({ text }) => text).join('');
+  return {
+    id: `hit-${id}`,
+    words,
+    parts,
+    place: [releaseName, place].filter(Boolean).join(', '),
+    href,
+  };
+}
+
+function allOf(typed: string): ShownItem {
+  const words = typed.trim();
+  return {
+    id: 'find-all',
+    words: `Find everything with “${words}”`,
+    place: 'Find',
+    href: `/find?q=${encodeURIComponent(words)}`,
+  };
 }

@@ -20,6 +20,7 @@ import { RestStrip } from '@/ui/RestStrip';
 import { labelText, readingText } from '@/ui/type';
 import { useKeys } from '@/ui/useKeys';
 import { NextMove } from './NextMove';
+import { useSayRelease } from './releaseName';
 import { stripMarks } from './stripMarks';
 import type { Stage } from './stages';
 import { kindWords, originWords } from './words';
@@ -191,6 +192,7 @@ export function ReleaseFrame({
   const { rest, span } = batch;
   const router = useRouter();
   const current = useSelectedLayoutSegment();
+  useSayRelease(release.name);
   const base = `/releases/${release.id}`;
   useKeys(
     Object.fromEntries(

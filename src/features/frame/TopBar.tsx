@@ -12,7 +12,8 @@ import { Hidden, Key } from '@/ui/type';
 import { activeKeys, useKeys, type Keys } from '@/ui/useKeys';
 import { loadAnew } from '@/ui/loadAnew';
 import { useSession } from '@/ui/useSession';
-import { paletteItems } from './palette';
+import { paletteItems, releaseItems } from './palette';
+import { useReleaseName } from './releaseName';
 
 const Bar = styled.header`
   display: flex;
@@ -48,7 +49,11 @@ const Mark = styled(Link)`
   }
 `;
 
-const Switcher = styled.select`
+const Switcher = styled.button.attrs({ type: 'button' })`
+  overflow: hidden;
+  white-space: nowrap;
+  text-align: left;
+  cursor: pointer;
   max-width: 320px;
   min-width: 0;
   flex: 0 1 auto;
@@ -126,21 +131,25 @@ const PRELOAD_AFTER_MS = 1500;
 
 export interface TopBarProps {
   readonly houseName: string;
-  readonly releases: readonly { id: string; name: string }[];
+  /** Releases at hand, the latest first. */
+  readonly recent: readonly { id: string; name: string }[];
   /** How many things are due now or soon. */
   readonly due: number;
 }
 
-export function TopBar({ houseName, releases, due }: TopBarProps) {
+export function TopBar({ houseName, recent, due }: TopBarProps) {
   const router = useRouter();
   const person = usePerson();
   const isLead = useMay('lead');
   const { id } = useParams<{ id?: string }>();
-  const [open, setOpen] = useState<'palette' | 'keys' | null>(null);
+  const name = useReleaseName();
+  const current = id === undefined || name === null ? undefined : { id, name };
+  const [open, setOpen] = useState<'palette' | 'releases' | 'keys' | null>(null);
   const [listed, setListed] = useState<Keys>({});
   const close = () => setOpen(null);
   useKeys({
     h: { words: 'Today', act: () => router.push('/') },
+    f: { words: 'Find', act: () => router.push('/find') },
     ...(isLead && {
       r: { words: 'a new release', act: () => router.push('/releases/new') },
     }),
@@ -163,24 +172,11 @@ export function TopBar({ houseName, releases, due }: TopBarProps) {
         <MarkDrawing />
         <span>Kettlebrand</span>
       </Mark>
-      {releases.length > 0 && (
-        <>
-          <Hidden as="label" htmlFor="release-switcher">
-            Release
-          </Hidden>
-          <Switcher
-            id="release-switcher"
-            value={id ?? ''}
-            onChange={(event) => router.push(`/releases/${event.target.value}`)}
-          >
-            {id === undefined && <option value="">Choose a release</option>}
-            {releases.map((release) => (
-              <option key={release.id} value={release.id}>
-                {release.name}
-              </option>
-            ))}
-          </Switcher>
-        </>
+      {recent.length > 0 && (
+        <Switcher onClick={() => setOpen('releases')} aria-haspopup="dialog" title={current?.name}>
+          <Hidden>Release: </Hidden>
+          {current?.name ?? 'Choose a release'} ▾
+        </Switcher>
       )}
       <Search onClick={() => setOpen('palette')} aria-label="Search and commands">
         <SearchIcon size={16} aria-hidden="true" />
@@ -194,6 +190,9 @@ export function TopBar({ houseName, releases, due }: TopBarProps) {
             {due} due
           </Link>
         )}
+        <Link className="wide" href="/find">
+          Find
+        </Link>
         <Link className="wide" href="/patterns">
           Patterns
         </Link>
@@ -214,7 +213,18 @@ export function TopBar({ houseName, releases, due }: TopBarProps) {
       </Right>
       {open === 'palette' && (
         <CommandPalette
-          items={paletteItems({ releases, currentId: id, role: person.role })}
+          title="Where to?"
+          label="Release, stage, place, or anything that was written down"
+          items={paletteItems({ recent, current, role: person.role })}
+          findsAll
+          onClose={close}
+        />
+      )}
+      {open === 'releases' && (
+        <CommandPalette
+          title="Which release?"
+          label="Name of a release"
+          items={releaseItems(recent)}
           onClose={close}
         />
       )}

@@ -1,4 +1,4 @@
-import { paletteItems } from './palette';
+import { itemsWith, paletteItems, releaseItems } from './palette';
 
 const RELEASES = [
   { id: 'r1', name: 'Dembi Ridge' },
@@ -7,33 +7,40 @@ const RELEASES = [
 const words = (items: readonly { words: string }[]) => items.map((item) => item.words);
 
 describe('the command palette', () => {
-  it('offers the stages of the open release first, then places, then every release', () => {
-    const items = paletteItems({ releases: RELEASES, currentId: 'r2', role: 'lead' });
-    expect(words(items).slice(0, 6)).toEqual([
+  it('offers the stages of the open release first, then releases at hand, then places', () => {
+    const items = paletteItems({ recent: RELEASES, current: RELEASES[1], role: 'lead' });
+    expect(words(items).slice(0, 8)).toEqual([
       'Read',
       'Start',
       'Pull',
       'Taste',
       'Publish',
       'Who did what when',
+      'Dembi Ridge',
+      'Serra do Lume',
     ]);
     expect(items[0]!.href).toBe('/releases/r2/read');
-    expect(words(items).slice(-2)).toEqual(['Dembi Ridge', 'Serra do Lume']);
     expect(new Set(items.map(({ id }) => id)).size).toBe(items.length);
   });
 
   it('offers nobody what they may not do', () => {
-    const bench = paletteItems({ releases: RELEASES, currentId: undefined, role: 'bench' });
+    const bench = paletteItems({ recent: [], current: undefined, role: 'bench' });
     expect(words(bench)).toEqual([
       'Today',
+      'Find anything',
       'Patterns',
       'Practice',
       'Equipment',
       'Programmes of the machine',
       'People',
       'House',
-      'Dembi Ridge',
-      'Serra do Lume',
     ]);
+  });
+
+  it('finds by any words, in any order, without accents', () => {
+    const items = releaseItems([...RELEASES, { id: 'r3', name: 'Río Lindo' }]);
+    expect(words(itemsWith(items, 'lume ser'))).toEqual(['Serra do Lume']);
+    expect(words(itemsWith(items, 'rio'))).toEqual(['Río Lindo']);
+    expect(itemsWith(items, 'nowhere')).toEqual([]);
   });
 });

@@ -10,14 +10,21 @@ export interface PaletteItem {
   readonly href: string;
 }
 
+interface Named {
+  readonly id: string;
+  readonly name: string;
+}
+
 export interface PaletteInput {
-  readonly releases: readonly { readonly id: string; readonly name: string }[];
-  readonly currentId: string | undefined;
+  /** Releases at hand, the latest first. */
+  readonly recent: readonly Named[];
+  readonly current: Named | undefined;
   readonly role: Role;
 }
 
 const PLACES = [
   { href: '/', words: 'Today', duty: 'self' },
+  { href: '/find', words: 'Find anything', duty: 'self' },
   { href: '/releases/new', words: 'New release', duty: 'lead' },
   { href: '/import', words: 'Import a spreadsheet', duty: 'lead' },
   { href: '/patterns', words: 'Patterns', duty: 'self' },
@@ -28,9 +35,8 @@ const PLACES = [
   { href: '/house', words: 'House', duty: 'self' },
 ] as const;
 
-/** Stages of the open release first, then places, then every release. */
-export function paletteItems({ releases, currentId, role }: PaletteInput): PaletteItem[] {
-  const current = releases.find(({ id }) => id === currentId);
+/** Stages of the open release first, then releases at hand, then places. */
+export function paletteItems({ recent, current, role }: PaletteInput): PaletteItem[] {
   const stages = current
     ? [...STAGES, { path: 'log', verb: 'Who did what when' }].map(({ path, verb }) => ({
         id: `stage-${path}`,
@@ -45,11 +51,33 @@ export function paletteItems({ releases, currentId, role }: PaletteInput): Palet
     place: 'Go to',
     href,
   }));
-  const others = releases.map(({ id, name }) => ({
+  return [...stages, ...releaseItems(recent), ...places];
+}
+
+export function releaseItems(releases: readonly Named[]): PaletteItem[] {
+  return releases.map(({ id, name }) => ({
     id: `release-${id}`,
     words: name,
     place: 'Release',
     href: `/releases/${id}`,
   }));
-  return [...stages, ...places, ...others];
+}
+
+/** Items that hold every word that was typed, in any order. */
+export function itemsWith(items: readonly PaletteItem[], typed: string): PaletteItem[] {
+  const words = plainWords(typed);
+  return items.filter(({ words: own, place }) => {
+    const text = plainWords(`${own} ${place}`).join(' ');
+    return words.every((word) => text.includes(word));
+  });
+}
+
+/** Without case and accents. */
+function plainWords(text: string): string[] {
+  return text
+    .normalize('NFD')
+    .replace(/\p{M}/gu, '')
+    .toLowerCase()
+    .split(/\s+/)
+    .filter((word) => word !== '');
 }

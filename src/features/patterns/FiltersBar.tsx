@@ -1,5 +1,6 @@
 'use client';
 
+import { useState } from 'react';
 import { PROCESS_LABELS, PROCESSES, STYLE_LABELS, STYLES } from '@/core/vocabulary';
 import { QuietButton } from '@/ui/Button';
 import { FieldGrid, SelectInput, TextInput } from '@/ui/fields';
@@ -19,6 +20,7 @@ export function FiltersBar({
   setups: readonly { readonly id: string; readonly name: string }[];
   onChange: (changes: Readonly<Record<string, string>>) => void;
 }) {
+  const [variety, setVariety] = useState(filters.variety ?? '');
   const isNarrowed = Object.values(filters).some((value) => value !== null);
   return (
     <section aria-label="Narrow to">
@@ -40,6 +42,14 @@ export function FiltersBar({
           value={filters.roast ?? ''}
           onChange={(roast) => onChange({ roast })}
           options={[ALL, ...ROAST_BANDS.map((value) => ({ value, label: ROAST_LABELS[value] }))]}
+        />
+        <TextInput
+          label="Variety"
+          value={variety}
+          onChange={(next) => {
+            setVariety(next);
+            onChange({ variety: next });
+          }}
         />
         <SelectInput
           label="Setup"
@@ -63,9 +73,18 @@ export function FiltersBar({
       {isNarrowed && (
         <p style={{ marginTop: 6 }}>
           <QuietButton
-            onPress={() =>
-              onChange({ style: '', process: '', roast: '', setup: '', from: '', to: '' })
-            }
+            onPress={() => {
+              setVariety('');
+              onChange({
+                style: '',
+                process: '',
+                roast: '',
+                variety: '',
+                setup: '',
+                from: '',
+                to: '',
+              });
+            }}
           >
             Show everything
           </QuietButton>

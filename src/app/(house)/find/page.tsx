@@ -1,0 +1,15 @@
+import { database } from '@/data/database';
+import { FindPage } from '@/features/find/FindPage';
+import { loadHouse } from '@/features/frame/load';
+import { readFind } from '@/views/find';
+
+export const metadata = { title: 'Find' };
+
+interface Props {
+  readonly searchParams: Promise<Record<string, string | string[] | undefined>>;
+}
+
+export default async function Find({ searchParams }: Props) {
+  const { house } = await loadHouse();
+  return <FindPage found={readFind(database(), house, await searchParams)} />;
+}

@@ -1,0 +1,118 @@
+/** What Find answers to the question in the address. Server only. */
+import { ROAST_BANDS, roastBandOf, type RoastBand } from '@/core/coffee/roastBand';
+import { readRoast } from '@/core/coffee/roast';
+import { PROCESSES, STYLES } from '@/core/vocabulary';
+import type { Db } from '@/data/database';
+import {
+  findWords,
+  listRoastYears,
+  refreshIndex,
+  type FindableKind,
+  type FindFilters,
+  type FoundRow,
+} from '@/data/findable';
+import type { House } from '@/data/house';
+import { findRelease } from '@/data/releases';
+
+export interface Asked extends FindFilters {
+  readonly words: string;
+  readonly roast: RoastBand | null;
+}
+
+export interface Hit extends Omit<FoundRow, 'rowId'> {
+  readonly id: string;
+  /** The page where it stands. */
+  readonly href: string;
+}
+
+export interface FindView {
+  readonly asked: Asked;
+  readonly hits: readonly Hit[];
+  /** There may be more than are shown. */
+  readonly isCut: boolean;
+  readonly years: readonly string[];
+}
+
+const MOST_HITS = 60;
+const MOST_CHARACTERS = 200;
+
+type Search = Readonly<Record<string, string | string[] | undefined>>;
+
+/** A filter that is none is let go, so that an old address still opens. */
+export function readAskedFind(search: Search): Asked {
+  const text = (key: string) => {
+    const value = search[key];
+    return typeof value === 'string' ? value.trim().slice(0, MOST_CHARACTERS) : '';
+  };
+  const word = <T extends string>(words: readonly T[], key: string) =>
+    words.find((known) => known === text(key)) ?? null;
+  return {
+    words: text('q'),
+    process: word(PROCESSES, 'process'),
+    roast: word(ROAST_BANDS, 'roast'),
+    variety: text('variety') || null,
+    style: word(STYLES, 'style'),
+    year: /^\d{4}$/.test(text('year')) ? text('year') : null,
+  };
+}
+
+export function readFind(db: Db, house: House, search: Search): FindView {
+  const asked = readAskedFind(search);
+  const { words, roast, ...filters } = asked;
+  const isEmpty = words === '' && roast === null && Object.values(filters).every((value) => !value);
+  const hits = isEmpty ? [] : find(db, house, asked, MOST_HITS + 1);
+  return {
+    asked,
+    hits: hits.slice(0, MOST_HITS),
+    isCut: hits.length > MOST_HITS,
+    years: listRoastYears(db),
+  };
+}
+
+/** Hits for words and filters; the roast is told by the house's own words and colours. */
+export function find(
+  db: Db,
+  house: House,
+  { words, roast, ...filters }: Asked,
+  most: number,
+): Hit[] {
+  refreshIndex(db);
+  const isOfRoast = roastFilter(db, house, roast);
+  return findWords(db, words, filters, roast === null ? most : MOST_BEFORE_ROAST)
+    .filter(({ releaseId }) => isOfRoast(releaseId))
+    .slice(0, most)
+    .map(({ rowId, ...row }) => ({ ...row, id: `${row.kind} ${rowId}`, href: hrefOf(row) }));
+}
+
+/** So many are looked at for their roast. */
+const MOST_BEFORE_ROAST = 2000;
+
+function roastFilter(db: Db, house: House, roast: RoastBand | null) {
+  const known = new Map<string, boolean>();
+  return (releaseId: string | null): boolean => {
+    if (roast === null) return true;
+    if (releaseId === null) return false;
+    if (!known.has(releaseId)) {
+      const batches = findRelease(db, releaseId)?.batches ?? [];
+      const levels = batches.flatMap((batch) => readRoast(batch, house.roastMap).level ?? []);
+      known.set(
+        releaseId,
+        levels.some((level) => roastBandOf(level) === roast),
+      );
+    }
+    return known.get(releaseId)!;
+  };
+}
+
+const STAGE_OF: Record<FindableKind, string> = {
+  release: 'read',
+  recipe: 'start',
+  shot: 'pull',
+  cup: 'taste',
+  card: 'publish',
+  person: '',
+};
+
+function hrefOf({ kind, releaseId }: Pick<FoundRow, 'kind' | 'releaseId'>): string {
+  return releaseId === null ? '/people' : `/releases/${releaseId}/${STAGE_OF[kind]}`;
+}
