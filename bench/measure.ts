@@ -6,3 +6,8 @@ export interface Measure {
   readonly value: number;
   readonly unit: string;
 }
+
+export function median(values: readonly number[]): number {
+  const sorted = [...values].sort((a, b) => a - b);
+  return sorted[Math.floor(sorted.length / 2)]!;
+}

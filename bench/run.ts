@@ -1,10 +1,12 @@
 /**
- * `npm run bench [-- PART] [--json]`: every benchmark as one table. A part that needs a later stage
+ * `npm run bench [-- PART] [--json]`: every benchmark as one table; `views --years 10` looks at a house
+ * that has stood so long. A part that needs a later stage
  * of the product does not exist yet; only what can be measured is listed.
  */
 import { benchDialin } from './dialin/dialin';
 import type { Measure } from './measure';
 import { benchStart } from './start/start';
+import { benchLongViews } from './longViews';
 import { benchViews } from './views';
 
 const PARTS: Readonly<Record<string, () => Promise<Measure[]>>> = {
@@ -14,7 +16,15 @@ const PARTS: Readonly<Record<string, () => Promise<Measure[]>>> = {
 };
 
 async function main(args: string[]): Promise<number> {
-  const names = args.filter((arg) => arg !== '--json');
+  const yearsAt = args.indexOf('--years');
+  const years = yearsAt < 0 ? null : Number(args[yearsAt + 1]);
+  if (years !== null && !(years > 0 && years <= 30)) {
+    process.stderr.write('--years takes a number from 1 to 30.\n');
+    return 2;
+  }
+  const names = args.filter(
+    (arg, i) => arg !== '--json' && (yearsAt < 0 || (i !== yearsAt && i !== yearsAt + 1)),
+  );
   const unknown = names.find((name) => !Object.hasOwn(PARTS, name));
   if (unknown !== undefined) {
     process.stderr.write(`Unknown part ${unknown}. There is: ${Object.keys(PARTS).join(', ')}.\n`);
@@ -22,7 +32,9 @@ async function main(args: string[]): Promise<number> {
   }
   const measures: Measure[] = [];
   for (const name of names.length > 0 ? names : Object.keys(PARTS))
-    measures.push(...(await PARTS[name]!()));
+    measures.push(
+      ...(await (name === 'views' && years !== null ? benchLongViews(years) : PARTS[name]!())),
+    );
   process.stdout.write(
     args.includes('--json') ? `${JSON.stringify(measures)}\n` : tableOf(measures),
   );

@@ -9,7 +9,7 @@ import { targetSchema } from '@/core/schema/target';
 import { propose } from '@/core/start/propose';
 import { startServer } from '../tests/support/server';
 import { cookieOf } from '../tests/support/signIn';
-import type { Measure } from './measure';
+import { median, type Measure } from './measure';
 
 const ROUNDS = 60;
 const WARM_UP = 8;
@@ -140,9 +140,4 @@ function timesOf(call: () => unknown): number[] {
     call();
     return performance.now() - start;
   });
-}
-
-function median(values: readonly number[]): number {
-  const sorted = [...values].sort((a, b) => a - b);
-  return sorted[Math.floor(sorted.length / 2)]!;
 }

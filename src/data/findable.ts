@@ -242,6 +242,7 @@ function findReleases(db: Db, filters: FindFilters, most: number): FoundRow[] {
 
 function partsOf(snippet: string): FoundRow['parts'] {
   return snippet
+    .replace(/^[ ·…]*· | ·[ ·…]*$/g, '')
     .split(OPEN)
     .flatMap((part, i) => {
       if (i === 0) return [{ text: part, isFound: false }];

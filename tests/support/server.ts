@@ -49,14 +49,21 @@ function listeningPort(child: ChildProcess, isExpectedToEnd: () => boolean): Pro
   });
 }
 
-/** Starts a server; `demo` fills its database with the demo house. */
-export async function startServer({ demo = false } = {}): Promise<RunningServer> {
+/** Starts a server; `demo` fills its database with the demo house, `prepare` may add to it. */
+export async function startServer({
+  demo = false,
+  prepare,
+}: {
+  demo?: boolean;
+  prepare?: (databaseFile: string) => void;
+} = {}): Promise<RunningServer> {
   const folder = mkdtempSync(join(tmpdir(), 'kettlebrand-'));
   const databaseFile = join(folder, 'kettlebrand.sqlite');
   if (demo) {
     const seeded = spawnSync('node_modules/.bin/tsx', ['scripts/seedDemo.ts', databaseFile]);
     if (seeded.status !== 0) throw new Error(seeded.stderr.toString());
   }
+  prepare?.(databaseFile);
   let child: ChildProcess;
   let isEnding = false;
   // The first start takes whatever port is free and says which: asking for a free one beforehand and

@@ -23,6 +23,7 @@ it('reads a bag that names its facts', () => {
     'Best enjoyed with friends.',
   ].join('\n');
   expect(factsOf(text)).toEqual({
+    name: 'DEMBI RIDGE',
     country: 'Ethiopia',
     region: 'Guji',
     producer: 'Dembi Ridge',
@@ -37,7 +38,7 @@ it('reads a bag that names its facts', () => {
     promisedNotes: ['bergamot', 'apricot', 'black tea'],
     roastDate: '2026-05-12',
   });
-  expect(readBag(text).left).toBe('DEMBI RIDGE\nBest enjoyed with friends.');
+  expect(readBag(text).left).toBe('Best enjoyed with friends.');
 });
 
 it('reads a paragraph, and shows the words of each fact where they stand', () => {
@@ -94,6 +95,11 @@ it.each([
     'what is added',
     'Co-fermented with passion fruit. Contains natural flavouring, may contain traces of nuts.',
     { process: 'infused', contains: 'natural flavouring, may contain traces of nuts' },
+  ],
+  [
+    'a day and a roast in one line',
+    'Roasted on: 12 May 2026, light roast',
+    { roastDate: '2026-05-12', roastLevel: -1 },
   ],
   ['medium-dark before dark', 'Roast: medium-dark', { roastLevel: 0.5 }],
   ['nothing', 'Enjoy!', {}],

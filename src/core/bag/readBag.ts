@@ -53,6 +53,7 @@ export function readBag(text: string): ReadBag {
   readBlend(page, add);
   readNotes(page, add);
   readScanned(page, add);
+  readName(page, facts.length, add);
   return { facts: facts.sort((a, b) => a.at - b.at), left: page.left() };
 }
 
@@ -139,7 +140,10 @@ function readValue(name: string, text: string, span: Span, add: Add): void {
       return addAltitudes(text, span, add, true);
     case 'roastDate': {
       const day = readDay(text);
+      const phrase = new RegExp(ROAST_PHRASE.source, 'iu').exec(text);
+      const level = phrase ? roastIn(phrase[1]!) : undefined;
       if (day) add('roastDate', day, span);
+      if (level !== undefined) add('roastLevel', level, span);
       return;
     }
     case 'roastLevel': {
@@ -188,6 +192,20 @@ function addClass(found: readonly Variety[], span: Span, add: Add): void {
   const [only] = classes;
   if (only && classes.size === 1) add('varietyClass', only, span);
 }
+
+/** A page about a coffee says at least so much of it. */
+const LEAST_FACTS = 2;
+const NAME = /^[\p{L}\p{N}’' &-]{2,60}$/u;
+
+/** A short first line above the facts of a coffee is what it is called. */
+function readName(page: Page, facts: number, add: Add): void {
+  const [first] = page.segments(/\n+/u);
+  if (facts < LEAST_FACTS || first?.from !== 0) return;
+  const words = page.wordsOf(first);
+  if (NAME.test(words) && words.split(' ').length <= MOST_NAME_WORDS) add('name', words, first);
+}
+
+const MOST_NAME_WORDS = 5;
 
 /** "60 % Brazil, 40 % Ethiopia" in either order: a blend by country. */
 function readBlend(page: Page, add: Add): void {

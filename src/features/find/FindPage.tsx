@@ -17,10 +17,15 @@ const Question = styled.form`
   display: grid;
   grid-template-columns: minmax(0, 1fr) auto;
   gap: 10px;
-  align-items: end;
+  align-items: start;
+
+  > div > button {
+    margin-top: 20px;
+  }
 `;
 
 const Filters = styled.section`
+  grid-column: 1 / -1;
   display: grid;
   grid-template-columns: repeat(auto-fill, minmax(150px, 1fr));
   gap: 10px 14px;
@@ -72,7 +77,7 @@ export function FindPage({ found: { asked, hits, isCut, years } }: { found: Find
   };
   const isAsked = Object.values(asked).some((value) => value !== null && value !== '');
   return (
-    <Page>
+    <Page $isWide>
       <StageTitle as="h1">Find anything</StageTitle>
       <Question onSubmit={onSubmit} role="search" aria-label="Find">
         <TextInput

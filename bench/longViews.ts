@@ -1,0 +1,222 @@
+/**
+ * `views --years N`: the same house after three months and after N years, side by side in one run: server
+ * time and HTML of each view, statements behind it, exports by the second, and one dial-in of 5,000 shots.
+ */
+import Database from 'better-sqlite3';
+import { findBenchDraft } from '@/data/dialIns';
+import { openDatabase, type Db } from '@/data/database';
+import { findHouse, type House } from '@/data/house';
+import { findLead } from '@/data/people';
+import { listRecentReleases } from '@/data/releases';
+import { insertShot } from '@/data/shots';
+import { today } from '@/data/today';
+import { exportSheet } from '@/features/import/exports';
+import { SHEET_NAMES } from '@/features/import/sheets';
+import { csvChunks } from '@/formats/sheets/csv';
+import { readFind } from '@/views/find';
+import { readPatterns } from '@/views/patterns';
+import { readPull } from '@/views/pull';
+import { readRelease } from '@/views/release';
+import { readStart } from '@/views/start';
+import { readToday } from '@/views/today';
+import { METRIC } from '@/core/units';
+import { startServer, type RunningServer } from '../tests/support/server';
+import { cookieOf } from '../tests/support/signIn';
+import { growHouse, growthOf } from './growHouse';
+import { median, type Measure } from './measure';
+
+const ROUNDS = 30;
+const WARM_UP = 4;
+const THREE_MONTHS = 91;
+const STAGES = ['read', 'start', 'pull', 'taste', 'publish'];
+
+export async function benchLongViews(years: number): Promise<Measure[]> {
+  const short = await startServer({
+    demo: true,
+    prepare: (file) => growHouse(file, growthOf(THREE_MONTHS)),
+  });
+  const long = await startServer({
+    demo: true,
+    prepare: (file) => growHouse(file, growthOf(Math.round(365 * years))),
+  });
+  try {
+    return [
+      ...(await sideBySide(short, long, `${years} years`)),
+      ...statements(long.databaseFile),
+      ...exportsOf(long.databaseFile),
+      ...(await crowded(long)),
+    ];
+  } finally {
+    await short.close();
+    await long.close();
+  }
+}
+
+const measure = (name: string, metric: string, value: number, unit: string): Measure => ({
+  part: 'views',
+  case: name,
+  metric,
+  value,
+  unit,
+});
+
+interface Asked {
+  readonly server: RunningServer;
+  readonly cookie: string;
+  readonly paths: Readonly<Record<string, string>>;
+}
+
+/** The views of a house, the release pages of the one that was worked on last. */
+async function askedOf(server: RunningServer): Promise<Asked> {
+  const db = openDatabase(server.databaseFile);
+  const id = listRecentReleases(db, 50).find(({ name }) => name.startsWith('Lot'))!.id;
+  db.close();
+  return {
+    server,
+    cookie: await cookieOf(server.url),
+    paths: {
+      'bare page': '/status',
+      today: '/',
+      ...Object.fromEntries(STAGES.map((stage) => [stage, `/releases/${id}/${stage}`])),
+      patterns: '/patterns',
+      find: '/find?q=plum',
+      equipment: '/equipment',
+      house: '/house',
+    },
+  };
+}
+
+const fetchOf = ({ server, cookie, paths }: Asked, view: string) =>
+  fetch(server.url + paths[view]!, { headers: { cookie } }).then((response) => response.text());
+
+async function sideBySide(
+  short: RunningServer,
+  long: RunningServer,
+  name: string,
+): Promise<Measure[]> {
+  const houses = [await askedOf(short), await askedOf(long)] as const;
+  const measures: Measure[] = [];
+  for (const view of Object.keys(houses[0].paths)) {
+    const times: [number[], number[]] = [[], []];
+    const bytes: [number, number] = [0, 0];
+    for (let round = 0; round < ROUNDS + WARM_UP; round++)
+      for (const [i, house] of houses.entries()) {
+        const start = performance.now();
+        bytes[i as 0 | 1] = Buffer.byteLength(await fetchOf(house, view));
+        if (round >= WARM_UP) times[i as 0 | 1].push(performance.now() - start);
+      }
+    const [shortMs, longMs] = times.map(median) as [number, number];
+    measures.push(
+      measure(view, `server time, ${name}`, longMs, 'ms'),
+      measure(view, 'against three months', longMs / shortMs, 'x'),
+      measure(view, `HTML, ${name}`, bytes[1] / 1000, 'kB'),
+    );
+  }
+  return measures;
+}
+
+/** Statements each view runs, the first time and once what it keeps is kept. */
+function statements(file: string): Measure[] {
+  let count = 0;
+  const db: Db = new Database(file, { verbose: () => count++ });
+  const house = findHouse(db)!;
+  const day = today();
+  const { id } = listRecentReleases(db, 50).find(({ name }) => name.startsWith('Lot'))!;
+  const release = () => readRelease(db, house, id, { today: day })!;
+  const views: Readonly<Record<string, () => unknown>> = {
+    today: () => readToday(db, house, { today: day }),
+    'a release': release,
+    start: () => readStart(db, house, release(), {}, { today: day, units: METRIC }),
+    pull: () => {
+      const view = release();
+      return readPull(db, house, view, view.bench!);
+    },
+    patterns: () => readPatterns(db, house, {}),
+    find: () => readFind(db, house, { q: 'plum' }),
+  };
+  const measures = Object.entries(views).flatMap(([name, read]) =>
+    (['the first time', 'kept'] as const).map((when) => {
+      count = 0;
+      const start = performance.now();
+      read();
+      const ms = performance.now() - start;
+      return [
+        measure(name, `statements, ${when}`, count, ''),
+        measure(name, `on the main thread, ${when}`, ms, 'ms'),
+      ];
+    }),
+  );
+  db.close();
+  return measures.flat();
+}
+
+function exportsOf(file: string): Measure[] {
+  const db = openDatabase(file);
+  const house: House = findHouse(db)!;
+  const measures = SHEET_NAMES.map((sheet) => {
+    let rows = 0;
+    const counted = function* () {
+      for (const row of exportSheet(db, house, sheet)) {
+        rows++;
+        yield row;
+      }
+    };
+    const start = performance.now();
+    for (const _chunk of csvChunks(counted()));
+    const seconds = (performance.now() - start) / 1000;
+    return measure(`export of ${sheet}`, `${rows} rows`, rows / seconds, 'rows/s');
+  });
+  db.close();
+  return measures;
+}
+
+const MANY = 5000;
+
+/** One dial-in of 5,000 shots: nobody should make one, and nothing may stand still because of it. */
+async function crowded(server: RunningServer): Promise<Measure[]> {
+  const db = openDatabase(server.databaseFile);
+  const { id } = listRecentReleases(db, 50).find(({ name }) => name.startsWith('Lot'))!;
+  const draft = findBenchDraft(db, id)!;
+  const lead = findLead(db)!;
+  db.transaction(() => {
+    for (let n = 0; n < MANY; n++) {
+      const pulledAt = new Date(Date.now() - (MANY - n) * 60_000).toISOString();
+      const timeS = 26 + (n % 7);
+      insertShot(
+        db,
+        `many${n}`,
+        {
+          draftId: draft.id,
+          pulledAt,
+          dial: 11,
+          doseG: 18,
+          yieldG: draft.recipe.yieldG,
+          timeS,
+          clock: 'pump',
+          temperatureC: draft.recipe.temperatureC,
+        },
+        lead.id,
+      );
+    }
+    db.exec(`UPDATE epoch SET n = n + 1`);
+  })();
+  db.close();
+  const asked = await askedOf(server);
+  const measures: Measure[] = [];
+  for (const view of ['pull', 'taste', 'publish', 'today', 'patterns']) {
+    const path = view in asked.paths ? view : 'pull';
+    const start = performance.now();
+    const html = await fetchOf(
+      { ...asked, paths: { ...asked.paths, [path]: pathOf(asked, path, id) } },
+      path,
+    );
+    measures.push(
+      measure(`${view}, 5,000 shots`, 'the first time', performance.now() - start, 'ms'),
+      measure(`${view}, 5,000 shots`, 'HTML', Buffer.byteLength(html) / 1000, 'kB'),
+    );
+  }
+  return measures;
+}
+
+const pathOf = ({ paths }: Asked, view: string, id: string) =>
+  STAGES.includes(view) ? `/releases/${id}/${view}` : paths[view]!;
