@@ -5,6 +5,7 @@ import { RECIPE, type RecipeEntered, type RecipeValues } from '@/core/entity/rec
 import { withRatio, type Recipe } from '@/core/schema/recipe';
 import type { BrewStyle } from '@/core/vocabulary';
 import { prepared, type Db } from './database';
+import { IDS } from './many';
 import type { ReleaseName } from './releases';
 import { now } from './rows';
 import { tableOf } from './table';
@@ -56,13 +57,19 @@ export function completeDraft(row: unknown): StoredDraft {
 const SELECT_DRAFT = `
   SELECT ${DRAFT_COLUMNS} FROM recipe_draft r JOIN dial_in d ON d.id = r.dial_in_id`;
 
-/** The recipe on the bench, as somebody put it there; null before the first. */
-export function findBenchDraft(db: Db, releaseId: string): StoredDraft | null {
-  const row = prepared(
+/** The recipes on the benches of these releases, as somebody put them there. */
+export function findBenchDrafts(db: Db, releaseIds: readonly string[]): StoredDraft[] {
+  return prepared(
     db,
-    `${SELECT_DRAFT} WHERE r.id = (SELECT draft_id FROM bench WHERE release_id = ?)`,
-  ).get(releaseId);
-  return row === undefined ? null : completeDraft(row);
+    `${SELECT_DRAFT} WHERE r.id IN (SELECT draft_id FROM bench WHERE release_id IN ${IDS})`,
+  )
+    .all(JSON.stringify(releaseIds))
+    .map(completeDraft);
+}
+
+/** The recipe on the bench; null before the first. */
+export function findBenchDraft(db: Db, releaseId: string): StoredDraft | null {
+  return findBenchDrafts(db, [releaseId])[0] ?? null;
 }
 
 /** States which recipe of a release is on the bench. */
@@ -130,13 +137,21 @@ export interface StoredDialIn extends DialInKey {
   readonly style: BrewStyle;
 }
 
-/** Every dial-in of the house, oldest first. */
-export function listDialIns(db: Db): StoredDialIn[] {
+/** Dial-ins of these releases, oldest first. */
+export function listDialIns(db: Db, releaseIds: readonly string[]): StoredDialIn[] {
   return prepared(
     db,
     `SELECT id, release_id AS releaseId, batch_id AS batchId, setup_id AS setupId, style
-     FROM dial_in ORDER BY started_at, rowid`,
-  ).all() as StoredDialIn[];
+     FROM dial_in WHERE release_id IN ${IDS} ORDER BY started_at, rowid`,
+  ).all(JSON.stringify(releaseIds)) as StoredDialIn[];
+}
+
+/** Every revision of every recipe of these releases, by its id. */
+export function findDraftsOf(db: Db, releaseIds: readonly string[]): Map<string, StoredDraft> {
+  const drafts = prepared(db, `${SELECT_DRAFT} WHERE d.release_id IN ${IDS}`)
+    .all(JSON.stringify(releaseIds))
+    .map(completeDraft);
+  return new Map(drafts.map((draft) => [draft.id, draft]));
 }
 
 /** Every revision of a dial-in, oldest first. */

@@ -66,6 +66,27 @@ export function newestEvent(db: Db, releaseId: string): number {
   return newest;
 }
 
+/** Commands that touch releases without belonging to one. */
+const OF_MANY = ['importReleases', 'importRecipes', 'importShots', 'importTastings'];
+
+/**
+ * For every release that was not taken away, oldest first, the order number of the newest thing done to it, or of an
+ * import that may have touched it: equal numbers, equal facts.
+ */
+export function newestEvents(db: Db): Map<string, number> {
+  const { ofMany } = prepared(
+    db,
+    `SELECT coalesce(max(rowid), 0) AS ofMany FROM event
+     WHERE release_id IS NULL AND kind IN (${OF_MANY.map(() => '?').join(', ')})`,
+  ).get(...OF_MANY) as { ofMany: number };
+  const rows = prepared(
+    db,
+    `SELECT l.id, max(e.rowid) AS n FROM release l LEFT JOIN event e ON e.release_id = l.id
+     WHERE l.removed_at IS NULL GROUP BY l.id ORDER BY l.rowid`,
+  ).all() as { id: string; n: number | null }[];
+  return new Map(rows.map(({ id, n }) => [id, Math.max(n ?? 0, ofMany)]));
+}
+
 /** What was done to a release after one of these numbers, oldest first. */
 export function listEventsAfter(
   db: Db,

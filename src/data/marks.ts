@@ -1,43 +1,47 @@
 /** What happened to a batch, by the house's days: for its rest strip. */
-import { z } from 'zod';
-import { prepared, type Db } from './database';
+import type { Db } from './database';
+import { groupedByOwner, IDS } from './many';
 import { dayOf } from './today';
 
-const MARK_KINDS = ['shot', 'tasting', 'publication'] as const;
-const momentRow = z.object({ kind: z.enum(MARK_KINDS), at: z.string() });
-
 export interface BatchMark {
-  readonly kind: (typeof MARK_KINDS)[number];
+  readonly kind: 'shot' | 'tasting' | 'publication';
   readonly day: string;
   readonly count: number;
 }
 
-/** One mark a day and kind, earliest first. */
-export function listMarks(db: Db, batchId: string): BatchMark[] {
-  const moments = prepared(
-    db,
-    `SELECT 'shot' AS kind, s.pulled_at AS at
-       FROM dial_in d JOIN recipe_draft r ON r.dial_in_id = d.id
-       JOIN shot s ON s.recipe_draft_id = r.id
-       WHERE d.batch_id = @batchId AND s.removed_at IS NULL
-       UNION ALL
-       SELECT 'tasting', t.tasted_at
-       FROM dial_in d JOIN recipe_draft r ON r.dial_in_id = d.id
-       JOIN shot s ON s.recipe_draft_id = r.id JOIN tasting t ON t.shot_id = s.id
-       WHERE d.batch_id = @batchId AND s.removed_at IS NULL
-       UNION ALL
-       SELECT 'publication', v.published_at
-       FROM recipe_version v JOIN recipe_draft r ON r.id = v.draft_id
-       JOIN dial_in d ON d.id = r.dial_in_id WHERE d.batch_id = @batchId
-       ORDER BY at`,
-  )
-    .all({ batchId })
-    .map((row) => momentRow.parse(row));
-  const marks = new Map<string, BatchMark>();
-  for (const { kind, at } of moments) {
-    const day = dayOf(at);
-    const key = `${kind} ${day}`;
-    marks.set(key, { kind, day, count: (marks.get(key)?.count ?? 0) + 1 });
-  }
-  return [...marks.values()];
+interface Moment {
+  readonly kind: BatchMark['kind'];
+  readonly at: string;
+}
+
+const MOMENTS = `
+  WITH dialled AS (
+    SELECT d.batch_id AS owner, r.id AS draft_id
+    FROM dial_in d JOIN recipe_draft r ON r.dial_in_id = d.id WHERE d.batch_id IN ${IDS})
+  SELECT owner, 'shot' AS kind, s.pulled_at AS at
+  FROM dialled JOIN shot s ON s.recipe_draft_id = draft_id WHERE s.removed_at IS NULL
+  UNION ALL
+  SELECT owner, 'tasting', t.tasted_at
+  FROM dialled JOIN shot s ON s.recipe_draft_id = draft_id JOIN tasting t ON t.shot_id = s.id
+  WHERE s.removed_at IS NULL
+  UNION ALL
+  SELECT owner, 'publication', v.published_at
+  FROM dialled JOIN recipe_version v ON v.draft_id = dialled.draft_id
+  ORDER BY at`;
+
+/** Marks of these batches: one a day and kind, earliest first. */
+export function marksOfBatches(
+  db: Db,
+  batchIds: readonly string[],
+): (batchId: string) => readonly BatchMark[] {
+  const momentsOf = groupedByOwner(db, MOMENTS, batchIds, (row) => row as Moment);
+  return (batchId) => {
+    const marks = new Map<string, BatchMark>();
+    for (const { kind, at } of momentsOf(batchId)) {
+      const day = dayOf(at);
+      const key = `${kind} ${day}`;
+      marks.set(key, { kind, day, count: (marks.get(key)?.count ?? 0) + 1 });
+    }
+    return [...marks.values()];
+  };
 }

@@ -2,6 +2,7 @@
 import { randomBytes } from 'node:crypto';
 import { z } from 'zod';
 import { prepared, type Db } from './database';
+import { groupedByOwner, IDS } from './many';
 import { now } from './rows';
 
 const versionRow = z.object({
@@ -22,7 +23,26 @@ const SELECT_VERSION = `
          v.published_at AS publishedAt, p.name AS publishedBy, v.draft_id AS draftId
   FROM recipe_version v JOIN person p ON p.id = v.published_by`;
 
-/** Every version of a release, newest first. */
+/** What a list of versions says; the document is read where it is shown. */
+export type VersionLine = Omit<StoredVersion, 'document' | 'sha256' | 'releaseId'>;
+
+/** Every version of these releases, newest first. */
+export function versionsOfReleases(
+  db: Db,
+  releaseIds: readonly string[],
+): (releaseId: string) => readonly VersionLine[] {
+  const sql = `
+    SELECT v.release_id AS owner, v.id, v.number, v.published_at AS publishedAt,
+      p.name AS publishedBy, v.draft_id AS draftId
+    FROM recipe_version v JOIN person p ON p.id = v.published_by
+    WHERE v.release_id IN ${IDS} ORDER BY v.number DESC`;
+  return groupedByOwner(db, sql, releaseIds, (row) => {
+    const { id, number, publishedAt, publishedBy, draftId } = row as VersionLine;
+    return { id, number, publishedAt, publishedBy, draftId };
+  });
+}
+
+/** Every version of a release with its document, newest first. */
 export function listVersions(db: Db, releaseId: string): StoredVersion[] {
   return prepared(db, `${SELECT_VERSION} WHERE v.release_id = ? ORDER BY v.number DESC`)
     .all(releaseId)
@@ -55,21 +75,29 @@ export function findPublished(db: Db, token: string): PublicVersion | null {
   return row === undefined ? null : publicRow.parse(row);
 }
 
-const addressRow = z.object({
-  token: z.string(),
-  withdrawnAt: z.string().nullable(),
-  withdrawnWhy: z.string().nullable(),
-});
-export type PublicAddress = z.output<typeof addressRow>;
+export interface PublicAddress {
+  readonly token: string;
+  readonly withdrawnAt: string | null;
+  readonly withdrawnWhy: string | null;
+}
+
+/** The public addresses of these releases; none before the first version. */
+export function addressesOfReleases(
+  db: Db,
+  releaseIds: readonly string[],
+): (releaseId: string) => readonly PublicAddress[] {
+  const sql = `
+    SELECT release_id AS owner, token, withdrawn_at AS withdrawnAt, withdrawn_why AS withdrawnWhy
+    FROM publication WHERE release_id IN ${IDS}`;
+  return groupedByOwner(db, sql, releaseIds, (row) => {
+    const { token, withdrawnAt, withdrawnWhy } = row as PublicAddress;
+    return { token, withdrawnAt, withdrawnWhy };
+  });
+}
 
 /** The public address of a release and whether it was withdrawn; null before the first version. */
 export function findAddress(db: Db, releaseId: string): PublicAddress | null {
-  const row = prepared(
-    db,
-    `SELECT token, withdrawn_at AS withdrawnAt, withdrawn_why AS withdrawnWhy
-       FROM publication WHERE release_id = ?`,
-  ).get(releaseId);
-  return row === undefined ? null : addressRow.parse(row);
+  return addressesOfReleases(db, [releaseId])(releaseId)[0] ?? null;
 }
 
 /** Withdraws what is public, with the words its page shows; as wrong, it no longer teaches the model. */

@@ -3,6 +3,7 @@ import { BATCH, type BatchEntered, type BatchValues } from '@/core/entity/batch'
 import { COMPONENT, type ComponentEntered, type ComponentValues } from '@/core/entity/component';
 import { RELEASE, type ReleaseEntered, type ReleaseValues } from '@/core/entity/release';
 import { prepared, type Db } from './database';
+import { groupedByOwner, IDS } from './many';
 import { now } from './rows';
 import { tableOf, updateRow, type Seen } from './table';
 
@@ -30,23 +31,15 @@ const SELECT_RELEASE = `
   SELECT id, row_version AS rowVersion, created_at AS createdAt, ${RELEASE_TABLE.selected()}
   FROM release`;
 const SELECT_COMPONENTS = `
-  SELECT id, ${COMPONENT_TABLE.selected()} FROM component WHERE release_id = ? ORDER BY position`;
+  SELECT release_id AS owner, id, ${COMPONENT_TABLE.selected()}
+  FROM component WHERE release_id IN ${IDS} ORDER BY release_id, position`;
 const SELECT_BATCHES = `
-  SELECT id, row_version AS rowVersion, ${BATCH_TABLE.selected()}
-  FROM batch WHERE release_id = ? AND removed_at IS NULL ORDER BY roast_date DESC, id DESC`;
+  SELECT release_id AS owner, id, row_version AS rowVersion, ${BATCH_TABLE.selected()}
+  FROM batch WHERE release_id IN ${IDS} AND removed_at IS NULL
+  ORDER BY roast_date DESC, id DESC`;
 
-function complete(db: Db, row: unknown): StoredRelease {
-  const { id, rowVersion, createdAt } = row as StoredRelease;
-  return {
-    id,
-    rowVersion,
-    createdAt,
-    ...RELEASE_TABLE.read(row),
-    components: prepared(db, SELECT_COMPONENTS)
-      .all(id)
-      .map((part) => ({ id: (part as { id: string }).id, ...COMPONENT_TABLE.read(part) })),
-    batches: prepared(db, SELECT_BATCHES).all(id).map(completeBatch),
-  };
+function completeComponent(row: unknown): StoredComponent {
+  return { id: (row as StoredComponent).id, ...COMPONENT_TABLE.read(row) };
 }
 
 function completeBatch(row: unknown): StoredBatch {
@@ -54,20 +47,73 @@ function completeBatch(row: unknown): StoredBatch {
   return { id, rowVersion, ...BATCH_TABLE.read(row) };
 }
 
+/** Releases with what belongs to them, in the order of their rows. */
+function complete(db: Db, rows: readonly unknown[]): StoredRelease[] {
+  const ids = rows.map((row) => (row as StoredRelease).id);
+  const componentsOf = groupedByOwner(db, SELECT_COMPONENTS, ids, completeComponent);
+  const batchesOf = groupedByOwner(db, SELECT_BATCHES, ids, completeBatch);
+  return rows.map((row) => {
+    const { id, rowVersion, createdAt } = row as StoredRelease;
+    return {
+      id,
+      rowVersion,
+      createdAt,
+      ...RELEASE_TABLE.read(row),
+      components: componentsOf(id),
+      batches: batchesOf(id),
+    };
+  });
+}
+
+/** Those of these releases that were not taken away, the newest first. */
+export function findReleases(db: Db, ids: readonly string[]): StoredRelease[] {
+  const rows = prepared(
+    db,
+    `${SELECT_RELEASE} WHERE id IN ${IDS} AND removed_at IS NULL
+     ORDER BY created_at DESC, rowid DESC`,
+  ).all(JSON.stringify(ids));
+  return complete(db, rows);
+}
+
+/** Every release that was not taken away, the newest first. */
+export function listReleases(db: Db): StoredRelease[] {
+  return complete(
+    db,
+    prepared(
+      db,
+      `${SELECT_RELEASE} WHERE removed_at IS NULL ORDER BY created_at DESC, rowid DESC`,
+    ).all(),
+  );
+}
+
 /** A release that was not taken away. */
 export function findRelease(db: Db, id: string): StoredRelease | null {
-  const row = prepared(db, `${SELECT_RELEASE} WHERE id = ? AND removed_at IS NULL`).get(id);
-  return row === undefined ? null : complete(db, row);
+  return findReleases(db, [id])[0] ?? null;
 }
 
 /** The release of a name, matched without case; the newest where two share it. */
 export function findReleaseNamed(db: Db, name: string): StoredRelease | null {
-  const row = prepared(
+  const rows = prepared(
     db,
     `${SELECT_RELEASE} WHERE name = ? COLLATE NOCASE AND removed_at IS NULL
      ORDER BY created_at DESC LIMIT 1`,
-  ).get(name);
-  return row === undefined ? null : complete(db, row);
+  ).all(name);
+  return complete(db, rows)[0] ?? null;
+}
+
+/**
+ * Releases with a batch roasted since a day, or whose recipe is public: all that a house may still have
+ * to do with.
+ */
+export function listAtHand(db: Db, roastedSince: string): string[] {
+  const rows = prepared(
+    db,
+    `SELECT id FROM release l WHERE removed_at IS NULL AND (
+       EXISTS (SELECT 1 FROM batch b WHERE b.release_id = l.id AND b.removed_at IS NULL
+               AND b.roast_date >= ?)
+       OR EXISTS (SELECT 1 FROM publication p WHERE p.release_id = l.id AND p.withdrawn_at IS NULL))`,
+  ).all(roastedSince) as { id: string }[];
+  return rows.map(({ id }) => id);
 }
 
 export interface ReleaseName {
@@ -75,12 +121,13 @@ export interface ReleaseName {
   readonly name: string;
 }
 
-/** Names of every release, newest first. */
-export function listReleaseNames(db: Db): ReleaseName[] {
+/** Names of the releases, newest first: all of them, or so many. */
+export function listReleaseNames(db: Db, most = -1): ReleaseName[] {
   return prepared(
     db,
-    'SELECT id, name FROM release WHERE removed_at IS NULL ORDER BY created_at DESC, rowid DESC',
-  ).all() as ReleaseName[];
+    `SELECT id, name FROM release WHERE removed_at IS NULL
+     ORDER BY created_at DESC, rowid DESC LIMIT ?`,
+  ).all(most) as ReleaseName[];
 }
 
 /** So many of the newest things done say which releases are at hand. */

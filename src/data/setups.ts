@@ -43,7 +43,13 @@ export function listSetups(db: Db): StoredSetup[] {
     .map(complete);
 }
 
-/** A setup, also one that was taken away: old shots still stand on it. */
+/** Every setup by its id, also those that were taken away: old shots still stand on them. */
+export function allSetups(db: Db): Map<string, StoredSetup> {
+  const setups = prepared(db, SELECT).all().map(complete);
+  return new Map(setups.map((setup) => [setup.id, setup]));
+}
+
+/** A setup, also one that was taken away. */
 export function findSetup(db: Db, id: string): StoredSetup | null {
   const row = prepared(db, `${SELECT} WHERE u.id = ?`).get(id);
   return row === undefined ? null : complete(row);

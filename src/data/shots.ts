@@ -3,7 +3,8 @@ import { z } from 'zod';
 import { SHOT, type ShotEntered, type ShotValues } from '@/core/entity/shot';
 import { batchRestDays } from '@/core/rest/batchRest';
 import { prepared, type Db } from './database';
-import { bool, now, optional } from './rows';
+import { groupedByOwner, IDS } from './many';
+import { bool, now } from './rows';
 import { tableOf } from './table';
 import { dayOf } from './today';
 
@@ -24,7 +25,7 @@ export const SHOT_COLUMNS = `
   b.roast_date AS roastDate, ${SHOT_TABLE.selected('s')}`;
 
 const SELECT_SHOT = `
-  SELECT ${SHOT_COLUMNS}
+  SELECT r.dial_in_id AS owner, ${SHOT_COLUMNS}
   FROM shot s JOIN recipe_draft r ON r.id = s.recipe_draft_id
   JOIN dial_in d ON d.id = r.dial_in_id JOIN batch b ON b.id = d.batch_id
   JOIN person p ON p.id = s.pulled_by`;
@@ -41,14 +42,19 @@ export function completeShot(row: unknown): StoredShot {
   };
 }
 
-/** Shots of a dial-in in the order they were pulled; removed ones are left out. */
-export function listShots(db: Db, dialInId: string): StoredShot[] {
-  return prepared(
-    db,
-    `${SELECT_SHOT} WHERE r.dial_in_id = ? AND s.removed_at IS NULL ORDER BY s.pulled_at, s.rowid`,
-  )
-    .all(dialInId)
-    .map(completeShot);
+/** Shots of these dial-ins in the order they were pulled; removed ones are left out. */
+export function shotsOfDialIns(
+  db: Db,
+  dialInIds: readonly string[],
+): (dialInId: string) => readonly StoredShot[] {
+  const sql = `${SELECT_SHOT} WHERE r.dial_in_id IN ${IDS} AND s.removed_at IS NULL
+     ORDER BY s.pulled_at, s.rowid`;
+  return groupedByOwner(db, sql, dialInIds, completeShot);
+}
+
+/** Shots of a dial-in in the order they were pulled. */
+export function listShots(db: Db, dialInId: string): readonly StoredShot[] {
+  return shotsOfDialIns(db, [dialInId])(dialInId);
 }
 
 export interface ShotFields extends ShotEntered {
@@ -107,23 +113,33 @@ export function setShotTds(db: Db, id: string, tdsPct: number): void {
   prepared(db, 'UPDATE shot SET tds_pct = ? WHERE id = ?').run(tdsPct, id);
 }
 
-const spentRow = z.object({
-  doseG: z.number(),
-  purged: bool,
-  purgeG: optional(z.number()),
-  retentionG: z.number(),
-});
+/** What a shot took out of its batch's sample. */
+export interface Spent {
+  readonly doseG: number;
+  readonly purged: boolean;
+  readonly purgeG: number | undefined;
+  readonly retentionG: number;
+}
 
-/** What every shot of a batch took, over all its dial-ins. */
-export function listSpent(db: Db, batchId: string): z.output<typeof spentRow>[] {
-  return prepared(
-    db,
-    `SELECT s.dose_g AS doseG, s.purged, s.purge_g AS purgeG, g.retention_g AS retentionG
-       FROM dial_in d JOIN recipe_draft r ON r.dial_in_id = d.id
-       JOIN shot s ON s.recipe_draft_id = r.id
-       JOIN setup u ON u.id = d.setup_id JOIN grinder g ON g.id = u.grinder_id
-       WHERE d.batch_id = ? AND s.removed_at IS NULL`,
-  )
-    .all(batchId)
-    .map((row) => spentRow.parse(row));
+/** What every shot of these batches took, over all their dial-ins. */
+export function spentOfBatches(
+  db: Db,
+  batchIds: readonly string[],
+): (batchId: string) => readonly Spent[] {
+  const sql = `
+    SELECT d.batch_id AS owner, s.dose_g AS doseG, s.purged, s.purge_g AS purgeG,
+      g.retention_g AS retentionG
+    FROM dial_in d JOIN recipe_draft r ON r.dial_in_id = d.id
+    JOIN shot s ON s.recipe_draft_id = r.id
+    JOIN setup u ON u.id = d.setup_id JOIN grinder g ON g.id = u.grinder_id
+    WHERE d.batch_id IN ${IDS} AND s.removed_at IS NULL`;
+  return groupedByOwner(db, sql, batchIds, (row) => {
+    const { doseG, purged, purgeG, retentionG } = row as Record<string, number | null>;
+    return {
+      doseG: doseG!,
+      purged: purged === 1,
+      purgeG: purgeG ?? undefined,
+      retentionG: retentionG!,
+    };
+  });
 }

@@ -3,6 +3,7 @@ import { TASTING, type TastingValues } from '@/core/entity/tasting';
 import type { Entered } from '@/core/entity/field';
 import type { Taste } from '@/core/schema/shot';
 import { prepared, type Db } from './database';
+import { groupedByOwner, IDS } from './many';
 import { now } from './rows';
 import { tableOf } from './table';
 
@@ -35,17 +36,22 @@ export function completeTasting(row: unknown): StoredTasting {
   };
 }
 
+/** Tastings of the shots of these dial-ins, oldest first. */
+export function tastingsOfDialIns(
+  db: Db,
+  dialInIds: readonly string[],
+): (dialInId: string) => readonly StoredTasting[] {
+  const sql = `
+    SELECT r.dial_in_id AS owner, ${TASTING_COLUMNS}
+    FROM tasting t JOIN shot s ON s.id = t.shot_id
+    JOIN recipe_draft r ON r.id = s.recipe_draft_id JOIN person p ON p.id = t.tasted_by
+    WHERE r.dial_in_id IN ${IDS} AND s.removed_at IS NULL ORDER BY t.tasted_at, t.rowid`;
+  return groupedByOwner(db, sql, dialInIds, completeTasting);
+}
+
 /** Tastings of a dial-in's shots, oldest first. */
-export function listTastings(db: Db, dialInId: string): StoredTasting[] {
-  return prepared(
-    db,
-    `SELECT ${TASTING_COLUMNS}
-     FROM tasting t JOIN shot s ON s.id = t.shot_id
-     JOIN recipe_draft r ON r.id = s.recipe_draft_id JOIN person p ON p.id = t.tasted_by
-     WHERE r.dial_in_id = ? AND s.removed_at IS NULL ORDER BY t.tasted_at, t.rowid`,
-  )
-    .all(dialInId)
-    .map(completeTasting);
+export function listTastings(db: Db, dialInId: string): readonly StoredTasting[] {
+  return tastingsOfDialIns(db, [dialInId])(dialInId);
 }
 
 export interface TastingFields extends Entered<typeof TASTING> {

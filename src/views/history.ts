@@ -9,8 +9,8 @@ import type { PastRelease } from '@/core/start/fit';
 import { prepared, type Db } from '@/data/database';
 import { completeDraft, DRAFT_COLUMNS, type StoredDraft } from '@/data/dialIns';
 import type { House } from '@/data/house';
-import { findRelease } from '@/data/releases';
-import { findSetup, type StoredSetup } from '@/data/setups';
+import { listReleases } from '@/data/releases';
+import { allSetups, type StoredSetup } from '@/data/setups';
 import { dayOf } from '@/data/today';
 import { factsOf } from './facts';
 
@@ -58,14 +58,16 @@ export interface DecidedRecipe {
 
 /** Every decided recipe, oldest first. */
 export function listDecided(db: Db, house: House): DecidedRecipe[] {
+  const releases = new Map(listReleases(db).map((release) => [release.id, release]));
+  const setups = allSetups(db);
   return prepared(db, HISTORY)
     .all()
     .flatMap((row): DecidedRecipe[] => {
       const { decidedAt, version, lastDial, lastPulledAt } = row as DecidedRow;
       const draft = completeDraft(row);
-      const release = findRelease(db, draft.releaseId);
+      const release = releases.get(draft.releaseId);
       const batch = release?.batches.find(({ id }) => id === draft.batchId);
-      const setup = findSetup(db, draft.setupId);
+      const setup = setups.get(draft.setupId);
       if (!release || !batch || !setup) return [];
       const roast = readRoast(batch, house.roastMap);
       const restDays =

@@ -8,16 +8,18 @@ import { readRoast } from '@/core/coffee/roast';
 import { restSpan } from '@/core/rest/rest';
 import type { BrewStyle, Process } from '@/core/vocabulary';
 import { benchMinutes } from '@/core/patterns/benchMinutes';
+import { groupBy } from '@/core/patterns/groupBy';
 import type { Db } from '@/data/database';
-import { findDraft, listDialIns, type StoredDialIn } from '@/data/dialIns';
+import { findDraftsOf, listDialIns, type StoredDialIn, type StoredDraft } from '@/data/dialIns';
+import { newestEvents } from '@/data/events';
 import type { House } from '@/data/house';
 import { kept } from '@/data/kept';
-import { advisedShot, targetOf } from './release';
-import { findRelease, type StoredBatch, type StoredRelease } from '@/data/releases';
-import { findSetup } from '@/data/setups';
-import { listShots } from '@/data/shots';
-import { listTastings } from '@/data/tastings';
+import { findReleases, type StoredBatch, type StoredRelease } from '@/data/releases';
+import { allSetups, type StoredSetup } from '@/data/setups';
+import { shotsOfDialIns, type StoredShot } from '@/data/shots';
+import { tastingsOfDialIns, type StoredTasting } from '@/data/tastings';
 import { dayOf } from '@/data/today';
+import { advisedShot, targetOf } from './release';
 
 /** What every point carries to be filtered by, and to open its release. */
 export interface About {
@@ -56,35 +58,90 @@ export interface Records {
 /** Every dial-in and every cup, oldest first. */
 export function readRecords(db: Db, house: House): Records {
   return kept(db, { name: 'records', restsOn: RESTS_ON }, () => {
-    const found = listDialIns(db).map((dialIn) => readDialIn(db, house, dialIn));
-    const byDay = (a: About, b: About) => a.day.localeCompare(b.day);
+    const found = recordsByRelease(db, house);
+    const byDay = (a: About, b: About) => (a.day < b.day ? -1 : Number(a.day > b.day));
     return {
-      dialIns: found.flatMap(({ cost }) => cost ?? []).sort(byDay),
+      dialIns: found.flatMap(({ dialIns }) => dialIns).sort(byDay),
       cups: found.flatMap(({ cups }) => cups).sort(byDay),
     };
   });
 }
 
 const RESTS_ON = ['house', 'equipment', 'release', 'batch', 'recipe', 'shot', 'tasting'] as const;
+/** A change of these may touch every release. */
+const OF_ALL = ['house', 'equipment'] as const;
+
+interface ReleaseRecords extends Records {
+  /** The newest event of the release they were read at. */
+  readonly stamp: number;
+}
+
+/**
+ * Records by release. Ten years of dial-ins do not change because one shot is logged: only releases
+ * something was done to since are read again.
+ */
+function recordsByRelease(db: Db, house: House): ReleaseRecords[] {
+  const known = kept(
+    db,
+    { name: 'records by release', restsOn: OF_ALL },
+    () => new Map<string, ReleaseRecords>(),
+  );
+  const stamps = newestEvents(db);
+  const stale = [...stamps].flatMap(([id, stamp]) => (known.get(id)?.stamp === stamp ? [] : [id]));
+  const releases = findReleases(db, stale);
+  const dialIns = listDialIns(db, stale);
+  const ids = dialIns.map(({ id }) => id);
+  const sources: Sources = {
+    house,
+    setups: allSetups(db),
+    drafts: findDraftsOf(db, stale),
+    shotsOf: shotsOfDialIns(db, ids),
+    tastingsOf: tastingsOfDialIns(db, ids),
+  };
+  const dialInsOf = groupBy(dialIns, ({ releaseId }) => releaseId);
+  for (const id of stale) known.set(id, { stamp: stamps.get(id)!, dialIns: [], cups: [] });
+  for (const release of releases) {
+    const found = (dialInsOf.get(release.id) ?? []).map((dialIn) =>
+      readDialIn(sources, release, dialIn),
+    );
+    known.set(release.id, {
+      stamp: stamps.get(release.id)!,
+      dialIns: found.flatMap(({ cost }) => cost ?? []),
+      cups: found.flatMap(({ cups }) => cups),
+    });
+  }
+  return [...stamps.keys()].map((id) => known.get(id)!);
+}
+
+interface Sources {
+  readonly house: House;
+  readonly setups: ReadonlyMap<string, StoredSetup>;
+  readonly drafts: ReadonlyMap<string, StoredDraft>;
+  readonly shotsOf: (dialInId: string) => readonly StoredShot[];
+  readonly tastingsOf: (dialInId: string) => readonly StoredTasting[];
+}
 
 function readDialIn(
-  db: Db,
-  house: House,
-  { id, releaseId, batchId, setupId, style }: StoredDialIn,
+  { house, setups, drafts, shotsOf, tastingsOf }: Sources,
+  release: StoredRelease,
+  { id, batchId, setupId, style }: StoredDialIn,
 ): { cost: DialInCost | null; cups: Cup[] } {
-  const release = findRelease(db, releaseId);
-  const batch = release?.batches.find((candidate) => candidate.id === batchId);
-  const setup = findSetup(db, setupId);
-  const stored = listShots(db, id);
-  if (!release || !batch || !setup || stored.length === 0) return { cost: null, cups: [] };
-  const tastings = listTastings(db, id);
+  const batch = release.batches.find((candidate) => candidate.id === batchId);
+  const setup = setups.get(setupId);
+  const stored = shotsOf(id);
+  if (!batch || !setup || stored.length === 0) return { cost: null, cups: [] };
+  const tastings = tastingsOf(id);
+  const cupsOf = groupBy(tastings, ({ shotId }) => shotId);
   const roast = readRoast(batch, house.roastMap);
   const about = aboutOf(release, { batch, style, setupId, roastLevel: roast.level });
   const opensOn = restSpan(roast.level ?? 0, house.restSchool).opens;
   const count = shotsToConfirmed(
     setup,
-    stored.map((shot) => ({ shot: advisedShot(shot, tastings), recipe: shot.draftId })),
-    (draftId) => targetOf(house, findDraft(db, draftId)!, { roast, opensOn }),
+    stored.map((shot) => ({
+      shot: advisedShot(shot, cupsOf.get(shot.id) ?? []),
+      recipe: shot.draftId,
+    })),
+    (draftId) => targetOf(house, drafts.get(draftId)!, { roast, opensOn }),
   );
   const spent = stored.slice(0, count ?? stored.length);
   return {

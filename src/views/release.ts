@@ -12,23 +12,26 @@ import { daysBetween } from '@/core/rest/day';
 import { targetSchema, type Target } from '@/core/schema/target';
 import type { Shot } from '@/core/schema/shot';
 import { METRIC, type Units } from '@/core/units';
+import { groupBy } from '@/core/patterns/groupBy';
 import type { Db } from '@/data/database';
-import { findBenchDraft, type StoredDraft } from '@/data/dialIns';
+import { findBenchDrafts, type StoredDraft } from '@/data/dialIns';
 import type { House } from '@/data/house';
-import { listMarks, type BatchMark } from '@/data/marks';
+import { marksOfBatches, type BatchMark } from '@/data/marks';
 import {
-  findAddress,
-  listVersions,
+  addressesOfReleases,
+  versionsOfReleases,
   type PublicAddress,
-  type StoredVersion,
+  type VersionLine,
 } from '@/data/publications';
-import { findRelease, type StoredBatch, type StoredRelease } from '@/data/releases';
-import { findSetup, type StoredSetup } from '@/data/setups';
+import { findReleases, type StoredBatch, type StoredRelease } from '@/data/releases';
+import { allSetups, type StoredSetup } from '@/data/setups';
+import { shotsOfDialIns, spentOfBatches, type Spent, type StoredShot } from '@/data/shots';
+import { tastingsOfDialIns, type StoredTasting } from '@/data/tastings';
 import { factsToday } from './facts';
-import { listShots, listSpent, type StoredShot } from '@/data/shots';
-import { listTastings, type StoredTasting } from '@/data/tastings';
 
 export interface BenchShot extends StoredShot {
+  /** Counted from the first shot of the dial-in. */
+  readonly number: number;
   readonly mark: ShotMark;
   readonly tastings: readonly StoredTasting[];
 }
@@ -37,7 +40,10 @@ export interface Bench {
   readonly draft: StoredDraft;
   readonly setup: StoredSetup;
   readonly target: Target;
+  /** The newest of them, in the order they were pulled. */
   readonly shots: readonly BenchShot[];
+  /** Every shot of the dial-in: those before the newest count in what was spent alone. */
+  readonly shotCount: number;
   readonly advice: Advice;
   readonly spentG: number;
 }
@@ -51,11 +57,6 @@ export interface BatchView extends StoredBatch {
   readonly leftG: number | null;
 }
 
-export type VersionView = Pick<
-  StoredVersion,
-  'id' | 'number' | 'publishedAt' | 'publishedBy' | 'draftId'
->;
-
 export interface ReleaseView {
   readonly release: StoredRelease;
   /** Every batch, newest roast first. */
@@ -64,18 +65,19 @@ export interface ReleaseView {
   readonly batch: BatchView;
   readonly facts: ReleaseFacts;
   readonly bench: Bench | null;
-  readonly versions: readonly VersionView[];
+  readonly versions: readonly VersionLine[];
   readonly address: PublicAddress | null;
 }
 
 /** A batch with its roast by the house's words and its rest by the house's school. */
-function readBatch(db: Db, house: House, batch: StoredBatch, today: string): BatchView {
+function readBatch(
+  house: House,
+  batch: StoredBatch,
+  { today, marks, spent }: { today: string; marks: readonly BatchMark[]; spent: readonly Spent[] },
+): BatchView {
   const roast = readRoast(batch, house.roastMap);
   const roastLevel = roast.level ?? 0;
-  const spentG = listSpent(db, batch.id).reduce(
-    (sum, shot) => sum + shot.doseG + purgeOf(shot, shot.retentionG),
-    0,
-  );
+  const spentG = spent.reduce((sum, shot) => sum + shot.doseG + purgeOf(shot, shot.retentionG), 0);
   return {
     ...batch,
     roast,
@@ -88,7 +90,7 @@ function readBatch(db: Db, house: House, batch: StoredBatch, today: string): Bat
       on: daysBetween(batch.roastDate, today) < 0 ? batch.roastDate : today,
     }),
     span: restSpan(roastLevel, house.restSchool),
-    marks: listMarks(db, batch.id),
+    marks,
     leftG: batch.sampleG === undefined ? null : batch.sampleG - spentG,
   };
 }
@@ -98,62 +100,98 @@ export interface Reader {
   readonly units?: Units;
 }
 
-/** Everything the release page shows, or null when there is no such release. */
-export function readRelease(
+/** Everything the pages of these releases show, the newest first: as many statements as for one. */
+export function readReleases(
   db: Db,
   house: House,
-  id: string,
+  ids: readonly string[],
   { today, units = METRIC }: Reader,
-): ReleaseView | null {
-  const release = findRelease(db, id);
-  if (!release) return null;
-  const batches = release.batches.map((batch) => readBatch(db, house, batch, today));
-  const draft = findBenchDraft(db, id);
-  const batch = batches.find((candidate) => candidate.id === draft?.batchId) ?? batches[0];
-  if (!batch) return null;
-  const setup = draft && findSetup(db, draft.setupId);
-  return {
-    release,
-    batches,
-    batch,
-    facts: factsToday(release, batch, today),
-    bench: draft && setup ? readBench(db, house, { draft, setup, batch, units }) : null,
-    versions: listVersions(db, id).map(
-      ({ id: versionId, number, publishedAt, publishedBy, draftId }) => ({
-        id: versionId,
-        number,
-        publishedAt,
-        publishedBy,
-        draftId,
-      }),
-    ),
-    address: findAddress(db, id),
-  };
+): ReleaseView[] {
+  const releases = findReleases(db, ids);
+  const batchIds = releases.flatMap(({ batches }) => batches.map(({ id }) => id));
+  const marksOf = marksOfBatches(db, batchIds);
+  const spentOf = spentOfBatches(db, batchIds);
+  const drafts = findBenchDrafts(db, ids);
+  const draftOf = new Map(drafts.map((draft) => [draft.releaseId, draft]));
+  const setups = allSetups(db);
+  const dialInIds = drafts.map(({ dialInId }) => dialInId);
+  const shotsOf = shotsOfDialIns(db, dialInIds);
+  const tastingsOf = tastingsOfDialIns(db, dialInIds);
+  const versionsOf = versionsOfReleases(db, ids);
+  const addressOf = addressesOfReleases(db, ids);
+  return releases.flatMap((release): ReleaseView[] => {
+    const batches = release.batches.map((batch) =>
+      readBatch(house, batch, { today, marks: marksOf(batch.id), spent: spentOf(batch.id) }),
+    );
+    const draft = draftOf.get(release.id);
+    const batch = batches.find(({ id }) => id === draft?.batchId) ?? batches[0];
+    if (!batch) return [];
+    const setup = draft && setups.get(draft.setupId);
+    return [
+      {
+        release,
+        batches,
+        batch,
+        facts: factsToday(release, batch, today),
+        bench:
+          draft && setup
+            ? readBench(house, {
+                draft,
+                setup,
+                batch,
+                units,
+                shots: shotsOf(draft.dialInId),
+                tastings: tastingsOf(draft.dialInId),
+              })
+            : null,
+        versions: versionsOf(release.id),
+        address: addressOf(release.id)[0] ?? null,
+      },
+    ];
+  });
 }
 
+/** Everything the release page shows, or null when there is no such release. */
+export function readRelease(db: Db, house: House, id: string, reader: Reader): ReleaseView | null {
+  return readReleases(db, house, [id], reader)[0] ?? null;
+}
+
+/** So many of the newest shots of a dial-in are shown, and judged: more teach the advice nothing. */
+const MOST_SHOTS = 150;
+
 function readBench(
-  db: Db,
   house: House,
   {
     draft,
     setup,
     batch,
     units,
-  }: { draft: StoredDraft; setup: StoredSetup; batch: BatchView; units: Units },
+    shots: all,
+    tastings,
+  }: {
+    draft: StoredDraft;
+    setup: StoredSetup;
+    batch: BatchView;
+    units: Units;
+    shots: readonly StoredShot[];
+    tastings: readonly StoredTasting[];
+  },
 ): Bench {
   const target = targetOf(house, draft, { roast: batch.roast, opensOn: batch.span.opens });
-  const tastings = listTastings(db, draft.dialInId);
-  const stored = listShots(db, draft.dialInId).map((shot) => ({
+  const cupsOf = groupBy(tastings, ({ shotId }) => shotId);
+  const before = Math.max(0, all.length - MOST_SHOTS);
+  const stored = all.slice(before).map((shot, i) => ({
     ...shot,
-    tastings: tastings.filter(({ shotId }) => shotId === shot.id),
+    number: before + i + 1,
+    tastings: cupsOf.get(shot.id) ?? [],
   }));
   const advice = nextMove(askedOf({ target, setup, shots: stored, draft }, units));
   const shots = stored.map((shot, i) => ({ ...shot, mark: advice.marks[i]! }));
-  const spentG = stored.reduce(
+  const spentG = all.reduce(
     (sum, shot) => sum + shot.doseG + purgeOf(shot, setup.grinder.retentionG),
     0,
   );
-  return { draft, setup, target, shots, advice, spentG };
+  return { draft, setup, target, shots, shotCount: all.length, advice, spentG };
 }
 
 type AskedShot = Omit<BenchShot, 'mark'>;

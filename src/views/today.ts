@@ -1,18 +1,18 @@
 /** The whole house on one page: every release as it stands today and what it asks for. */
 import { checkDays, gramsPerCheck } from '@/core/rest/checkPlan';
-import { batchRestDays } from '@/core/rest/batchRest';
-import { daysBetween } from '@/core/rest/day';
+import { LIMITS } from '@/core/limits';
+import { addDays, daysBetween } from '@/core/rest/day';
+import { REST_SCHOOLS } from '@/core/vocabulary';
 import { restSpan, type RestSpan } from '@/core/rest/rest';
 import { STATUS_WORDS } from '@/core/advice/words';
-import { readRoast } from '@/core/coffee/roast';
 import { dueOf, type Due, type Standing } from '@/core/due/due';
 import { METRIC, type Units } from '@/core/units';
 import type { Db } from '@/data/database';
 import type { House } from '@/data/house';
 import { kept } from '@/data/kept';
-import { findAddress, type PublicAddress } from '@/data/publications';
-import { readRelease, type BatchView, type Bench, type ReleaseView } from './release';
-import { findRelease, listReleaseNames } from '@/data/releases';
+import type { PublicAddress } from '@/data/publications';
+import { listAtHand } from '@/data/releases';
+import { readReleases, type BatchView, type Bench, type ReleaseView } from './release';
 
 export interface Standings {
   readonly id: string;
@@ -28,7 +28,7 @@ const DAYS_AFTER_FADING = 14;
 /** Dose assumed for a check before a recipe is on the bench. House heuristic: the commonest double. */
 const ASSUMED_DOSE_G = 18;
 
-/** Every release of the house, newest first, as it stands on a day. */
+/** Every release the house still has to do with, newest first, as it stands on a day. */
 export function readToday(
   db: Db,
   house: House,
@@ -52,29 +52,22 @@ const RESTS_ON = [
 ] as const;
 
 function readStandings(db: Db, house: House, today: string, units: Units): Standings[] {
-  return listReleaseNames(db).flatMap(({ id, name }): Standings[] => {
-    if (!isInUse(db, house, id, today)) return [{ id, name, due: [], active: [] }];
-    const view = readRelease(db, house, id, { today, units });
-    if (!view) return [];
+  const ids = listAtHand(db, addDays(today, -LONGEST_USE_DAYS));
+  return readReleases(db, house, ids, { today, units }).flatMap((view): Standings[] => {
     const isShown = (batch: BatchView) =>
       isUsable(batch.rest.restDays, batch.span) || (isPublic(view.address) && batch === view.batch);
-    const due = dueOf(standingOf(house, view, today, units));
-    return [{ id, name, due, active: view.batches.filter(isShown) }];
+    const active = view.batches.filter(isShown);
+    if (active.length === 0) return [];
+    const { id, name } = view.release;
+    return [{ id, name, due: dueOf(standingOf(house, view, today, units)), active }];
   });
 }
 
-/**
- * Is any batch of a release still to be used, or its recipe public? Years of past releases are told
- * by their dates alone, so that only coffees in use are read whole.
- */
-function isInUse(db: Db, house: House, releaseId: string, today: string): boolean {
-  if (isPublic(findAddress(db, releaseId))) return true;
-  const batches = findRelease(db, releaseId)?.batches ?? [];
-  return batches.some((batch) => {
-    const span = restSpan(readRoast(batch, house.roastMap).level ?? 0, house.restSchool);
-    return isUsable(batchRestDays(batch, today), span);
-  });
-}
+/** No school lets any batch be used for longer, with the days it stays on the page after it faded. */
+const LONGEST_USE_DAYS =
+  Math.ceil(
+    Math.max(...REST_SCHOOLS.map((school) => restSpan(LIMITS.roastLevel.min, school).fades)),
+  ) + DAYS_AFTER_FADING;
 
 function isUsable(restDays: number, { fades }: RestSpan): boolean {
   return restDays <= fades + DAYS_AFTER_FADING;
@@ -93,7 +86,7 @@ function standingOf(house: House, view: ReleaseView, today: string, units: Units
     roastDate: batch.roastDate,
     rest: batch.rest,
     bench: bench && {
-      shots: bench.shots.length,
+      shots: bench.shotCount,
       isConfirmed: bench.advice.status === 'confirmed',
       next: nextWords(bench),
       tasters: tastersOf(bench).size,

@@ -1,25 +1,29 @@
 import { database } from '@/data/database';
 import { listPeople } from '@/data/people';
+import { countReleases, listReleaseNames } from '@/data/releases';
 import { listSetups } from '@/data/setups';
 import { today } from '@/data/today';
 import { readToday } from '@/views/today';
 import { loadHouse } from '@/features/frame/load';
 import { ImportDocument } from '@/features/import/ImportDocument';
 import { TodayPage } from '@/features/today/TodayPage';
-import { todayRows } from '@/features/today/todayRows';
+import { MOST_PAST, todayRows } from '@/features/today/todayRows';
 
 export default async function Today() {
   const { house, person } = await loadHouse();
   const db = database();
   const day = today();
   const standings = readToday(db, house, { today: day, units: person.units });
+  const count = countReleases(db);
+  // Enough that the past ones among them fill their list.
+  const names = MOST_PAST + standings.length;
   return (
     <TodayPage
       today={day}
-      rows={todayRows(standings, day)}
+      rows={todayRows(standings, day, { names: listReleaseNames(db, names), count })}
       firstSteps={{
         hasSetup: listSetups(db).length > 0,
-        hasRelease: standings.length > 0,
+        hasRelease: count > 0,
         hasColleague: listPeople(db).length > 1,
       }}
       importer={<ImportDocument />}

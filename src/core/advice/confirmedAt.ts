@@ -5,6 +5,9 @@ import type { Shot } from '../schema/shot';
 import { nextMove } from './next';
 import type { NextInput } from './types';
 
+/** A dial-in that took more never was one. House heuristic. */
+const MOST_SHOTS = 100;
+
 /**
  * Number of shots pulled until the recipe was first confirmed, or null when it never was.
  * `targetOf` gives the target a shot was pulled for; shots of another target confirm nothing.
@@ -14,7 +17,8 @@ export function shotsToConfirmed<T>(
   shots: readonly { readonly shot: Shot; readonly recipe: T }[],
   targetOf: (recipe: T) => NextInput['target'],
 ): number | null {
-  for (let count = 2; count <= shots.length; count++) {
+  const most = Math.min(shots.length, MOST_SHOTS);
+  for (let count = 2; count <= most; count++) {
     const [before, last] = [shots[count - 2]!, shots[count - 1]!];
     // Two shots at one setting are the least that can confirm: others need not be asked.
     if (before.recipe !== last.recipe || before.shot.dial !== last.shot.dial) continue;

@@ -107,6 +107,9 @@ describe('what a machine can make of it', () => {
       pressure(9),
     ]);
     expect(reachOf(STYLE_STEPS.soakFirst, PUMP_ONLY).nearest).toEqual([pressure(9)]);
+    // Sinking to nothing wets nothing.
+    const sinking = [{ ...pressure(0, 1), ramp: true }, pressure(0, 1), pressure(9)];
+    expect(reachOf(sinking, WETS_FIRST).nearest).toEqual([pressure(9)]);
     expect(reachOf([pressure(3, 6), pressure(9)], WETS_FIRST).isWhole).toBe(true);
     expect(reachOf([pressure(3, 6), pressure(9)], PUMP_ONLY).isWhole).toBe(false);
   });

@@ -65,7 +65,7 @@ function nearestOn(
   const [first] = programme;
   if (!preinfusion || !first || programme.length === 1 || isPause(first)) return [PUMP_STEP];
   const wetting = pressureFor(first);
-  return wetting.level <= WETTING_BAR ? [wetting, PUMP_STEP] : [PUMP_STEP];
+  return wetting.level <= WETTING_BAR && !isPause(wetting) ? [wetting, PUMP_STEP] : [PUMP_STEP];
 }
 
 /** The pressure a step holds or may rise to: what a machine without flow control makes of it. */

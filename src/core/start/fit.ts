@@ -51,7 +51,7 @@ export function learn(
   school: TemperatureSchool,
   own: readonly OwnRule[] = [],
 ): HouseModel {
-  const designs = history.map(({ release, style }) => designRow(featuresOf(release), style));
+  const designs = history.map(rowOfPast);
   const fits = mapOutputs((output): OutputFit => {
     const rule = priorFor(output, school, own);
     const known = history.flatMap((past, place) => {
@@ -79,6 +79,15 @@ export function learn(
     };
   });
   return { history, school, fits };
+}
+
+const pastRows = new WeakMap<PastRelease, number[]>();
+
+/** The row of a past release, worked out once: it is asked for by every question. */
+export function rowOfPast(past: PastRelease): number[] {
+  let row = pastRows.get(past);
+  if (!row) pastRows.set(past, (row = designRow(featuresOf(past.release), past.style)));
+  return row;
 }
 
 /** What a recipe says of one output on the model's scale; null when it does not say. */

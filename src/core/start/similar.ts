@@ -6,7 +6,7 @@
 import { featuresOf, type ReleaseFacts } from '../coffee/features';
 import type { BrewStyle } from '../vocabulary';
 import { designRow } from './design';
-import type { PastRelease } from './fit';
+import { rowOfPast, type PastRelease } from './fit';
 import { NOISE_SD, priorFor, type Output } from './priors';
 
 const COMPARED: readonly Output[] = ['lnRatio', 'temperatureC', 'grindSteps'];
@@ -35,7 +35,7 @@ export function similarTo(
   const row = designRow(featuresOf(release), style);
   return history
     .map((past, place) => {
-      const other = designRow(featuresOf(past.release), past.style);
+      const other = rowOfPast(past);
       const squared = SCALES.reduce((sum, scale, j) => sum + scale * (row[j]! - other[j]!) ** 2, 0);
       return { place, distance: Math.sqrt(squared) };
     })

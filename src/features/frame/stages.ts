@@ -32,7 +32,7 @@ function statesOf({
 }: ReleaseView): Record<StagePath, Pick<Stage, 'figure' | 'isDone'>> {
   const ease = easeOf(facts);
   const cups = bench?.shots.reduce((sum, shot) => sum + shot.tastings.length, 0) ?? 0;
-  const shots = bench?.shots.length ?? 0;
+  const shots = bench?.shotCount ?? 0;
   const isConfirmed = bench?.advice.status === 'confirmed';
   const newest = versions[0];
   const isWithdrawn = address?.withdrawnAt != null;

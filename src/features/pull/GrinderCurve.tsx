@@ -56,11 +56,11 @@ export function GrinderCurve({
   firsts: readonly string[];
 }) {
   const { target, shots, setup } = bench;
-  const timed = shots.flatMap((shot, i) => {
+  const timed = shots.flatMap((shot) => {
     const timeS = shot.mark.timeOnTargetClockS;
     return timeS === null || shot.mark.choked
       ? []
-      : [{ shot, timeS, number: i + 1, lacks: evidenceOf(shot, shots, firsts) }];
+      : [{ shot, timeS, lacks: evidenceOf(shot, shots, firsts) }];
   });
   const scale = scaleOf(curve, [...timed.map(({ timeS }) => timeS), ...target.timeS]);
   const finer = finerSign(setup.grinder) < 0 ? '← finer' : 'finer →';
@@ -101,7 +101,7 @@ export function GrinderCurve({
           strokeDasharray="3 4"
           strokeWidth={2}
         />
-        {timed.map(({ shot, timeS, number, lacks }) => (
+        {timed.map(({ shot, timeS, lacks }) => (
           <g key={shot.id} transform={`translate(${scale.x(shot.dial)} ${scale.y(timeS)})`}>
             <circle
               r={5}
@@ -110,7 +110,7 @@ export function GrinderCurve({
               strokeWidth={2}
             />
             <text className="number" x={8} y={-5}>
-              {[number, ...lacks].join(' ')}
+              {[shot.number, ...lacks].join(' ')}
             </text>
           </g>
         ))}

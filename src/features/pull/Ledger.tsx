@@ -1,11 +1,12 @@
 'use client';
 
+import { useState } from 'react';
 import styled from 'styled-components';
 import { costWords, type CoffeePrice } from '@/core/money';
 import type { Bench } from '@/views/release';
-import { QuietButton } from '@/ui/Button';
+import { Button, QuietButton } from '@/ui/Button';
 import { useUnits } from '@/ui/person';
-import { SectionTitle, Table, TableHead, TableScroll } from '@/ui/type';
+import { SectionTitle, Small, Table, TableHead, TableScroll } from '@/ui/type';
 import { verdictOf } from './verdict';
 
 const Scroll = styled(TableScroll)`
@@ -23,6 +24,9 @@ const Verdict = styled.td`
   }
 `;
 
+/** So many are drawn at once; a dial-in rarely has more. */
+const AT_FIRST = 40;
+
 /** Every shot of this dial-in, newest first: the gate as a table. */
 export function Ledger({
   bench,
@@ -36,13 +40,16 @@ export function Ledger({
   price: CoffeePrice | null;
   onRemove: ((shotId: string) => void) | undefined;
 }) {
-  const { shots, spentG, setup } = bench;
+  const { shots, shotCount, spentG, setup } = bench;
+  const [isWhole, setWhole] = useState(false);
+  const earlierShots = shotCount - shots.length;
+  const newest = [...shots].reverse();
+  const shown = isWhole ? newest : newest.slice(0, AT_FIRST);
   const { units, mass, massFigure } = useUnits();
   return (
     <section>
       <SectionTitle>
-        Ledger: {shots.length} {shots.length === 1 ? 'shot' : 'shots'}, {mass(spentG, 0)} of coffee
-        spent
+        Ledger: {shotCount} {shotCount === 1 ? 'shot' : 'shots'}, {mass(spentG, 0)} of coffee spent
         {setup.grinder.retentionG > 0 && ' with purges'}
         {price && `, ${costWords(spentG, price)}`}
       </SectionTitle>
@@ -62,9 +69,9 @@ export function Ledger({
             ]}
           />
           <tbody>
-            {[...shots].reverse().map((shot, i) => (
+            {shown.map((shot) => (
               <tr key={shot.id}>
-                <td>{shots.length - i}</td>
+                <td>{shot.number}</td>
                 <td>
                   {shot.dial}
                   {shot.purged ? ` purged${shot.purgeG ? ` ${massFigure(shot.purgeG)}` : ''}` : ''}
@@ -84,7 +91,7 @@ export function Ledger({
                   {onRemove && (
                     <QuietButton
                       onPress={() => onRemove(shot.id)}
-                      aria-label={`Take back shot ${shots.length - i}`}
+                      aria-label={`Take back shot ${shot.number}`}
                     >
                       take back
                     </QuietButton>
@@ -95,6 +102,19 @@ export function Ledger({
           </tbody>
         </Table>
       </Scroll>
+      {shown.length < shots.length && (
+        <p>
+          <Button onPress={() => setWhole(true)}>
+            Show {shots.length - shown.length} older shots
+          </Button>
+        </p>
+      )}
+      {earlierShots > 0 && (
+        <Small>
+          {earlierShots} shots before these count in what was spent; they are in the export of
+          shots.
+        </Small>
+      )}
     </section>
   );
 }

@@ -192,8 +192,8 @@ function BenchWork({ bench, pull, releaseId, price }: BenchWorkProps) {
           yieldToleranceG={target.yieldToleranceG}
           timeS={target.timeS}
           clockWords={CLOCK_LABELS[target.clock]}
-          shots={shots.map(({ id, yieldG, firstDripS: drip, mark }, i) => ({
-            number: i + 1,
+          shots={shots.map(({ id, number, yieldG, firstDripS: drip, mark }) => ({
+            number,
             yieldG,
             timeS: mark.timeOnTargetClockS,
             firstDripS: drip,
@@ -227,7 +227,7 @@ function BenchWork({ bench, pull, releaseId, price }: BenchWorkProps) {
       <Faults faults={faults} shown={SHOWN} />
       {advice.status === 'confirmed' && (
         <Notice $kind="good">
-          Confirmed in {shots.length} shots and {mass(bench.spentG, 0)}
+          Confirmed in {bench.shotCount} shots and {mass(bench.spentG, 0)}
           {price && ` (${costWords(bench.spentG, price)})`}. Taste it, then publish.
         </Notice>
       )}

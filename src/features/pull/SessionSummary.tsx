@@ -18,7 +18,7 @@ const minutesWords = (minutes: number) => `${Math.max(1, Math.round(minutes))} m
 
 /** What this dial-in has cost, beside what one usually costs here. */
 export function SessionSummary({
-  bench: { shots, spentG },
+  bench: { shotCount, spentG },
   pull: { usual, minutes },
   price,
 }: {
@@ -27,9 +27,9 @@ export function SessionSummary({
   price: CoffeePrice | null;
 }) {
   const { mass } = useUnits();
-  if (shots.length === 0) return null;
+  if (shotCount === 0) return null;
   const rows = [
-    { name: 'Shots', now: String(shots.length), usually: usual && String(usual.shots) },
+    { name: 'Shots', now: String(shotCount), usually: usual && String(usual.shots) },
     { name: 'Coffee, purges too', now: mass(spentG, 0), usually: usual && mass(usual.spentG, 0) },
     ...(price
       ? [

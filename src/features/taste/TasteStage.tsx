@@ -40,9 +40,9 @@ function Tasting({ view, bench, newest }: { view: ReleaseView; bench: Bench; new
   const { mass } = useUnits();
   const shot = bench.shots.find(({ id }) => id === shotId) ?? newest;
   const options = bench.shots
-    .map(({ id, dial, yieldG, timeS, mark }, i) => ({
+    .map(({ id, number, dial, yieldG, timeS, mark }) => ({
       value: id,
-      label: `Shot ${i + 1}: ${mass(yieldG)} in ${timeS.toFixed(1)} s at ${dial}${mark.landed ? ', landed' : ''}`,
+      label: `Shot ${number}: ${mass(yieldG)} in ${timeS.toFixed(1)} s at ${dial}${mark.landed ? ', landed' : ''}`,
     }))
     .reverse();
   return (

@@ -7,9 +7,7 @@ import { Table, TableScroll, TableHead } from '@/ui/type';
 
 /** Cup sheets of this dial-in with the direction each points in. */
 export function TastingList({ bench, roastLevel }: { bench: Bench; roastLevel: number }) {
-  const rows = bench.shots.flatMap((shot, i) =>
-    shot.tastings.map((tasting) => ({ shot, number: i + 1, tasting })),
-  );
+  const rows = bench.shots.flatMap((shot) => shot.tastings.map((tasting) => ({ shot, tasting })));
   if (rows.length === 0) return <p>No cup sheet yet for this dial-in.</p>;
   return (
     <TableScroll aria-label="Cup sheets">
@@ -26,9 +24,9 @@ export function TastingList({ bench, roastLevel }: { bench: Bench; roastLevel: n
           ]}
         />
         <tbody>
-          {rows.reverse().map(({ shot, number, tasting }) => (
+          {rows.reverse().map(({ shot, tasting }) => (
             <tr key={tasting.id}>
-              <td>{number}</td>
+              <td>{shot.number}</td>
               <td className="words">{tasting.tastedBy}</td>
               <td>{tasting.scales.liking ?? ''}</td>
               <td>{shot.tdsPct?.toFixed(1) ?? ''}</td>

@@ -1,6 +1,7 @@
 import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { findHouse } from '@/data/house';
+import { countReleases, listReleaseNames } from '@/data/releases';
 import { readToday } from '@/views/today';
 import type { Role } from '@/core/roles';
 import { send, shotInput, TODAY } from '../../../tests/support/house';
@@ -12,7 +13,10 @@ import { todayRows } from './todayRows';
 const STEPS = { hasSetup: true, hasRelease: true, hasColleague: false };
 
 function openToday({ db }: ViewedHouse, { role = 'lead' as Role, steps = STEPS } = {}) {
-  const rows = todayRows(readToday(db, findHouse(db)!, { today: TODAY }), TODAY);
+  const rows = todayRows(readToday(db, findHouse(db)!, { today: TODAY }), TODAY, {
+    names: listReleaseNames(db),
+    count: countReleases(db),
+  });
   renderAs(<TodayPage today={TODAY} rows={rows} firstSteps={steps} importer={null} />, { role });
   return { user: userEvent.setup(), rows };
 }

@@ -162,7 +162,7 @@ export function TodayPage({ today, rows, firstSteps, importer }: TodayPageProps)
   const isLead = useMay('lead');
   useListKeys();
   const { strips, due, past } = rows;
-  const isEmpty = strips.length + past.length === 0;
+  const isEmpty = strips.length + past.count === 0;
   return (
     <Wide>
       <Head>
@@ -187,18 +187,24 @@ export function TodayPage({ today, rows, firstSteps, importer }: TodayPageProps)
           <Strips strips={strips} today={today} />
         </Columns>
       )}
-      {past.length > 0 && (
+      {past.count > 0 && (
         <details>
           <summary>
-            {past.length} past {past.length === 1 ? 'release' : 'releases'}
+            {past.count} past {past.count === 1 ? 'release' : 'releases'}
           </summary>
           <ul>
-            {past.map(({ id, name }) => (
+            {past.newest.map(({ id, name }) => (
               <li key={id}>
                 <Link href={`/releases/${id}`}>{name}</Link>
               </li>
             ))}
           </ul>
+          {past.count > past.newest.length && (
+            <p>
+              The newest are listed. <Link href="/find">Find any other</Link> by its words, process
+              or year.
+            </p>
+          )}
         </details>
       )}
     </Wide>

@@ -20,13 +20,27 @@ export interface DueRow extends Due {
   readonly name: string;
 }
 
+/** As many past releases are listed by name; the others are found by words and years. */
+export const MOST_PAST = 40;
+
 export interface TodayRows {
   readonly strips: readonly StripRow[];
   readonly due: readonly DueRow[];
-  readonly past: readonly { readonly id: string; readonly name: string }[];
+  /** Releases the house has no more to do with; the newest of them by name. */
+  readonly past: { readonly count: number; readonly newest: readonly ReleaseName[] };
 }
 
-export function todayRows(standings: readonly Standings[], today: string): TodayRows {
+interface ReleaseName {
+  readonly id: string;
+  readonly name: string;
+}
+
+export function todayRows(
+  standings: readonly Standings[],
+  today: string,
+  { names, count }: { names: readonly ReleaseName[]; count: number },
+): TodayRows {
+  const present = new Set(standings.map(({ id }) => id));
   const strips = standings.flatMap(({ active, ...release }) =>
     active.map((batch) => stripRow(release, batch, today)),
   );
@@ -37,9 +51,10 @@ export function todayRows(standings: readonly Standings[], today: string): Today
     // Freshest first: what comes next stands under what is here.
     strips: strips.sort((a, b) => b.edges[0] - a.edges[0]),
     due: due.sort((a, b) => b.urgency - a.urgency),
-    past: standings
-      .filter(({ active }) => active.length === 0)
-      .map(({ id, name }) => ({ id, name })),
+    past: {
+      count: count - present.size,
+      newest: names.filter(({ id }) => !present.has(id)).slice(0, MOST_PAST),
+    },
   };
 }
 
