@@ -11,7 +11,7 @@ export function optional<T extends z.ZodType>(schema: T) {
 }
 
 /** The same fields, with every one that may be undefined free to be left out: how entries come in. */
-export type Unknowable<T> = {
+type Unknowable<T> = {
   [K in keyof T as undefined extends T[K] ? never : K]: T[K];
 } & {
   [K in keyof T as undefined extends T[K] ? K : never]?: T[K];

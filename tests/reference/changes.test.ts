@@ -48,7 +48,15 @@ const TOPIC_OF: Readonly<Record<string, Topic>> = {
   publication: 'publication',
   gate_pass: 'publication',
 };
-const OF_NO_TOPIC = ['secret', 'sign_in_failure', 'event', 'epoch', 'edit', 'findable', 'findable_state'];
+const OF_NO_TOPIC = [
+  'secret',
+  'sign_in_failure',
+  'event',
+  'epoch',
+  'edit',
+  'findable',
+  'findable_state',
+];
 
 function contents(db: Db): Map<string, string> {
   const tables = db
