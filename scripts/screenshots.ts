@@ -4,6 +4,7 @@ import { createCanvas } from '@napi-rs/canvas';
 import { chromium, type Page } from '@playwright/test';
 import browserConfig from '../playwright.config';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { pathOf } from '../tests/support/openRelease';
 import { startServer } from '../tests/support/server';
 import { signIn } from '../tests/support/signIn';
 
@@ -21,12 +22,6 @@ async function open(path: string): Promise<void> {
   await page.waitForLoadState('networkidle');
 }
 
-async function addressOf(name: string): Promise<string> {
-  await open('/');
-  const id = await page.locator('option', { hasText: name }).first().getAttribute('value');
-  return `/releases/${id}`;
-}
-
 async function picture(name: string, prepare?: (page: Page) => Promise<void>): Promise<void> {
   await prepare?.(page);
   await page.waitForTimeout(150);
@@ -35,12 +30,12 @@ async function picture(name: string, prepare?: (page: Page) => Promise<void>): P
 
 await signIn(page, server.url);
 
-const arrived = await addressOf('Dembi Ridge');
-const blend = await addressOf('Harbour Lamp');
-const onBench = await addressOf('Serra do Lume');
-const simulated = await addressOf('Cerro Bruma');
-const confirmed = await addressOf('Kibira Slope');
-const published = await addressOf('Las Veredas Rojas');
+const arrived = await pathOf(page, server.url, 'Dembi Ridge');
+const blend = await pathOf(page, server.url, 'Harbour Lamp');
+const onBench = await pathOf(page, server.url, 'Serra do Lume');
+const simulated = await pathOf(page, server.url, 'Cerro Bruma');
+const confirmed = await pathOf(page, server.url, 'Kibira Slope');
+const published = await pathOf(page, server.url, 'Las Veredas Rojas');
 
 await open('/');
 await picture('today');

@@ -12,7 +12,7 @@ import {
   type FoundRow,
 } from '@/data/findable';
 import type { House } from '@/data/house';
-import { findRelease } from '@/data/releases';
+import { findRelease, findReleaseNames, type ReleaseName } from '@/data/releases';
 
 export interface Asked extends FindFilters {
   readonly words: string;
@@ -69,13 +69,26 @@ export function readFind(db: Db, house: House, search: Search): FindView {
   };
 }
 
+/** What a search field offers while somebody types. */
+export interface QuickFind {
+  readonly names: readonly ReleaseName[];
+  readonly hits: readonly Hit[];
+}
+
+const MOST_NAMES = 12;
+const MOST_QUICK_HITS = 12;
+
+/** Releases by name, then whatever holds the words. */
+export function readQuickFind(db: Db, house: House, search: Search): QuickFind {
+  const asked = readAskedFind(search);
+  return {
+    names: findReleaseNames(db, asked.words, MOST_NAMES),
+    hits: asked.words === '' ? [] : find(db, house, asked, MOST_QUICK_HITS),
+  };
+}
+
 /** Hits for words and filters; the roast is told by the house's own words and colours. */
-export function find(
-  db: Db,
-  house: House,
-  { words, roast, ...filters }: Asked,
-  most: number,
-): Hit[] {
+function find(db: Db, house: House, { words, roast, ...filters }: Asked, most: number): Hit[] {
   refreshIndex(db);
   const isOfRoast = roastFilter(db, house, roast);
   return findWords(db, words, filters, roast === null ? most : MOST_BEFORE_ROAST)

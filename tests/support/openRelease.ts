@@ -1,5 +1,6 @@
-/** Opening a release of the house by its name, as its rest strip leads there. */
+/** Opening a release of the house by its name, as the search tells where it is. */
 import type { Page } from '@playwright/test';
+import type { QuickFind } from '@/views/find';
 
 /** Opens a page and waits until it answers to keys: its words are there before its scripts are. */
 export async function openPage(page: Page, address: string): Promise<void> {
@@ -9,9 +10,11 @@ export async function openPage(page: Page, address: string): Promise<void> {
 
 /** The address of a release: `/releases/…`. */
 export async function pathOf(page: Page, url: string, name: string): Promise<string> {
-  await page.goto(url);
-  const strips = page.getByRole('region', { name: 'Rest strips' });
-  return (await strips.getByRole('link', { name }).first().getAttribute('href'))!;
+  const answer = await page.request.get(`${url}/api/find?q=${encodeURIComponent(name)}`);
+  const { result } = (await answer.json()) as { result: QuickFind };
+  const found = result.names.find((release) => release.name.includes(name));
+  if (!found) throw new Error(`The house has no release called ${name}.`);
+  return `/releases/${found.id}`;
 }
 
 export async function openRelease(

@@ -9,7 +9,7 @@ import { SearchField } from 'react-aria-components/SearchField';
 import styled from 'styled-components';
 import DialogBody from '@/ui/DialogBody';
 import { labelText, Small } from '@/ui/type';
-import type { Hit } from '@/views/find';
+import type { Hit, QuickFind } from '@/views/find';
 import { FoundParts } from '@/ui/FoundParts';
 import { itemsWith, releaseItems, type PaletteItem } from './palette';
 
@@ -128,18 +128,16 @@ export default function CommandPalette({
   );
 }
 
-interface Found {
-  readonly names: readonly { readonly id: string; readonly name: string }[];
-  readonly hits: readonly Hit[];
-}
-
-const NOTHING: Found = { names: [], hits: [] };
+const NOTHING: QuickFind = { names: [], hits: [] };
 /** A typist's pause: nobody is asked for every letter. */
 const ASK_AFTER_MS = 120;
 
 /** What the house knows of the words; the answer to older words is not shown. */
-function useFound(typed: string): { found: Found; isLooking: boolean } {
-  const [answer, setAnswer] = useState<{ to: string; found: Found }>({ to: '', found: NOTHING });
+function useFound(typed: string): { found: QuickFind; isLooking: boolean } {
+  const [answer, setAnswer] = useState<{ to: string; found: QuickFind }>({
+    to: '',
+    found: NOTHING,
+  });
   const words = typed.trim();
   useEffect(() => {
     if (words === '') return;
@@ -147,7 +145,7 @@ function useFound(typed: string): { found: Found; isLooking: boolean } {
     const timer = setTimeout(() => {
       const address = `/api/find?q=${encodeURIComponent(words)}`;
       fetch(address, { signal: control.signal })
-        .then((response) => response.json() as Promise<{ result?: Found }>)
+        .then((response) => response.json() as Promise<{ result?: QuickFind }>)
         .then(({ result = NOTHING }) => setAnswer({ to: words, found: result }))
         // Without the server the names at hand still lead on.
         .catch(() => {});
