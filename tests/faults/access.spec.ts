@@ -74,7 +74,7 @@ function weigh(file: string): string {
 }
 
 /** Public by design: each of these is looked at on its own elsewhere. */
-const OPEN = ['/sign-in', '/status', '/welcome', '/schema/recipe-document-1.json'];
+const OPEN = ['/sign-in', '/status', '/welcome', '/schema/[file]'];
 const isPublic = (path: string) => path.startsWith('/p/') || path.startsWith('/invitation/');
 
 async function walk(request: APIRequestContext, path: string) {
@@ -87,8 +87,14 @@ test('signed out: no page of the house opens, known or unknown alike, and nothin
   const { releaseId, unpublished, token } = factsOf(server.databaseFile);
   const walked: string[] = [];
   for (const { path, isPage } of routes()) {
-    const known = path.replace('[id]', releaseId).replace('[token]', token);
-    const unknown = path.replace('[id]', 'guess').replace('[token]', 'guess');
+    const known = path
+      .replace('[id]', releaseId)
+      .replace('[token]', token)
+      .replace('[file]', 'recipe-document-1.json');
+    const unknown = path
+      .replace('[id]', 'guess')
+      .replace('[token]', 'guess')
+      .replace('[file]', 'guess');
     for (const address of [known, unknown]) {
       const response = await walk(request, address);
       const body = await response.text();
@@ -102,7 +108,7 @@ test('signed out: no page of the house opens, known or unknown alike, and nothin
         expect(response.headers().location, address).toBe('/sign-in');
       } else {
         // The others take no reading request at all.
-        const isRead = path.startsWith('/api/exports') || path.endsWith('/stream');
+        const isRead = /^\/api\/(exports|find)|\/stream$/.test(path);
         expect(response.status(), address).toBe(isRead ? 401 : 405);
       }
     }
@@ -185,6 +191,7 @@ async function lookForWrites(page: Page): Promise<void> {
   const stages = ['read', 'start', 'pull', 'taste', 'publish', 'log'];
   const paths = [
     '/',
+    '/find?q=tea',
     '/equipment',
     '/house',
     '/house/rules',
@@ -194,7 +201,7 @@ async function lookForWrites(page: Page): Promise<void> {
     ...stages.map((stage) => `/releases/${releaseId}/${stage}`),
   ];
   const offers =
-    /^(Save|Add|Correct|Publish|Withdraw|Log it|Keep this|Put it|Take|take|change|Make a link|Read a recipe)/;
+    /^(Save|Add|Correct|Publish|Withdraw|Log it|Keep this|Put it|Use|Undo|Take|take|change|Make a link|Read a recipe)/;
   for (const path of paths) {
     const response = await page.goto(server.url + path);
     expect(response!.status(), path).toBe(200);

@@ -3,13 +3,16 @@
  * refusal stores nothing. Valid inputs are bent in one place, so that the schemas are passed deeply.
  */
 import fc from 'fast-check';
+import { BATCH as BATCH_FIELDS } from '@/core/entity/batch';
+import { COMPONENT as COMPONENT_FIELDS } from '@/core/entity/component';
+import { RELEASE as RELEASE_FIELDS } from '@/core/entity/release';
 import { UserFault } from '@/core/errors';
 import type { Db } from '@/data/database';
 import { findHouse } from '@/data/house';
 import { readRelease } from '@/views/release';
+import { fullValues } from '../support/fullValues';
 import {
   BATCH,
-  COMPONENT,
   GRINDER,
   LEAD,
   MACHINE,
@@ -90,8 +93,11 @@ const VALID: [string, unknown][] = [
   [
     'createRelease',
     {
-      release: { ...RELEASE, components: [{ ...COMPONENT, densityGPerL: 700, moisturePct: 11 }] },
-      batch: { ...BATCH, colourBean: 80, colourGround: 90, weightLossPct: 13, sampleG: 500 },
+      release: {
+        ...fullValues(RELEASE_FIELDS),
+        components: [{ ...fullValues(COMPONENT_FIELDS), sharePct: 100 }],
+      },
+      batch: fullValues(BATCH_FIELDS),
     },
   ],
   ['saveBatch', { releaseId, batch: { ...BATCH, label: 'B2' } }],
@@ -119,6 +125,8 @@ const VALID: [string, unknown][] = [
   ['takeAway', { what: 'batch', id: `${releaseId}-1` }],
   ['putBack', { what: 'release', id: releaseId }],
   ['invite', { forWhom: 'Tobin', role: 'bench', token: 't'.repeat(40) }],
+  ['useRecipe', { releaseId, draftId }],
+  ['undoEdit', { editId: 'an-edit-made' }],
   ['acceptInvitation', { token: 't'.repeat(40), ...LEAD, signInName: 'someone' }],
   ['changeRole', { personId: 'nobody', role: 'reader' }],
   ['saveUnits', { mass: 'oz', temperature: 'F' }],
