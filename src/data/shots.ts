@@ -32,14 +32,13 @@ const SELECT_SHOT = `
 
 export function completeShot(row: unknown): StoredShot {
   const { id, draftId, pulledAt, pulledBy, roastDate } = row as StoredShot & { roastDate: string };
-  return {
+  return Object.assign(SHOT_TABLE.read(row), {
     id,
     draftId,
     pulledAt,
     pulledBy,
     restDays: batchRestDays({ roastDate }, dayOf(pulledAt)),
-    ...SHOT_TABLE.read(row),
-  };
+  });
 }
 
 /** Shots of these dial-ins in the order they were pulled; removed ones are left out. */

@@ -44,6 +44,7 @@ interface DecidedRow {
 
 export interface DecidedRecipe {
   readonly name: string;
+  readonly roastDate: string;
   /** Null for one of the house's own records. */
   readonly version: number | null;
   /** Moment of publication, or the day a record gives. */
@@ -75,6 +76,7 @@ export function listDecided(db: Db, house: House): DecidedRecipe[] {
       return [
         {
           name: release.name,
+          roastDate: batch.roastDate,
           version,
           decidedAt,
           draft,

@@ -15,7 +15,7 @@ export type Cell = string | number | undefined;
 interface Way {
   readonly columns: Columns;
   readonly read: (cells: Cells, options: CellOptions) => unknown;
-  readonly write: (value: never) => Readonly<Record<string, Cell>>;
+  readonly write: (value: never, cells: Record<string, Cell>) => void;
 }
 
 export interface CellOptions {
@@ -54,7 +54,9 @@ function wayOf(name: string, field: Field): Way {
       },
     },
     read: (cells, options) => read(cells(name), options),
-    write: (value) => ({ [name]: write(value) }),
+    write: (value, cells) => {
+      cells[name] = write(value);
+    },
   });
   switch (field.kind) {
     case 'quantity': {
@@ -118,7 +120,9 @@ function rangeWay(name: string, field: Field): Way {
       const ends = [readNumber(cells(from)), readNumber(cells(to))];
       return ends.every((end) => end === undefined) ? undefined : ends;
     },
-    write: (value: readonly [number, number]) => ({ [from]: value[0], [to]: value[1] }),
+    write: (value: readonly [number, number], cells) => {
+      [cells[from], cells[to]] = value;
+    },
   };
 }
 
@@ -131,6 +135,8 @@ function jsonOf(text: string): unknown {
     return text;
   }
 }
+
+type Values = Readonly<Record<string, never>>;
 
 const ways = new WeakMap<Fields, ReadonlyMap<string, Way>>();
 
@@ -169,15 +175,14 @@ export function readCells(
   );
 }
 
-/** The cells of an entity's values. */
-export function writeCells(fields: Fields, values: object): Record<string, Cell> {
-  const given = values as Readonly<Record<string, never>>;
-  return Object.assign(
-    {},
-    ...[...waysOf(fields)].map(([name, { write }]) =>
-      given[name] === undefined ? {} : write(given[name]),
-    ),
-  ) as Record<string, Cell>;
+/** The cells of an entity's values; what several of the sources say is taken from the last of them. */
+export function writeCells(fields: Fields, ...sources: readonly object[]): Record<string, Cell> {
+  const cells: Record<string, Cell> = {};
+  for (const [name, { write }] of waysOf(fields)) {
+    const source = sources.findLast((given) => (given as Values)[name] !== undefined);
+    if (source) write((source as Values)[name]!, cells);
+  }
+  return cells;
 }
 
 /** Words a sheet can say for a field, as people write them; none where it is a matter of figures or text. */
