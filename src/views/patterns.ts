@@ -34,22 +34,36 @@ export interface CupGroup {
   }[];
 }
 
+/** The newest of so many, oldest first. */
+export interface Newest<T> {
+  readonly points: readonly T[];
+  readonly count: number;
+}
+
 export interface PatternsView {
   readonly filters: Filters;
   readonly releases: number;
   readonly effects: Readonly<Record<Output, readonly Effect[]>>;
-  readonly proposals: readonly ProposalPoint[];
-  readonly dialIns: readonly DialInCost[];
+  readonly proposals: Newest<ProposalPoint>;
+  readonly dialIns: Newest<DialInCost>;
   readonly cups: readonly CupGroup[];
 }
 
 const MOST_NOTES = 4;
 
-/** Reads what the filters let through; the model is learnt anew from just that. */
+/** More points than this are no picture; the export has them all. */
+export const MOST_POINTS = 200;
+
+function newestOf<T>(all: readonly T[], most: number): Newest<T> {
+  return { points: most < all.length ? all.slice(-most) : all, count: all.length };
+}
+
+/** Reads what the filters let through, at `most` of its points; the model is learnt anew from just that. */
 export function readPatterns(
   db: Db,
   house: House,
   search: Readonly<Record<string, string | string[] | undefined>>,
+  most = Infinity,
 ): PatternsView {
   const filters = readFilters(search);
   const knowledge = readHouseModel(db, house);
@@ -67,27 +81,29 @@ export function readPatterns(
         house.rules,
       );
   const records = readRecords(db, house);
+  const proposals = shown.flatMap(({ recipe, about, past }) => {
+    const { proposed } = recipe.draft;
+    if (!proposed) return [];
+    const values = Object.fromEntries(
+      OUTPUTS.flatMap((output) => {
+        const decided = outputOf(past, output);
+        const before = proposed[output];
+        return decided === null || before === undefined
+          ? []
+          : [[output, { proposed: before, decided }]];
+      }),
+    );
+    return [{ ...about, values }];
+  });
+  const dialIns = records.dialIns.filter((dialIn) => isLetThrough(dialIn, filters));
   return {
     filters,
     releases: shown.length,
     effects: Object.fromEntries(
       OUTPUTS.map((output) => [output, effectsOf(model, output)]),
     ) as Record<Output, Effect[]>,
-    proposals: shown.flatMap(({ recipe, about, past }) => {
-      const { proposed } = recipe.draft;
-      if (!proposed) return [];
-      const values = Object.fromEntries(
-        OUTPUTS.flatMap((output) => {
-          const decided = outputOf(past, output);
-          const before = proposed[output];
-          return decided === null || before === undefined
-            ? []
-            : [[output, { proposed: before, decided }]];
-        }),
-      );
-      return [{ ...about, values }];
-    }),
-    dialIns: records.dialIns.filter((dialIn) => isLetThrough(dialIn, filters)),
+    proposals: newestOf(proposals, most),
+    dialIns: newestOf(dialIns, most),
     cups: cupGroups(records.cups.filter((cup) => isLetThrough(cup, filters))),
   };
 }

@@ -72,6 +72,22 @@ describe('order of judgement', () => {
     expect(advice.expect.interval80[1]).toBeGreaterThan(26);
   });
 
+  it('sets the bench as its move says, and leaves it where the move is of another thing', () => {
+    const fast = nextMove(question([shot({ timeS: 22 })]));
+    expect(fast.setting).toEqual({ dial: fast.move!.to, doseG: fast.move!.doseTrim?.to ?? 18 });
+    const landed = nextMove(question([shot({}), shot({})]));
+    expect(landed).toMatchObject({ status: 'confirmed', setting: { dial: 0, doseG: 18 } });
+    fc.assert(
+      fc.property(fc.double({ min: 12, max: 60, noNaN: true }), (timeS) => {
+        const { setting, move } = nextMove(question([shot({ timeS })]));
+        const isGrind = move?.variable === 'dial';
+        expect(setting.dial).toBe(isGrind ? move.to : 0);
+        if (move?.variable === 'doseG') expect(setting.doseG).toBe(move.to);
+        else expect(setting.doseG).toBe((isGrind && move.doseTrim?.to) || 18);
+      }),
+    );
+  });
+
   it('knows which way is finer', () => {
     const reversed = { ...grinder, finerIs: 'higher' } as const;
     const advice = nextMove(question([shot({ timeS: 22 })], { grinder: reversed }));

@@ -11,6 +11,8 @@ import { Choice } from '@/ui/choices';
 import { useUnits } from '@/ui/person';
 import { SectionTitle, Small, Table, TableHead, TableScroll } from '@/ui/type';
 import { Unfold } from '@/ui/Unfold';
+import type { Newest } from '@/views/patterns';
+import { newestWords } from './newestWords';
 
 const SHOWN = [
   { value: 'shots', label: 'Shots' },
@@ -19,12 +21,10 @@ const SHOWN = [
 
 /** What it took to reach a confirmed recipe, dial-in by dial-in. */
 export function Costs({
-  dialIns,
+  points: dialIns,
+  count,
   exportHref,
-}: {
-  dialIns: readonly DialInCost[];
-  exportHref: string;
-}) {
+}: Newest<DialInCost> & { exportHref: string }) {
   const router = useRouter();
   const { mass } = useUnits();
   const [open, setOpen] = useState<'shots' | 'spentG'>('shots');
@@ -85,7 +85,8 @@ export function Costs({
             )}
           </Unfold>
           <Small>
-            A hollow point was never confirmed. <a href={exportHref}>Export CSV</a>
+            A hollow point was never confirmed. {newestWords(dialIns.length, count)}
+            <a href={exportHref}>Export CSV</a>
           </Small>
         </>
       )}

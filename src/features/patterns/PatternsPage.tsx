@@ -45,8 +45,8 @@ export function PatternsPage({
       <StageTitle as="h1">Patterns</StageTitle>
       <FiltersBar filters={view.filters} setups={setups} onChange={choose} />
       <Effects view={view} exportHref={exportOf('effects')} />
-      <Proposals points={view.proposals} exportHref={exportOf('proposals')} />
-      <Costs dialIns={view.dialIns} exportHref={exportOf('dial-ins')} />
+      <Proposals {...view.proposals} exportHref={exportOf('proposals')} />
+      <Costs {...view.dialIns} exportHref={exportOf('dial-ins')} />
       <Cups groups={view.cups} exportHref={exportOf('cups')} />
     </Page>
   );

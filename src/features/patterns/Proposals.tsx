@@ -5,27 +5,25 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { dayWords } from '@/core/dayWords';
 import { halves, medianOf } from '@/core/patterns/series';
+import { fahrenheitOf } from '@/core/units';
 import { LazyTimeChart } from '@/ui/charts/LazyTimeChart';
 import { Choice } from '@/ui/choices';
 import { usePerson } from '@/ui/person';
 import { signed } from '@/ui/signed';
 import { SectionTitle, Small, Table, TableHead, TableScroll } from '@/ui/type';
 import { Unfold } from '@/ui/Unfold';
-import type { ProposalPoint } from '@/views/patterns';
+import type { Newest, ProposalPoint } from '@/views/patterns';
+import { newestWords } from './newestWords';
 
 const SHOWN = ['lnRatio', 'temperatureC', 'grindSteps'] as const;
 type Shown = (typeof SHOWN)[number];
 
-const F_PER_C = 1.8;
-
 /** Proposed against published, release by release: does the model get nearer? */
 export function Proposals({
   points,
+  count,
   exportHref,
-}: {
-  points: readonly ProposalPoint[];
-  exportHref: string;
-}) {
+}: Newest<ProposalPoint> & { exportHref: string }) {
   const router = useRouter();
   const { units } = usePerson();
   const [open, setOpen] = useState<Shown>('lnRatio');
@@ -37,7 +35,7 @@ export function Proposals({
   };
   const figureOf = (value: number) => {
     if (open === 'lnRatio') return Math.exp(value);
-    return open === 'temperatureC' && isF ? F_PER_C * value + 32 : value;
+    return open === 'temperatureC' && isF ? fahrenheitOf(value) : value;
   };
   const digits = open === 'lnRatio' ? 2 : 1;
   const unit = { lnRatio: '', temperatureC: ` °${units.temperature}`, grindSteps: ' steps' }[open];
@@ -117,7 +115,8 @@ export function Proposals({
             )}
           </Unfold>
           <Small>
-            A point is a release; pressing it opens it. <a href={exportHref}>Export CSV</a>
+            A point is a release; pressing it opens it. {newestWords(points.length, count)}
+            <a href={exportHref}>Export CSV</a>
           </Small>
         </>
       )}

@@ -34,7 +34,7 @@ export function exportPatterns(
     case 'proposals':
       return [
         ['release', 'decided_on', 'output', 'proposed', 'decided'],
-        ...view.proposals.flatMap(({ name, day, values }) =>
+        ...view.proposals.points.flatMap(({ name, day, values }) =>
           OUTPUTS.flatMap((output) => {
             const value = values[output];
             return value ? [[name, day, output, value.proposed, value.decided]] : [];
@@ -44,7 +44,7 @@ export function exportPatterns(
     case 'dial-ins':
       return [
         ['release', 'begun_on', 'style', 'shots', 'spent_g', 'confirmed'],
-        ...view.dialIns.map(({ name, day, style, shots, spentG, isConfirmed }) => [
+        ...view.dialIns.points.map(({ name, day, style, shots, spentG, isConfirmed }) => [
           name,
           day,
           style,

@@ -123,6 +123,15 @@ describe('Patterns', () => {
     ).toBeTruthy();
   });
 
+  it('draws the newest of many and says so; the export has them all', () => {
+    const house = houseOfNaturals();
+    const view = readPatterns(house.db, findHouse(house.db)!, {}, 2);
+    expect(view.dialIns).toMatchObject({ count: 6, points: [{ shots: 2 }, { shots: 2 }] });
+    renderAs(<PatternsPage view={view} setups={[]} />);
+    expect(screen.getAllByText(/The newest 2 of 6 are shown and counted/)).toHaveLength(2);
+    expect(exportPatterns(house.db, findHouse(house.db)!, 'dial-ins', {})).toHaveLength(7);
+  });
+
   it('puts likings and found notes with process and roast, a release counting once', () => {
     const { view } = open();
     expect(view.cups).toMatchObject([
@@ -133,7 +142,8 @@ describe('Patterns', () => {
 
   it('narrows everything by the filters, the model included', () => {
     const { view } = open({ process: 'washed', roast: 'nonsense' });
-    expect(view).toMatchObject({ releases: 0, proposals: [], dialIns: [], cups: [] });
+    expect(view).toMatchObject({ releases: 0, cups: [] });
+    expect([view.proposals.count, view.dialIns.count]).toEqual([0, 0]);
     expect(view.filters).toMatchObject({ process: 'washed', roast: null });
     expect(screen.getByText(/No published release yet/)).toBeTruthy();
     expect(screen.getByRole('button', { name: 'Show everything' })).toBeTruthy();

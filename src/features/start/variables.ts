@@ -1,6 +1,6 @@
 /** The five variables of a proposal as people read them. */
 import type { Proposal, Pushed } from '@/core/start/propose';
-import { ouncesOf } from '@/core/units';
+import { F_PER_C, ouncesOf } from '@/core/units';
 import type { useUnits } from '@/ui/person';
 import { signed } from '@/ui/signed';
 
@@ -32,7 +32,6 @@ export const VARIABLES: Readonly<Record<Pushed, Variable>> = {
   doseG: { title: 'Dose', short: 'Dose', unit: ' g', digits: 1, span: [16, 19] },
 };
 
-const F_PER_C = 1.8;
 const OZ_DIGITS = 3;
 
 /** How a variable's values and changes are written in a person's units. */

@@ -2,7 +2,7 @@ import { database } from '@/data/database';
 import { listSetups } from '@/data/setups';
 import { loadHouse } from '@/features/frame/load';
 import { PatternsPage } from '@/features/patterns/PatternsPage';
-import { readPatterns } from '@/views/patterns';
+import { MOST_POINTS, readPatterns } from '@/views/patterns';
 
 export const metadata = { title: 'Patterns' };
 
@@ -15,7 +15,7 @@ export default async function Patterns({ searchParams }: Props) {
   const db = database();
   return (
     <PatternsPage
-      view={readPatterns(db, house, await searchParams)}
+      view={readPatterns(db, house, await searchParams, MOST_POINTS)}
       setups={listSetups(db).map(({ id, name }) => ({ id, name }))}
     />
   );
