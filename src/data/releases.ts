@@ -145,7 +145,7 @@ export function listRecentReleases(db: Db, most: number): ReleaseName[] {
   ).all(most) as ReleaseName[];
 }
 
-/** Releases whose name holds all of the words, the newest first. */
+/** Releases whose name holds all of the words: the one that is called just that, then the newest. */
 export function findReleaseNames(db: Db, words: string, most: number): ReleaseName[] {
   const sought = words
     .split(/\s+/)
@@ -155,8 +155,8 @@ export function findReleaseNames(db: Db, words: string, most: number): ReleaseNa
     db,
     `SELECT id, name FROM release l WHERE removed_at IS NULL
        AND NOT EXISTS (SELECT 1 FROM json_each(?) w WHERE l.name NOT LIKE w.value ESCAPE '\\')
-     ORDER BY created_at DESC, rowid DESC LIMIT ?`,
-  ).all(JSON.stringify(sought), most) as ReleaseName[];
+     ORDER BY name = ? COLLATE NOCASE DESC, created_at DESC, rowid DESC LIMIT ?`,
+  ).all(JSON.stringify(sought), words.trim(), most) as ReleaseName[];
 }
 
 /** How many releases the house has. */

@@ -71,7 +71,7 @@ test('from an empty house to a published card, by keyboard only', async ({ page,
     await fill(page, 'Country', 'Ethiopia');
     await pick(page, 'Variety class', 'Dense landrace');
     await pick(page, 'Process', 'Washed');
-    await fill(page, /^Altitude/, '2050');
+    await fill(page, 'Altitude, m', '2050');
     await fill(page, 'Promised notes', 'bergamot, apricot');
     await press(page, 'Create and read it');
     await expect(page.getByRole('heading', { name: /stubborn/ })).toBeVisible();

@@ -137,7 +137,7 @@ const VALID: [string, unknown][] = [
     'importReleases',
     {
       csv: 'release,roast_date\nOne,2026-05-01\n',
-      mapping: { release: 'release', roastDate: 'roast_date' },
+      mapping: { name: 'release', roastDate: 'roast_date' },
       dateOrder: 'ymd',
     },
   ],

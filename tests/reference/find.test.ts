@@ -106,6 +106,9 @@ it('names releases at hand, the latest first, and by any part of their name', ()
   expect(listRecentReleases(db, 8)[0]!.id).toBe(releaseId);
   expect(listRecentReleases(db, 1)).toHaveLength(1);
   expect(findReleaseNames(db, 'lin', 8).map(({ name }) => name)).toEqual(['Río Lindo']);
+  for (const name of ['Lot 8', 'Lot 80'])
+    send(db, 'createRelease', { release: { ...RELEASE, name }, batch: BATCH });
+  expect(findReleaseNames(db, 'lot 8', 1).map(({ name }) => name)).toEqual(['Lot 8']);
   expect(findReleaseNames(db, 'ridge dem', 8).map(({ name }) => name)).toEqual(['Dembi Ridge']);
   expect(findReleaseNames(db, '100%', 8)).toEqual([]);
   expect(findReleaseNames(db, '', 8)).toHaveLength(2);
