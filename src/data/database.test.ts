@@ -54,30 +54,6 @@ describe('the database', () => {
     expect(() => db.exec(`DELETE FROM event`)).toThrow(/append-only/);
   });
 
-  it('finds what the screens ask for by index', () => {
-    const { db } = openHouse();
-    const plan = (sql: string) =>
-      (db.prepare(`EXPLAIN QUERY PLAN ${sql}`).all() as { detail: string }[])
-        .map((step) => step.detail)
-        .join('; ');
-    const queries = [
-      `SELECT * FROM shot WHERE recipe_draft_id = 'x' ORDER BY pulled_at`,
-      `SELECT * FROM tasting WHERE shot_id = 'x'`,
-      `SELECT * FROM batch WHERE release_id = 'x'`,
-      `SELECT * FROM component WHERE release_id = 'x'`,
-      `SELECT * FROM recipe_version WHERE release_id = 'x' ORDER BY number`,
-      `SELECT * FROM recipe_version WHERE sha256 = 'x'`,
-      `SELECT * FROM publication WHERE token = 'x'`,
-      `SELECT * FROM event WHERE release_id = 'x' ORDER BY at`,
-      `SELECT * FROM dial_in WHERE batch_id = 'x'`,
-      `SELECT * FROM release WHERE name = 'x' COLLATE NOCASE`,
-      `SELECT * FROM person WHERE sign_in_name = 'x' COLLATE NOCASE`,
-      `SELECT * FROM invitation WHERE token_hash = 'x'`,
-      `SELECT * FROM sign_in_failure WHERE name_key = 'x' AND at > 'y'`,
-    ];
-    for (const sql of queries) expect(plan(sql)).toMatch(/^SEARCH .* USING .*INDEX/);
-  });
-
   it('rolls a failing command back whole', () => {
     const { db } = openHouse();
     const before = db.prepare('SELECT count(*) AS n FROM component').get();

@@ -2,6 +2,7 @@
 import { z } from 'zod';
 import { tracePoint, type Trace } from '@/core/trace/schema';
 import { prepared, type Db } from './database';
+import { IDS } from './many';
 import { json } from './rows';
 
 const traceRow = z.object({ shotId: z.string(), points: json(z.array(tracePoint)) });
@@ -13,14 +14,12 @@ export function insertTrace(db: Db, shotId: string, trace: Trace): void {
   });
 }
 
-/** Traces of a dial-in's shots by shot; most shots have none. */
-export function listTraces(db: Db, dialInId: string): ReadonlyMap<string, Trace> {
+/** Traces of these shots by shot; most shots have none. */
+export function findTraces(db: Db, shotIds: readonly string[]): ReadonlyMap<string, Trace> {
   const rows = prepared(
     db,
-    `SELECT t.shot_id AS shotId, t.points FROM trace t
-     JOIN shot s ON s.id = t.shot_id JOIN recipe_draft r ON r.id = s.recipe_draft_id
-     WHERE r.dial_in_id = ? AND s.removed_at IS NULL`,
-  ).all(dialInId);
+    `SELECT shot_id AS shotId, points FROM trace WHERE shot_id IN ${IDS}`,
+  ).all(JSON.stringify(shotIds));
   return new Map(
     rows.map((row) => traceRow.parse(row)).map(({ shotId, points }) => [shotId, points]),
   );

@@ -2,14 +2,14 @@
 import { grinderCurve, type CurvePoint } from '@/core/advice/curve';
 import { PROCESS_INTENSITY } from '@/core/coffee/features';
 import { benchMinutes } from '@/core/patterns/benchMinutes';
-import { learnedOverrun, thinned } from '@/core/trace/read';
+import { learnedOverrun, REMEMBERED_OVERRUNS, thinned } from '@/core/trace/read';
 import type { Trace } from '@/core/trace/schema';
 import { METRIC } from '@/core/units';
 import { prepared, type Db } from '@/data/database';
 import type { House } from '@/data/house';
 import { readRecords } from './records';
 import { askedOf, type Bench, type ReleaseView } from './release';
-import { listTraces } from '@/data/traces';
+import { findTraces } from '@/data/traces';
 
 /** What a dial-in usually takes in this house: the middle of the confirmed ones. */
 export interface Usual {
@@ -48,7 +48,12 @@ const COLD_AFTER_MIN = 45;
 
 export function readPull(db: Db, house: House, view: ReleaseView, bench: Bench): PullView {
   const { shots, setup, draft } = bench;
-  const traces = [...listTraces(db, draft.dialInId)];
+  const traces = [
+    ...findTraces(
+      db,
+      shots.map(({ id }) => id),
+    ),
+  ];
   const moments = shots.map(({ pulledAt }) => pulledAt);
   return {
     curve: grinderCurve(askedOf(bench, METRIC)),
@@ -80,7 +85,7 @@ function intensityOf({ release }: ReleaseView): number {
   );
 }
 
-/** Overruns read off the scale on a machine, oldest first. */
+/** The last overruns read off the scale on a machine. */
 function listOverruns(db: Db, machineId: string): number[] {
   return (
     prepared(
@@ -89,8 +94,8 @@ function listOverruns(db: Db, machineId: string): number[] {
        JOIN recipe_draft r ON r.id = s.recipe_draft_id JOIN dial_in d ON d.id = r.dial_in_id
        JOIN setup u ON u.id = d.setup_id
        WHERE u.machine_id = ? AND s.overrun_g IS NOT NULL AND s.removed_at IS NULL
-       ORDER BY s.pulled_at`,
-    ).all(machineId) as { overrunG: number }[]
+       ORDER BY s.pulled_at DESC LIMIT ?`,
+    ).all(machineId, REMEMBERED_OVERRUNS) as { overrunG: number }[]
   ).map(({ overrunG }) => overrunG);
 }
 

@@ -87,7 +87,7 @@ export function stopAtWeight(yieldG: number, overrunG: number): number {
 /** What the spout still gives when nothing was learned yet, g. House heuristic. */
 export const USUAL_OVERRUN_G = 1.2;
 /** Measured overruns of this many shots are remembered. */
-const REMEMBERED_OVERRUNS = 8;
+export const REMEMBERED_OVERRUNS = 8;
 
 /**
  * Overrun to expect, g: the middle of the last measured ones, else what the machine is said to have,

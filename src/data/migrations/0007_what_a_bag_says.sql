@@ -26,6 +26,8 @@ CREATE TABLE findable (
   place TEXT NOT NULL,
   text TEXT NOT NULL
 ) STRICT;
+-- What ran on after the pump, the latest first.
+CREATE INDEX shot_with_overrun ON shot (pulled_at) WHERE overrun_g IS NOT NULL AND removed_at IS NULL;
 CREATE INDEX findable_by_release ON findable (release_id);
 CREATE VIRTUAL TABLE found USING fts5 (
   text, content = 'findable', content_rowid = 'id', tokenize = 'unicode61 remove_diacritics 2', prefix = '2 3'
