@@ -19,7 +19,7 @@ import { tasteOfCup } from '@/core/shot/cupTaste';
 import { comingFrom } from '@/core/start/comingFrom';
 import { learn } from '@/core/start/fit';
 import { OUTPUTS } from '@/core/start/priors';
-import { propose, PUSHED } from '@/core/start/propose';
+import { propose, PUSHED, withEvidence } from '@/core/start/propose';
 import { CLOCKS, REST_SCHOOLS, STYLES, TEMPERATURE_SCHOOLS } from '@/core/vocabulary';
 import { command, type Command } from './command';
 
@@ -121,8 +121,8 @@ const proposeCommand = command({
     if (!known) return propose(input);
     const { history, temperatureSchool, rules, ...question } = input;
     const model = learn(history, temperatureSchool, rules);
-    const { changes, proposal: told } = comingFrom(model, known, question, rules);
-    return { ...told, changes };
+    const { changes, proposal: answer, told } = comingFrom(model, known, question, rules);
+    return { ...withEvidence(answer, told, question), changes };
   },
 });
 

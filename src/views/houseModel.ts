@@ -2,6 +2,8 @@
  * The house model over what is stored: learnt once for each temperature school, kept until what it
  * rests on changes.
  */
+import { setImmediate } from 'node:timers/promises';
+import { prepareEvidence } from '@/core/start/evidence';
 import { learn, type HouseModel, type PastRelease } from '@/core/start/fit';
 import { recencyWeight } from '@/core/start/recency';
 import { grindStepsOf, inferredReference } from '@/core/start/startDial';
@@ -27,6 +29,20 @@ export function readHouseModel(db: Db, house: House): HouseKnowledge {
   return kept(db, { name: 'house model', restsOn: RESTS_ON }, () =>
     knowledgeOf(listDecided(db, house), house),
   );
+}
+
+/**
+ * Learns in steps what is not learnt yet, with the evidence behind it: others are answered in between. After
+ * ten years all of it at once would hold the server for half a second.
+ */
+export async function prepareModel(db: Db, house: House): Promise<void> {
+  const knowledge = readHouseModel(db, house);
+  await setImmediate();
+  const { fits } = knowledge.modelOf(house.temperatureSchool);
+  for (const fit of Object.values(fits)) {
+    await setImmediate();
+    prepareEvidence(fit);
+  }
 }
 
 /** Shots of decided recipes too: one that comes late changes the dial the recipe ended on. */

@@ -2,6 +2,8 @@
  * What years of notes say, read once and kept until what it rests on changes: every dial-in with what it
  * cost, every tasting with the coffee it was of. The decided recipes come from the house model.
  */
+import { setImmediate } from 'node:timers/promises';
+import { runThrough } from '@/core/runThrough';
 import { purgeOf } from '@/core/advice/judge';
 import { shotsToConfirmed } from '@/core/advice/confirmedAt';
 import { readRoast } from '@/core/coffee/roast';
@@ -76,11 +78,28 @@ interface ReleaseRecords extends Records {
   readonly stamp: number;
 }
 
+/** Reads what is not known yet, in steps: other requests are answered in between. */
+export async function prepareRecords(db: Db, house: House): Promise<void> {
+  for (const _step of readStale(db, house, staleRecords(db))) await setImmediate();
+}
+
+function recordsByRelease(db: Db, house: House): ReleaseRecords[] {
+  const records = staleRecords(db);
+  runThrough(readStale(db, house, records));
+  return [...records.stamps.keys()].map((id) => records.known.get(id)!);
+}
+
+interface KnownRecords {
+  readonly known: Map<string, ReleaseRecords>;
+  readonly stamps: ReadonlyMap<string, number>;
+  readonly stale: readonly string[];
+}
+
 /**
  * Records by release. Ten years of dial-ins do not change because one shot is logged: only releases
  * something was done to since are read again.
  */
-function recordsByRelease(db: Db, house: House): ReleaseRecords[] {
+function staleRecords(db: Db): KnownRecords {
   const known = kept(
     db,
     { name: 'records by release', restsOn: OF_ALL },
@@ -88,29 +107,45 @@ function recordsByRelease(db: Db, house: House): ReleaseRecords[] {
   );
   const stamps = newestEvents(db);
   const stale = [...stamps].flatMap(([id, stamp]) => (known.get(id)?.stamp === stamp ? [] : [id]));
-  const releases = findReleases(db, stale);
-  const dialIns = listDialIns(db, stale);
-  const ids = dialIns.map(({ id }) => id);
-  const sources: Sources = {
-    house,
-    setups: allSetups(db),
-    drafts: findDraftsOf(db, stale),
-    shotsOf: shotsOfDialIns(db, ids),
-    tastingsOf: tastingsOfDialIns(db, ids),
-  };
-  const dialInsOf = groupBy(dialIns, ({ releaseId }) => releaseId);
-  for (const id of stale) known.set(id, { stamp: stamps.get(id)!, dialIns: [], cups: [] });
-  for (const release of releases) {
-    const found = (dialInsOf.get(release.id) ?? []).map((dialIn) =>
-      readDialIn(sources, release, dialIn),
-    );
-    known.set(release.id, {
-      stamp: stamps.get(release.id)!,
-      dialIns: found.flatMap(({ cost }) => cost ?? []),
-      cups: found.flatMap(({ cups }) => cups),
-    });
+  return { known, stamps, stale };
+}
+
+/** So many releases are read at once, and so many judged between two steps. */
+const READ_AT_ONCE = 300;
+const JUDGED_AT_ONCE = 50;
+
+function* readStale(
+  db: Db,
+  house: House,
+  { known, stamps, stale }: KnownRecords,
+): Generator<void, void> {
+  const setups = allSetups(db);
+  for (let at = 0; at < stale.length; at += READ_AT_ONCE) {
+    const some = stale.slice(at, at + READ_AT_ONCE);
+    const releases = new Map(findReleases(db, some).map((release) => [release.id, release]));
+    const dialIns = listDialIns(db, some);
+    const ids = dialIns.map(({ id }) => id);
+    const sources: Sources = {
+      house,
+      setups,
+      drafts: findDraftsOf(db, some),
+      shotsOf: shotsOfDialIns(db, ids),
+      tastingsOf: tastingsOfDialIns(db, ids),
+    };
+    const dialInsOf = groupBy(dialIns, ({ releaseId }) => releaseId);
+    for (const [i, id] of some.entries()) {
+      if (i % JUDGED_AT_ONCE === 0) yield;
+      const release = releases.get(id);
+      const found = (release ? (dialInsOf.get(id) ?? []) : []).map((dialIn) =>
+        readDialIn(sources, release!, dialIn),
+      );
+      known.set(id, {
+        stamp: stamps.get(id)!,
+        dialIns: found.flatMap(({ cost }) => cost ?? []),
+        cups: found.flatMap(({ cups }) => cups),
+      });
+    }
   }
-  return [...stamps.keys()].map((id) => known.get(id)!);
 }
 
 interface Sources {

@@ -1,7 +1,9 @@
 /**
  * When a dial-in was first confirmed: the same judgement as the advice, asked shot by shot afterwards.
  */
+import { isSameDial } from '../grinder/dial';
 import type { Shot } from '../schema/shot';
+import { cannotLand } from './judge';
 import { nextMove } from './next';
 import type { NextInput } from './types';
 
@@ -20,11 +22,13 @@ export function shotsToConfirmed<T>(
   const most = Math.min(shots.length, MOST_SHOTS);
   for (let count = 2; count <= most; count++) {
     const [before, last] = [shots[count - 2]!, shots[count - 1]!];
-    // Two shots at one setting are the least that can confirm: others need not be asked.
-    if (before.recipe !== last.recipe || before.shot.dial !== last.shot.dial) continue;
+    // Two sound shots at one setting are the least that can confirm: others need not be judged.
+    if (before.recipe !== last.recipe || !isSameDial(before.shot.dial, last.shot.dial)) continue;
+    const target = targetOf(last.recipe);
+    if (cannotLand(before.shot, target) || cannotLand(last.shot, target)) continue;
     const { status } = nextMove({
       ...input,
-      target: targetOf(last.recipe),
+      target,
       targetFrom: shots.findIndex(({ recipe }) => recipe === last.recipe),
       shots: shots.slice(0, count).map(({ shot }) => shot),
     });

@@ -147,6 +147,24 @@ function markOf(
   const unpurged =
     moved && isSpoilt(carriedLnTime) && purgeG < PURGE_TIMES_RETENTION * grinder.retentionG - 1e-9;
   const odd = weight !== null && weight < ODD_WEIGHT && !corroborated(shots, index);
+  const otherBeans = beansOf(shot) !== beans;
+  const { isSound, isRight, ...measured } = measuredOf(shot, target);
+  const valid = isSound && !odd && !unpurged && !otherBeans && !choked;
+  return {
+    weight,
+    odd,
+    unpurged,
+    otherBeans,
+    choked,
+    gushing: !choked && shot.timeS < GUSHING_UNDER_S && shot.yieldG >= target.yieldG / 2,
+    ...measured,
+    valid,
+    landed: valid && isRight,
+  };
+}
+
+/** What a shot says by itself, whatever was pulled before it. */
+function measuredOf(shot: Shot, target: NextInput['target']) {
   const onClock = timeOnClock(shot, target.clock);
   const [low, high] = target.timeS;
   const inTime = onClock !== null && onClock >= low && onClock <= high;
@@ -155,25 +173,22 @@ function markOf(
   const rested =
     target.openDay === undefined || shot.restDays === undefined || shot.restDays >= target.openDay;
   const measured = inDose && inYield && !shot.byVolume && onClock !== null;
-  const otherBeans = beansOf(shot) !== beans;
-  const prepared = !unpurged && !otherBeans && prepSigns(shot).length === 0;
-  const valid = measured && !odd && prepared && !choked && rested;
   const tastesRight =
     target.tasteFirst && directionOf(shot, target.roastLevel)?.verdict === 'right';
   return {
-    weight,
-    odd,
-    unpurged,
-    otherBeans,
-    choked,
-    gushing: !choked && shot.timeS < GUSHING_UNDER_S && shot.yieldG >= target.yieldG / 2,
     inDose,
     inYield,
     timeOnTargetClockS: onClock,
     inTime,
-    valid,
-    landed: valid && (inTime || tastesRight),
+    isSound: measured && rested && prepSigns(shot).length === 0,
+    isRight: inTime || tastesRight,
   };
+}
+
+/** A shot that cannot land whatever the others were: it need not be judged with them. */
+export function cannotLand(shot: Shot, target: NextInput['target']): boolean {
+  const { isSound, isRight } = measuredOf(shot, target);
+  return !isSound || !isRight;
 }
 
 /** The shot's time on the target's clock; null when the first drip is needed and missing. */

@@ -21,6 +21,8 @@ export interface ComingFrom {
   /** A variable is left out where X's own value is not known. */
   readonly changes: Readonly<Partial<Record<Pushed, Change>>>;
   readonly proposal: Proposal;
+  /** The model that was told X's recipe. */
+  readonly told: HouseModel;
 }
 
 /** X as the bench has it: a whole recipe, and its grind where the grinder is calibrated. */
@@ -51,7 +53,7 @@ export function comingFrom(
       return [[name, change]];
     }),
   );
-  return { changes, proposal };
+  return { changes, proposal, told };
 }
 
 /** Times are compared on the pump's clock alone. */

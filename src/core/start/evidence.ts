@@ -45,6 +45,11 @@ function pullsOf(fit: OutputFit): Pulls {
   return pulls;
 }
 
+/** Works out ahead what every later question of evidence of this fit needs. */
+export function prepareEvidence(fit: OutputFit): void {
+  pullsOf(fit);
+}
+
 /** Evidence of every past release for one output, the most influential first. */
 export function evidenceOf(
   history: readonly PastRelease[],

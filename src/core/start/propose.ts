@@ -18,7 +18,15 @@ import {
 } from '../vocabulary';
 import { designRow } from './design';
 import { evidenceOf, type Evidence } from './evidence';
-import { averageMean, countOf, learn, mapOutputs, type HouseModel, type PastRelease } from './fit';
+import {
+  averageMean,
+  countOf,
+  learn,
+  mapOutputs,
+  questionRow,
+  type HouseModel,
+  type PastRelease,
+} from './fit';
 import { predict, TRUST_FROM_N, type Posterior } from './posterior';
 import { FACTORS, processSd, type Output, type OwnRule } from './priors';
 import { dialWarnings, setupWarnings, styleWarnings, type Warning } from './setupLimits';
@@ -57,8 +65,6 @@ export interface Proposal {
   readonly mean: Readonly<Record<Output, number>>;
   readonly halfWidth80: Readonly<Record<Output, number>>;
   readonly pushes: Readonly<Record<Pushed, readonly Push[]>>;
-  /** Past releases behind the ratio, the most influential first; see `evidenceOf` for the others. */
-  readonly evidence: readonly Evidence[];
   readonly warnings: readonly Warning[];
   readonly rulesOnly: boolean;
   /** Past releases that count at all. */
@@ -78,6 +84,11 @@ const DOSE_OVER_RATED_G = 1;
 const WINDOW_SHARE = 0.07;
 const WINDOW_MIN_S = 2;
 
+export interface ProposalWithEvidence extends Proposal {
+  /** Past releases behind the ratio, the most influential first; see `evidenceOf` for the others. */
+  readonly evidence: readonly Evidence[];
+}
+
 /**
  * Proposes a starting recipe with its uncertainty, the push of each fact and the evidence behind it.
  * Without history it is the rules alone and says so (`rulesOnly`).
@@ -87,14 +98,25 @@ export function propose({
   history,
   rules,
   ...question
-}: ProposeInput): Proposal {
-  return proposeFrom(learn(history, temperatureSchool, rules), question);
+}: ProposeInput): ProposalWithEvidence {
+  const model = learn(history, temperatureSchool, rules);
+  return withEvidence(proposeFrom(model, question), model, question);
 }
 
-/** The same, asked of a model that was learnt before. */
+/** A proposal of a model with every past release behind its ratio. */
+export function withEvidence(
+  proposal: Proposal,
+  model: HouseModel,
+  { release, style }: Question,
+): ProposalWithEvidence {
+  const [, row] = questionRow(release, style);
+  return { ...proposal, evidence: evidenceOf(model.history, row, model.fits.lnRatio) };
+}
+
+/** The same, asked of a model that was learnt before; its evidence is another question. */
 export function proposeFrom(model: HouseModel, question: Question): Proposal {
   const { release, style, setup, units = METRIC } = question;
-  const { fits, history } = model;
+  const { fits } = model;
   const features = featuresOf(release);
   const row = designRow(features, style);
   // An unlisted process, and one nobody knows, may be half an intensity off either way.
@@ -150,7 +172,6 @@ export function proposeFrom(model: HouseModel, question: Question): Proposal {
     mean,
     halfWidth80,
     pushes,
-    evidence: evidenceOf(history, row, fits.lnRatio),
     warnings: [
       ...styleWarnings(style, setup?.machine),
       ...setupWarnings(setup, { temperatureC: recipe.temperatureC, units }),

@@ -5,7 +5,7 @@ import type { Db } from '@/data/database';
 import { findHouse, type House } from '@/data/house';
 import { parseCsv, type CsvTable } from '@/formats/sheets/csv';
 import type { ReadOptions } from '@/formats/sheets/rows';
-import { runThrough } from '@/formats/sheets/rows';
+import { runThrough } from '@/core/runThrough';
 import { prepareRecipes } from './recipes';
 import { prepareReleases } from './releases';
 import { prepareShots } from './shots';

@@ -109,10 +109,3 @@ export function faultsOf(
     };
   });
 }
-
-/** Runs a reading to its end at once. */
-export function runThrough<R>(reading: Generator<number, R>): R {
-  let step = reading.next();
-  while (!step.done) step = reading.next();
-  return step.value;
-}

@@ -1,7 +1,8 @@
 import { suggestMapping, suggestUnits } from './columns';
 import { parseCsv, writeCsv } from './csv';
 import { readRecipes, RECIPE_COLUMNS } from './recipeSheet';
-import { runThrough, type ReadOptions } from './rows';
+import { runThrough } from '@/core/runThrough';
+import type { ReadOptions } from './rows';
 import { readShots, SHOT_COLUMNS } from './shotSheet';
 import { readTastings, TASTING_COLUMNS } from './tastingSheet';
 

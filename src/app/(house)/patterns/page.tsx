@@ -2,6 +2,8 @@ import { database } from '@/data/database';
 import { listSetups } from '@/data/setups';
 import { loadHouse } from '@/features/frame/load';
 import { PatternsPage } from '@/features/patterns/PatternsPage';
+import { prepareModel } from '@/views/houseModel';
+import { prepareRecords } from '@/views/records';
 import { MOST_POINTS, readPatterns } from '@/views/patterns';
 
 export const metadata = { title: 'Patterns' };
@@ -13,6 +15,8 @@ interface Props {
 export default async function Patterns({ searchParams }: Props) {
   const { house } = await loadHouse();
   const db = database();
+  await prepareModel(db, house);
+  await prepareRecords(db, house);
   return (
     <PatternsPage
       view={readPatterns(db, house, await searchParams, MOST_POINTS)}

@@ -9,6 +9,7 @@ import { exportSheet } from '@/features/import/exports';
 import { SHEET_NAMES } from '@/features/import/sheets';
 import { exportPatterns, PATTERN_EXPORTS } from '@/features/patterns/exports';
 import { csvChunks } from '@/formats/sheets/csv';
+import { prepareRecords } from '@/views/records';
 import { answer } from '../../edge';
 
 export const dynamic = 'force-dynamic';
@@ -27,6 +28,7 @@ export async function GET(request: Request, { params }: Props): Promise<Response
     const pattern = PATTERN_EXPORTS.find((name) => name === what);
     if (!sheet && !pattern)
       throw userFault('notFound', '', `There is nothing called “${what.slice(0, 40)}” to export.`);
+    if (pattern) await prepareRecords(db, house);
     const search = Object.fromEntries(new URL(request.url).searchParams);
     const rows = sheet
       ? exportSheet(db, house, sheet)

@@ -1,6 +1,7 @@
 import { priceOf } from '@/core/money';
 import { database } from '@/data/database';
 import { readPull } from '@/views/pull';
+import { prepareRecords } from '@/views/records';
 import { loadHouse, loadRelease } from '@/features/frame/load';
 import { PullStage } from '@/features/pull/PullStage';
 
@@ -8,10 +9,12 @@ export default async function PullPage({ params }: { params: Promise<{ id: strin
   const view = await loadRelease((await params).id);
   const { house } = await loadHouse();
   const { bench, release } = view;
+  const db = database();
+  if (bench) await prepareRecords(db, house);
   return (
     <PullStage
       bench={bench}
-      pull={bench && readPull(database(), house, view, bench)}
+      pull={bench && readPull(db, house, view, bench)}
       releaseId={release.id}
       price={priceOf(house, release)}
     />

@@ -2,6 +2,7 @@ import { database } from '@/data/database';
 import { today } from '@/data/today';
 import { loadHouse, loadRelease } from '@/features/frame/load';
 import { StartStage } from '@/features/start/StartStage';
+import { prepareModel } from '@/views/houseModel';
 import { readStart } from '@/views/start';
 
 interface Props {
@@ -12,6 +13,7 @@ interface Props {
 export default async function StartPage({ params, searchParams }: Props) {
   const view = await loadRelease((await params).id);
   const { house, person } = await loadHouse();
+  await prepareModel(database(), house);
   const reader = { today: today(), units: person.units };
   return (
     <StartStage
