@@ -67,7 +67,12 @@ export function newestEvent(db: Db, releaseId: string): number {
 }
 
 /** Commands that touch releases without belonging to one. */
-const OF_MANY = ['importReleases', 'importRecipes', 'importShots', 'importTastings'];
+export const OF_MANY: readonly string[] = [
+  'importReleases',
+  'importRecipes',
+  'importShots',
+  'importTastings',
+];
 
 /**
  * For every release that was not taken away, oldest first, the order number of the newest thing done to it, or of an

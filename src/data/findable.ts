@@ -12,6 +12,7 @@ import { SHOT } from '@/core/entity/shot';
 import { SCALES, TASTING } from '@/core/entity/tasting';
 import { valueWords } from '@/core/entity/words';
 import { dayWords } from '@/core/dayWords';
+import { OF_MANY } from './events';
 import { prepared, type Db } from './database';
 import { completeDraft, DRAFT_COLUMNS } from './dialIns';
 import { listPeople } from './people';
@@ -131,37 +132,33 @@ function replace(db: Db, releaseId: string | null, entries: readonly Entry[]): v
   for (const entry of entries) insert.run({ ...entry, releaseId });
 }
 
-/** Commands without a release of their own that may touch any. */
-const TOUCHES_ANY = ['importReleases', 'importRecipes', 'importShots', 'importTastings'];
+/** So many releases are indexed between two other requests. */
+const AT_ONCE = 40;
 
-/** Brings the index up to date with everything stored. */
-export function refreshIndex(db: Db): void {
+/** Brings the index up to date with everything stored, in steps. */
+export function* refreshIndex(db: Db): Generator<void, void> {
   const { newest, known } = prepared(
     db,
     `SELECT (SELECT coalesce(max(rowid), 0) FROM event) AS newest,
        (SELECT event FROM findable_state WHERE id = 1) AS known`,
   ).get() as { newest: number; known: number | null };
   if (known === newest) return;
+  const touched = prepared(
+    db,
+    'SELECT DISTINCT release_id AS releaseId, kind FROM event WHERE rowid > ?',
+  ).all(known ?? 0) as { releaseId: string | null; kind: string }[];
+  const isWhole = known === null || touched.some(({ kind }) => OF_MANY.includes(kind));
+  const ids = isWhole
+    ? (prepared(db, 'SELECT id FROM release').all() as { id: string }[]).map(({ id }) => id)
+    : [...new Set(touched.flatMap(({ releaseId }) => releaseId ?? []))];
+  for (let at = 0; at < ids.length; at += AT_ONCE) {
+    if (at > 0) yield;
+    db.transaction(() => {
+      for (const id of ids.slice(at, at + AT_ONCE)) replace(db, id, entriesOfRelease(db, id));
+    }).immediate();
+  }
   db.transaction(() => {
-    const touched = prepared(
-      db,
-      'SELECT DISTINCT release_id AS releaseId, kind FROM event WHERE rowid > ?',
-    ).all(known ?? 0) as { releaseId: string | null; kind: string }[];
-    const isWhole = known === null || touched.some(({ kind }) => TOUCHES_ANY.includes(kind));
-    const ids = isWhole
-      ? (prepared(db, 'SELECT id FROM release').all() as { id: string }[]).map(({ id }) => id)
-      : [...new Set(touched.flatMap(({ releaseId }) => releaseId ?? []))];
-    for (const id of ids) replace(db, id, entriesOfRelease(db, id));
-    replace(
-      db,
-      null,
-      listPeople(db).map(({ id, name }) => ({
-        kind: 'person',
-        rowId: id,
-        place: 'Person of the house',
-        text: name,
-      })),
-    );
+    replace(db, null, peopleEntries(db));
     prepared(
       db,
       `INSERT INTO findable_state (id, event) VALUES (1, ?)
@@ -169,6 +166,14 @@ export function refreshIndex(db: Db): void {
     ).run(newest);
   }).immediate();
 }
+
+const peopleEntries = (db: Db): Entry[] =>
+  listPeople(db).map(({ id, name }) => ({
+    kind: 'person',
+    rowId: id,
+    place: 'Person of the house',
+    text: name,
+  }));
 
 /** Signs around what was found, that no text can hold. */
 const [OPEN, CLOSE] = ['\u0001', '\u0002'];

@@ -10,13 +10,6 @@ export function optional<T extends z.ZodType>(schema: T) {
   return z.preprocess((value) => value ?? undefined, schema.optional());
 }
 
-/** The same fields, with every one that may be undefined free to be left out: how entries come in. */
-type Unknowable<T> = {
-  [K in keyof T as undefined extends T[K] ? never : K]: T[K];
-} & {
-  [K in keyof T as undefined extends T[K] ? K : never]?: T[K];
-};
-
 /** A JSON column. */
 export function json<T extends z.ZodType>(schema: T) {
   return z.string().transform((text, context) => {

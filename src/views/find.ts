@@ -1,6 +1,8 @@
 /** What Find answers to the question in the address. Server only. */
+import { setImmediate } from 'node:timers/promises';
 import { ROAST_BANDS, roastBandOf, type RoastBand } from '@/core/coffee/roastBand';
 import { readRoast } from '@/core/coffee/roast';
+import { runThrough } from '@/core/runThrough';
 import { PROCESSES, STYLES } from '@/core/vocabulary';
 import type { Db } from '@/data/database';
 import {
@@ -11,6 +13,7 @@ import {
   type FindFilters,
   type FoundRow,
 } from '@/data/findable';
+import { kept } from '@/data/kept';
 import type { House } from '@/data/house';
 import { findRelease, findReleaseNames, type ReleaseName } from '@/data/releases';
 
@@ -65,8 +68,15 @@ export function readFind(db: Db, house: House, search: Search): FindView {
     asked,
     hits: hits.slice(0, MOST_HITS),
     isCut: hits.length > MOST_HITS,
-    years: listRoastYears(db),
+    years: kept(db, { name: 'roast years', restsOn: ['release', 'batch'] }, () =>
+      listRoastYears(db),
+    ),
   };
+}
+
+/** Indexes in steps what is not indexed yet: others are answered in between. */
+export async function prepareFind(db: Db): Promise<void> {
+  for (const _step of refreshIndex(db)) await setImmediate();
 }
 
 /** What a search field offers while somebody types. */
@@ -89,7 +99,7 @@ export function readQuickFind(db: Db, house: House, search: Search): QuickFind {
 
 /** Hits for words and filters; the roast is told by the house's own words and colours. */
 function find(db: Db, house: House, { words, roast, ...filters }: Asked, most: number): Hit[] {
-  refreshIndex(db);
+  runThrough(refreshIndex(db));
   const isOfRoast = roastFilter(db, house, roast);
   return findWords(db, words, filters, roast === null ? most : MOST_BEFORE_ROAST)
     .filter(({ releaseId }) => isOfRoast(releaseId))

@@ -26,7 +26,7 @@ export interface HouseKnowledge {
 
 /** Everything the house has learnt. */
 export function readHouseModel(db: Db, house: House): HouseKnowledge {
-  return kept(db, { name: 'house model', restsOn: RESTS_ON }, () =>
+  return kept(db, { name: 'house model', restsOn: MODEL_RESTS_ON }, () =>
     knowledgeOf(listDecided(db, house), house),
   );
 }
@@ -46,7 +46,7 @@ export async function prepareModel(db: Db, house: House): Promise<void> {
 }
 
 /** Shots of decided recipes too: one that comes late changes the dial the recipe ended on. */
-const RESTS_ON = [
+export const MODEL_RESTS_ON = [
   'house',
   'equipment',
   'release',

@@ -8,8 +8,9 @@ import type { Process } from '@/core/vocabulary';
 import type { Db } from '@/data/database';
 import type { DecidedRecipe } from './history';
 import type { House } from '@/data/house';
-import { readHouseModel } from './houseModel';
-import { readRecords, type About, type Cup, type DialInCost } from './records';
+import { kept } from '@/data/kept';
+import { MODEL_RESTS_ON, readHouseModel } from './houseModel';
+import { readRecords, RECORDS_REST_ON, type About, type Cup, type DialInCost } from './records';
 import { roastBandOf } from '@/core/coffee/roastBand';
 import { isLetThrough, readFilters, type Filters } from './patternFilters';
 
@@ -58,6 +59,8 @@ function newestOf<T>(all: readonly T[], most: number): Newest<T> {
   return { points: most < all.length ? all.slice(-most) : all, count: all.length };
 }
 
+const RESTS_ON = [...MODEL_RESTS_ON, ...RECORDS_REST_ON];
+
 /** Reads what the filters let through, at `most` of its points; the model is learnt anew from just that. */
 export function readPatterns(
   db: Db,
@@ -66,6 +69,13 @@ export function readPatterns(
   most = Infinity,
 ): PatternsView {
   const filters = readFilters(search);
+  const key = JSON.stringify({ filters, most });
+  return kept(db, { name: 'patterns', restsOn: RESTS_ON, key }, () =>
+    patternsOf(db, house, filters, most),
+  );
+}
+
+function patternsOf(db: Db, house: House, filters: Filters, most: number): PatternsView {
   const knowledge = readHouseModel(db, house);
   const shown = knowledge.decided.flatMap((recipe, place) => {
     const about = aboutDecided(recipe);

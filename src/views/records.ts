@@ -59,7 +59,7 @@ export interface Records {
 
 /** Every dial-in and every cup, oldest first. */
 export function readRecords(db: Db, house: House): Records {
-  return kept(db, { name: 'records', restsOn: RESTS_ON }, () => {
+  return kept(db, { name: 'records', restsOn: RECORDS_REST_ON }, () => {
     const found = recordsByRelease(db, house);
     const byDay = (a: About, b: About) => (a.day < b.day ? -1 : Number(a.day > b.day));
     return {
@@ -69,7 +69,15 @@ export function readRecords(db: Db, house: House): Records {
   });
 }
 
-const RESTS_ON = ['house', 'equipment', 'release', 'batch', 'recipe', 'shot', 'tasting'] as const;
+export const RECORDS_REST_ON = [
+  'house',
+  'equipment',
+  'release',
+  'batch',
+  'recipe',
+  'shot',
+  'tasting',
+] as const;
 /** A change of these may touch every release. */
 const OF_ALL = ['house', 'equipment'] as const;
 

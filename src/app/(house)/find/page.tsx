@@ -1,7 +1,7 @@
 import { database } from '@/data/database';
 import { FindPage } from '@/features/find/FindPage';
 import { loadHouse } from '@/features/frame/load';
-import { readFind } from '@/views/find';
+import { prepareFind, readFind } from '@/views/find';
 
 export const metadata = { title: 'Find' };
 
@@ -11,5 +11,6 @@ interface Props {
 
 export default async function Find({ searchParams }: Props) {
   const { house } = await loadHouse();
+  await prepareFind(database());
   return <FindPage found={readFind(database(), house, await searchParams)} />;
 }

@@ -4,7 +4,7 @@ import { requireDuty } from '@/data/command';
 import { database } from '@/data/database';
 import { findHouse } from '@/data/house';
 import { findSignedIn } from '@/data/session';
-import { readQuickFind } from '@/views/find';
+import { prepareFind, readQuickFind } from '@/views/find';
 import { answer } from '../edge';
 
 export const dynamic = 'force-dynamic';
@@ -13,6 +13,7 @@ export async function GET(request: Request): Promise<Response> {
   return answer(request, async () => {
     const db = database();
     requireDuty(db, 'self', await findSignedIn(db, await cookies()));
+    await prepareFind(db);
     const search = Object.fromEntries(new URL(request.url).searchParams);
     return readQuickFind(db, findHouse(db)!, search);
   });
