@@ -95,7 +95,7 @@ export const COFFEES = {
         altitudeToM: 1200,
         harvest: 'May to August 2026',
         lot: 'Lume 31',
-        certification: 'Rainforest Alliance',
+        certification: 'Organic',
         cupScore: 84.5,
       }),
     },

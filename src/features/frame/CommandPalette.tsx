@@ -35,13 +35,14 @@ const Sought = styled(SearchField)`
 
 const List = styled(ListBox<ShownItem>)`
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   outline: none;
 `;
 
 const Item = styled(ListBoxItem)`
-  display: flex;
-  justify-content: space-between;
-  gap: 16px;
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 2px 16px;
   padding: 8px 10px;
   border-bottom: 1px solid var(--rule);
   cursor: pointer;
@@ -52,9 +53,11 @@ const Item = styled(ListBoxItem)`
     font-weight: 560;
   }
 
-  span {
+  .place {
     ${labelText}
-    white-space: nowrap;
+    max-width: 180px;
+    text-align: right;
+    overflow-wrap: anywhere;
   }
 
   &[data-focused],
@@ -62,7 +65,9 @@ const Item = styled(ListBoxItem)`
     background: var(--ink);
     color: var(--enamel-raised);
 
-    span {
+    .place,
+    mark {
+      background: none;
       color: inherit;
     }
   }
@@ -119,7 +124,7 @@ export default function CommandPalette({
           {(item) => (
             <Item textValue={`${item.words} ${item.place}`}>
               <strong>{item.parts ? <FoundParts parts={item.parts} /> : item.words}</strong>
-              <span>{item.place}</span>
+              <span className="place">{item.place}</span>
             </Item>
           )}
         </List>

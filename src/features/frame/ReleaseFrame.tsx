@@ -5,6 +5,7 @@ import { useRouter, useSelectedLayoutSegment } from 'next/navigation';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import { doseInForce } from '@/core/advice/setting';
+import { altitudeWords } from '@/core/coffee/altitude';
 import { COMPONENT, type ComponentValues } from '@/core/entity/component';
 import { entriesOf } from '@/core/entity/field';
 import { valueWords } from '@/core/entity/words';
@@ -362,13 +363,18 @@ const SAID_ABOVE: readonly string[] = [
   'variety',
   'varietyClass',
   'process',
+  // Part of the altitude.
+  'altitudeToM',
 ];
 
 /** Every other fact of a component, by its own label. */
 function componentFacts(component: ComponentValues): [string, string][] {
   return entriesOf(COMPONENT)
     .filter(([name]) => !SAID_ABOVE.includes(name))
-    .map(([name, field]) => [field.label, valueWords(field, component[name])]);
+    .map(([name, field]) => [
+      field.label,
+      name === 'altitudeM' ? altitudeWords(component) : valueWords(field, component[name]),
+    ]);
 }
 
 const LogLink = styled(Link)`

@@ -1,4 +1,5 @@
 /** Every line of a card as label and words: page, paper and comparison say the same. */
+import { altitudeWords } from '@/core/coffee/altitude';
 import { dayWords } from '@/core/dayWords';
 import {
   CLOCK_LABELS,
@@ -30,7 +31,7 @@ export type CardLine =
   | 'When it is right'
   | 'When it ran short'
   | 'When it ran long'
-  | 'Harvest and lot'
+  | 'The lot'
   | 'Contains'
   | 'Repeated'
   | 'Temperature school';
@@ -48,7 +49,7 @@ export const CARD_FACTS = [
   'Made on',
   'Rest',
   'Look for',
-  'Harvest and lot',
+  'The lot',
   'Contains',
 ] as const;
 export const CARD_SENSES = ['When it is right', 'When it ran short', 'When it ran long'] as const;
@@ -81,7 +82,7 @@ export function cardLines(body: RecipeBody): Readonly<Record<CardLine, string>> 
     'Made on': `${setup.machine}; ${setup.grinder} at ${setup.dial}. Your dial will differ: grind for the time.`,
     Rest: `Use from day ${recipe.restDays[0]} to ${recipe.restDays[1]} after the roast of ${dayWords(coffee.roastDate)}`,
     'Look for': (coffee.promisedNotes ?? []).join(', '),
-    'Harvest and lot': coffee.components.map(lotWords).filter(hasWords).join('; '),
+    'The lot': coffee.components.map(lotWords).filter(hasWords).join('; '),
     Contains: hasWords(coffee.contains ?? '') ? `${coffee.contains}. ${LABELLING_CAUTION}` : '',
     'When it is right': sensory.right,
     'When it ran short': sensory.short,
@@ -115,12 +116,12 @@ type Component = RecipeBody['coffee']['components'][number];
 
 /** "harvest 2025/26, lot 14, Organic, grown at 1900-2100 m". */
 function lotWords({ harvest, lot, certification, altitudeM, altitudeToM }: Component): string {
-  const altitudes = [altitudeM, altitudeToM].filter((metre) => metre !== undefined);
+  const altitude = altitudeWords({ altitudeM, altitudeToM });
   return [
     harvest && `harvest ${harvest}`,
     lot && `lot ${lot}`,
     certification ?? '',
-    altitudes.length > 0 ? `grown at ${altitudes.join('-')} m` : '',
+    altitude && `grown at ${altitude}`,
   ]
     .filter((word): word is string => Boolean(word))
     .join(', ');
