@@ -11,6 +11,12 @@ import { signIn } from '../tests/support/signIn';
 const FOLDER = 'docs/screenshots';
 const PHONE = { width: 390, height: 844 };
 const DESK = { width: 1280, height: 800 };
+const BAG = `Sierra Clara
+Colombia, Huila, Finca Sierra Clara
+Pink Bourbon, anaerobic natural, 1,750-1,900 masl
+Harvest May 2026, lot 42, organic, cup score 87.5
+Notes: strawberry, rose, cocoa nib. Roasted 20 Nov 2026
+Rested in cherry for four days.`;
 
 mkdirSync(FOLDER, { recursive: true });
 const server = await startServer({ demo: true });
@@ -34,21 +40,22 @@ const arrived = await pathOf(page, server.url, 'Dembi Ridge');
 const blend = await pathOf(page, server.url, 'Harbour Lamp');
 const onBench = await pathOf(page, server.url, 'Serra do Lume');
 const simulated = await pathOf(page, server.url, 'Cerro Bruma');
-const confirmed = await pathOf(page, server.url, 'Kibira Slope');
 const published = await pathOf(page, server.url, 'Las Veredas Rojas');
 
 await open('/');
 await picture('today');
+await open('/releases/new');
+await picture('new-release', pasting);
+await open('/find?q=anaerobic');
+await picture('find');
+await open('/');
+await picture('switcher', switching);
 await open(`${blend}/read`);
 await picture('read');
 await open(`${arrived}/start`);
 await picture('start');
 await open(`${onBench}/pull`);
 await picture('pull');
-await open(`${confirmed}/pull`);
-await picture('pull-confirmed');
-await open(`${simulated}/pull`);
-await picture('pull-live', (view) => running(view, 21));
 await open(`${simulated}/pull`);
 await page.emulateMedia({ colorScheme: 'dark' });
 await picture('pull-choked', async (view) => {
@@ -96,8 +103,21 @@ await picture('house');
 await page.setViewportSize(PHONE);
 await open(`${onBench}/pull`);
 await picture('pull-phone');
-await open(card);
-await picture('public-card-phone');
+
+/** What a bag says, read and shown with the words each fact came from. */
+async function pasting(view: Page): Promise<void> {
+  await view.getByRole('button', { name: 'Paste the bag' }).click();
+  await view.getByLabel('What the bag says').fill(BAG);
+  await view.getByRole('button', { name: 'Read it', exact: true }).click();
+  await view.getByText('Understood, and from which words').waitFor();
+}
+
+/** The palette with what holds the first letters of a word. */
+async function switching(view: Page): Promise<void> {
+  await view.keyboard.press('Control+k');
+  await view.getByRole('searchbox').fill('rose');
+  await view.getByRole('option', { name: /Find everything/ }).waitFor();
+}
 
 /** A simulated shot, so many seconds after its pump started. */
 async function running(view: Page, seconds: number): Promise<void> {

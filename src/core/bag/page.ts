@@ -80,6 +80,7 @@ export class Page {
       .map((line) =>
         line
           .replace(/\u0000+/g, ' ')
+          .replace(/(?:[,;:|•·]\s*){2,}/gu, ', ')
           .replace(/^[\s,;:|•·–—-]+|[\s,;:|•·–—-]+$/gu, '')
           .replace(/\s{2,}/g, ' '),
       )

@@ -151,3 +151,27 @@ it('never throws, and every fact is of words that stand in the text', () => {
     }),
   );
 });
+
+it('reads several facts of one line, each with its own words', () => {
+  const text = [
+    'Sierra Clara',
+    'Colombia, Huila, Finca Sierra Clara',
+    'Pink Bourbon, anaerobic natural, 1,750-1,900 masl',
+    'Harvested May to July 2026, lot 42, organic, cup score 87.5',
+    'Notes: strawberry, rose, cocoa nib. Roasted 20 Nov 2026',
+    'Rested in cherry for four days.',
+  ].join('\n');
+  expect(factsOf(text)).toMatchObject({
+    name: 'Sierra Clara',
+    country: 'Colombia',
+    region: 'Huila',
+    producer: 'Finca Sierra Clara',
+    harvest: 'May to July 2026',
+    lot: '42',
+    certification: 'Organic',
+    cupScore: 87.5,
+    promisedNotes: ['strawberry', 'rose', 'cocoa nib'],
+    roastDate: '2026-11-20',
+  });
+  expect(readBag(text).left).toBe('Rested in cherry for four days.');
+});

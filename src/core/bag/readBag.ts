@@ -8,10 +8,29 @@ import { COMPONENT } from '../entity/component';
 import { entriesOf, type Field, type Fields } from '../entity/field';
 import { RELEASE } from '../entity/release';
 import { LIMITS } from '../limits';
-import { ROAST_WORDS, type VarietyClass } from '../vocabulary';
 import { readAltitudes } from './altitudes';
 import { readDay } from './days';
+import {
+  escaped,
+  processIn,
+  roastIn,
+  varietiesIn,
+  wordIn,
+  wordPattern,
+  type Variety,
+} from './lookups';
 import { Page, type Span } from './page';
+import {
+  ALLERGENS,
+  ALTITUDE,
+  CROP,
+  FARM,
+  LOT,
+  NOTES,
+  ROAST_PHRASE,
+  ROASTED_ON,
+  SCORE,
+} from './phrases';
 import {
   BARE_PROCESSES,
   CERTIFICATIONS,
@@ -109,11 +128,14 @@ LABELS.delete('cup');
 LABELS.set('notes', 'promisedNotes');
 LABELS.set('roast', 'roastLevel');
 
+/** Lines, parts between bars, and sentences; an initial ends none. */
+const SAYINGS = /[\n|•·]+|(?<=[\p{L}\p{N}]{2})\.\s+(?=\p{Lu})/u;
+
 /** "Process: washed", "Altitude – 1,900 m", one to a line or between bars. */
 const LABELLED = /^\s*([\p{L}][\p{L} ./]{1,28}?)\s*(?::|–|—|\s-\s)\s*(\S.*)$/u;
 
 function readLabelled(page: Page, add: Add): void {
-  for (const span of page.segments(/[\n|•·]+/u)) {
+  for (const span of page.segments(SAYINGS)) {
     const found = LABELLED.exec(page.wordsOf(span));
     const name = found && LABELS.get(found[1]!.toLowerCase().trim());
     if (!name || !found) continue;
@@ -227,20 +249,10 @@ function readBlend(page: Page, add: Add): void {
   });
 }
 
-const NOTES =
-  /(?:(?:tasting|flavou?r|cup(?:ping)?)\s+)?notes\s+(?:of|are|include)\s+([^\n.;!]{3,200})|(?:tastes|reminds us)\s+(?:of|like)\s+([^\n.;!]{3,200})/giu;
-
 function readNotes(page: Page, add: Add): void {
   for (const { span, groups } of page.matches(NOTES))
     add('promisedNotes', listed((groups[0] ?? groups[1])!), span);
 }
-
-const ROAST_PHRASE = /\b((?:ultra|very|medium)?[- ]?(?:light|dark)|medium)\s+roast(?:ed)?\b/giu;
-const ROASTED_ON = /\broast(?:ed)?(?:\s+(?:on|date))?\s*:?\s+(?=[\d\p{L}])([^\n.;]{6,24})/giu;
-const CROP = /\b(?:crop|harvest)\s+(\d{4}(?:\s*[/-]\s*\d{2,4})?)/giu;
-const LOT = /\blot\s*(?:no\.?|number|#)?\s*[:#]?\s*([A-Z0-9][\w-]{0,20}\d[\w-]*)/gu;
-const SCORE = /\b(\d{2}(?:[.,]\d{1,2})?)\s*(?:points|pts|SCA)\b/giu;
-const ALLERGENS = /\bcontains\s+([^\n.;]{3,120})/giu;
 
 /** What stands in running text, recognised by itself. */
 function readScanned(page: Page, add: Add): void {
@@ -256,7 +268,7 @@ function readScanned(page: Page, add: Add): void {
   for (const { span, groups } of page.matches(CROP)) add('harvest', groups[0]!, span);
   for (const { span, groups } of page.matches(LOT)) add('lot', groups[0]!, span);
   for (const { span, groups } of page.matches(SCORE))
-    addFigure('cupScore', groups[0]!, 'cupScore', span, add);
+    addFigure('cupScore', (groups[0] ?? groups[1])!, 'cupScore', span, add);
   for (const { span, groups } of page.matches(ALLERGENS)) add('contains', groups[0]!.trim(), span);
   readProcess(page, add);
   readVarieties(page, add);
@@ -264,9 +276,6 @@ function readScanned(page: Page, add: Add): void {
   for (const name of CERTIFICATIONS)
     for (const { span } of page.matches(wordPattern(name))) add('certification', name, span);
 }
-
-const ALTITUDE =
-  /\d[\d.,]{2,5}(?:\s*(?:-|–|—|to)\s*\d[\d.,]{2,5})?\s*(?:m\.?a\.?s\.?l\.?|met(?:er|re)s|ft|feet|m(?![\p{L}\p{N}]))/giu;
 
 function readProcess(page: Page, add: Add): void {
   for (const [process, ...phrases] of PROCESS_PHRASES)
@@ -314,7 +323,7 @@ function readVarieties(page: Page, add: Add): void {
   );
 }
 
-/** "Guji, Ethiopia" is a region and its country; a country alone is one. */
+/** "Guji, Ethiopia" is a region and its country, a farm beside them the producer; a country alone is one. */
 function readPlace(page: Page, add: Add): void {
   for (const span of page.segments(/[\n|•·]+/u)) {
     const parts = page
@@ -326,62 +335,14 @@ function readPlace(page: Page, add: Add): void {
     const others = parts.filter((part, i) => i !== at && /^\p{Lu}[\p{L}’' -]{2,30}$/u.test(part));
     if (others.length !== parts.length - 1) continue;
     add('country', wordIn(parts[at]!, COUNTRIES, true)!, span);
-    add('region', others.join(', '), span);
+    const farm = others.find((part) => FARM.test(part));
+    if (farm !== undefined) add('producer', farm, span);
+    const region = others.filter((part) => part !== farm).join(', ');
+    if (region !== '') add('region', region, span);
   }
   for (const names of COUNTRIES)
     for (const name of names)
       for (const { span } of page.matches(wordPattern(name))) add('country', names[0]!, span);
-}
-
-const escaped = (word: string) => word.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
-
-/** A word or phrase with no letter or digit on either side. */
-function wordPattern(word: string): RegExp {
-  return new RegExp(`(?<![\\p{L}\\p{N}])${escaped(word)}(?![\\p{L}\\p{N}])`, 'giu');
-}
-
-function wordIn(
-  text: string,
-  lists: readonly (readonly string[])[],
-  isWhole = false,
-): string | undefined {
-  return lists.find((names) =>
-    names.some((name) =>
-      isWhole ? name.toLowerCase() === text.toLowerCase() : wordPattern(name).test(text),
-    ),
-  )?.[0];
-}
-
-function processIn(text: string) {
-  return PROCESS_PHRASES.find(([, ...phrases]) =>
-    phrases.some((phrase) => wordPattern(phrase).test(text)),
-  )?.[0];
-}
-
-interface Variety {
-  readonly kind: VarietyClass;
-  readonly name: string;
-}
-
-function varietiesIn(text: string): Variety[] {
-  let rest = text;
-  return VARIETIES.flatMap(([kind, ...names]) => {
-    const spelling = names.find((name) => wordPattern(name).test(rest));
-    if (spelling === undefined) return [];
-    const at = text.toLowerCase().indexOf(spelling.toLowerCase());
-    rest = rest.replace(wordPattern(spelling), ' ');
-    return [{ kind, name: names[0]!, at }];
-  }).sort((a, b) => a.at - b.at);
-}
-
-function roastIn(text: string): number | undefined {
-  const said = text
-    .toLowerCase()
-    .replace(/[^\p{L}]+/gu, ' ')
-    .trim();
-  return [...ROAST_WORDS]
-    .sort((a, b) => b.label.length - a.label.length)
-    .find(({ label }) => said.startsWith(label.toLowerCase().replace('-', ' ')))?.level;
 }
 
 const MOST_NOTES = RELEASE.promisedNotes.most;

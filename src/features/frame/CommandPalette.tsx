@@ -97,10 +97,15 @@ export default function CommandPalette({
   const at = itemsWith(items, typed);
   const known = new Set(at.map(({ id }) => id));
   const names = releaseItems(found.names).filter(({ id }) => !known.has(id));
+  // A coffee that is offered by its name need not be found again.
+  const named = new Set([...at, ...names].map(({ id }) => id));
+  const hits = found.hits.filter(
+    ({ kind, releaseId }) => kind !== 'release' || !named.has(`release-${releaseId}`),
+  );
   const shown = [
     ...at,
     ...names,
-    ...(findsAll && typed.trim() !== '' ? [...found.hits.map(hitItem), allOf(typed)] : []),
+    ...(findsAll && typed.trim() !== '' ? [...hits.map(hitItem), allOf(typed)] : []),
   ];
   return (
     <DialogBody title={title} onClose={onClose} width={600}>
