@@ -7,7 +7,6 @@ import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { pathOf } from '../tests/support/openRelease';
 import { startServer } from '../tests/support/server';
 import { signIn } from '../tests/support/signIn';
-import { ensureBuilt } from './lib/build.mjs';
 
 const FOLDER = 'docs/screenshots';
 const PHONE = { width: 390, height: 844 };
@@ -19,7 +18,6 @@ Harvest May 2026, lot 42, organic, cup score 87.5
 Notes: strawberry, rose, cocoa nib. Roasted 20 Nov 2026
 Rested in cherry for four days.`;
 
-ensureBuilt();
 mkdirSync(FOLDER, { recursive: true });
 const server = await startServer({ demo: true });
 const browser = await chromium.launch(browserConfig.use!.launchOptions!);
