@@ -67,6 +67,23 @@ describe('Start', () => {
     });
   });
 
+  it('says which of several open recipes is on the bench, and takes another', async () => {
+    const sent = fakeServer(DONE);
+    const { user, house } = openStart({}, ({ db, releaseId, setupId }) => {
+      const batchId = `${releaseId}-1`;
+      send(db, 'acceptRecipe', { ...RECIPE, releaseId, batchId, setupId, style: 'soakFirst' });
+    });
+    const table = within(screen.getByRole('region', { name: 'Recipes of this release' }));
+    const benched = table.getByText('on the bench').closest('tr')!;
+    expect(within(benched).getByText('Soak first')).toBeTruthy();
+    await user.click(table.getByRole('button', { name: /^Use the classic recipe/ }));
+    await waitFor(() => expect(sent).toHaveLength(1));
+    expect(sent[0]).toMatchObject({
+      kind: 'useRecipe',
+      input: { releaseId: house.releaseId, draftId: house.draftId },
+    });
+  });
+
   it('asks why only when a figure was overruled, and forgets on the way back', async () => {
     const { user, proposal } = openStart();
     expect(screen.queryByLabelText(/Why you overrule/)).toBeNull();
