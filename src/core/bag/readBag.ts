@@ -7,7 +7,7 @@ import { BATCH } from '../entity/batch';
 import { COMPONENT } from '../entity/component';
 import { entriesOf, type Field, type Fields } from '../entity/field';
 import { RELEASE } from '../entity/release';
-import { LIMITS } from '../limits';
+import { LIMITS, TEXT_LIMITS } from '../limits';
 import { readAltitudes } from './altitudes';
 import { readDay } from './days';
 import {
@@ -346,7 +346,6 @@ function readPlace(page: Page, add: Add): void {
 }
 
 const MOST_NOTES = RELEASE.promisedNotes.most;
-const MOST_NOTE_CHARACTERS = 40;
 
 /** Single notes of a list as bags write them. */
 function listed(text: string): string[] {
@@ -358,12 +357,10 @@ function listed(text: string): string[] {
         .replace(/[.!]$/, '')
         .trim(),
     )
-    .filter((note) => note.length > 1 && note.length <= MOST_NOTE_CHARACTERS)
+    .filter((note) => note.length > 1 && note.length <= TEXT_LIMITS[RELEASE.promisedNotes.limit])
     .slice(0, MOST_NOTES);
 }
 
-const CLIPPED_AT = { name: 80, note: 40, remark: 500, words: 400, story: 2000, address: 200 };
-
 function clipped(text: string, field: Field): string {
-  return field.kind === 'text' ? text.slice(0, CLIPPED_AT[field.limit]) : text;
+  return field.kind === 'text' ? text.slice(0, TEXT_LIMITS[field.limit]) : text;
 }

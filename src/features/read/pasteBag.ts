@@ -49,15 +49,13 @@ export function withBag(
     release: {
       ...release,
       ...typedAll(RELEASE, own),
-      freeNotes: notes.slice(0, MOST_NOTES),
+      // Nothing is cut: the form says where it is too long.
+      freeNotes: notes,
       components,
     },
     batch: { ...batch, ...typedAll(BATCH, ofBatch) },
   };
 }
-
-/** As much as the notes of the house take. */
-const MOST_NOTES = 2000;
 
 function typed<F extends Fields>(fields: F, name: string, value: unknown) {
   const one = { [name]: fields[name]! } as unknown as F;
