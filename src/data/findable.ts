@@ -73,7 +73,9 @@ function entriesOfRelease(db: Db, releaseId: string): Entry[] {
     .map(completeDraft);
   const shots = prepared(
     db,
-    ofRelease(`SELECT ${SHOT_COLUMNS} FROM shot s JOIN person p ON p.id = s.pulled_by`),
+    ofRelease(
+      `SELECT b.roast_date AS roastDate, ${SHOT_COLUMNS} FROM shot s JOIN person p ON p.id = s.pulled_by`,
+    ),
   )
     .all(releaseId)
     .map(completeShot);

@@ -3,6 +3,7 @@
  * topics it rests on; every command raises the epochs of what it changes in its own transaction, so
  * nothing is kept longer than it holds, whoever wrote.
  */
+import { setImmediate } from 'node:timers/promises';
 import type { Topic } from '@/core/command/topics';
 import { prepared, type Db } from './database';
 
@@ -25,6 +26,8 @@ function epochOf(db: Db, topics: readonly Topic[]): string {
 interface Shelf {
   readonly epoch: string;
   readonly byKey: Map<string, unknown>;
+  /** What is being worked out in steps. */
+  readonly coming: Map<string, Promise<void>>;
 }
 
 const shelves = new WeakMap<Db, Map<string, Shelf>>();
@@ -40,17 +43,63 @@ export interface KeptOptions {
   readonly key?: string;
 }
 
-/** The answer kept for this database, epoch and key, or worked out now. */
-export function kept<T>(db: Db, { name, restsOn, key = '' }: KeptOptions, work: () => T): T {
+/** Where an answer of this name is kept as long as what it rests on stands as it does now. */
+function shelfOf(db: Db, { name, restsOn }: KeptOptions): Shelf {
   let ofDb = shelves.get(db);
   if (!ofDb) shelves.set(db, (ofDb = new Map<string, Shelf>()));
   const epoch = epochOf(db, restsOn);
   let shelf = ofDb.get(name);
-  if (shelf?.epoch !== epoch) ofDb.set(name, (shelf = { epoch, byKey: new Map() }));
-  const { byKey } = shelf;
-  if (byKey.has(key)) return byKey.get(key) as T;
-  const answer = work();
+  if (shelf?.epoch !== epoch)
+    ofDb.set(name, (shelf = { epoch, byKey: new Map(), coming: new Map() }));
+  return shelf;
+}
+
+function keep<T>({ byKey }: Shelf, key: string, answer: T): T {
   byKey.set(key, answer);
   if (byKey.size > MOST_KEYS) byKey.delete(byKey.keys().next().value!);
   return answer;
+}
+
+/** The answer kept for this database, epoch and key, or worked out now. */
+export function kept<T>(db: Db, options: KeptOptions, work: () => T): T {
+  const { key = '' } = options;
+  const shelf = shelfOf(db, options);
+  return shelf.byKey.has(key) ? (shelf.byKey.get(key) as T) : keep(shelf, key, work());
+}
+
+/**
+ * Works out in steps what is not kept yet: others are answered in between, and who asks for the same
+ * meanwhile waits for it. An answer during which something was changed is not kept.
+ */
+export async function prepareKept<T>(
+  db: Db,
+  options: KeptOptions,
+  work: () => Generator<unknown, T>,
+): Promise<void> {
+  const { key = '' } = options;
+  const shelf = shelfOf(db, options);
+  if (shelf.byKey.has(key)) return;
+  let coming = shelf.coming.get(key);
+  if (!coming) {
+    coming = inSteps(work()).then((answer) => {
+      // A shelf of another epoch stands in its place when something was changed meanwhile.
+      if (shelfOf(db, options) === shelf) keep(shelf, key, answer);
+    });
+    shelf.coming.set(key, coming);
+  }
+  try {
+    await coming;
+  } finally {
+    shelf.coming.delete(key);
+  }
+}
+
+/** What work that is done in steps gives, with room for others between two steps. */
+export async function inSteps<T>(work: Generator<unknown, T>): Promise<T> {
+  let step = work.next();
+  while (!step.done) {
+    await setImmediate();
+    step = work.next();
+  }
+  return step.value;
 }

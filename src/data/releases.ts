@@ -3,7 +3,7 @@ import { BATCH, type BatchEntered, type BatchValues } from '@/core/entity/batch'
 import { COMPONENT, type ComponentEntered, type ComponentValues } from '@/core/entity/component';
 import { RELEASE, type ReleaseEntered, type ReleaseValues } from '@/core/entity/release';
 import { prepared, type Db } from './database';
-import { groupedByOwner, IDS } from './many';
+import { allRows, groupedByOwner, IDS } from './many';
 import { now } from './rows';
 import { tableOf, updateRow, type Seen } from './table';
 
@@ -79,10 +79,7 @@ export function findReleases(db: Db, ids: readonly string[]): StoredRelease[] {
 export function listReleases(db: Db): StoredRelease[] {
   return complete(
     db,
-    prepared(
-      db,
-      `${SELECT_RELEASE} WHERE removed_at IS NULL ORDER BY created_at DESC, rowid DESC`,
-    ).all(),
+    allRows(db, `${SELECT_RELEASE} WHERE removed_at IS NULL ORDER BY created_at DESC, rowid DESC`),
   );
 }
 

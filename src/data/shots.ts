@@ -19,13 +19,13 @@ export interface StoredShot extends ShotValues {
 
 export const SHOT_TABLE = tableOf('shot', SHOT);
 
-/** Columns of a shot `s` by a person `p`, from a batch `b`. */
+/** Columns of a shot `s` by a person `p`; with the roast date of its batch it is complete. */
 export const SHOT_COLUMNS = `
   s.id, s.recipe_draft_id AS draftId, s.pulled_at AS pulledAt, p.name AS pulledBy,
-  b.roast_date AS roastDate, ${SHOT_TABLE.selected('s')}`;
+  ${SHOT_TABLE.selected('s')}`;
 
 const SELECT_SHOT = `
-  SELECT r.dial_in_id AS owner, ${SHOT_COLUMNS}
+  SELECT r.dial_in_id AS owner, b.roast_date AS roastDate, ${SHOT_COLUMNS}
   FROM shot s JOIN recipe_draft r ON r.id = s.recipe_draft_id
   JOIN dial_in d ON d.id = r.dial_in_id JOIN batch b ON b.id = d.batch_id
   JOIN person p ON p.id = s.pulled_by`;

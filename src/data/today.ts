@@ -5,17 +5,17 @@ export function today(): string {
   return dayOf(clock.now());
 }
 
+const two = (part: number) => String(part).padStart(2, '0');
+
 /** The house's calendar day of a moment: of a Date, or as it is stored. */
 export function dayOf(moment: Date | string): string {
   const at = new Date(moment);
-  const two = (part: number) => String(part).padStart(2, '0');
   return `${at.getFullYear()}-${two(at.getMonth() + 1)}-${two(at.getDate())}`;
 }
 
 /** The house's time of day of a stored moment, hh:mm:ss. */
 export function timeOf(moment: string): string {
   const at = new Date(moment);
-  const two = (part: number) => String(part).padStart(2, '0');
   return `${two(at.getHours())}:${two(at.getMinutes())}:${two(at.getSeconds())}`;
 }
 

@@ -1,5 +1,4 @@
 /** What Find answers to the question in the address. Server only. */
-import { setImmediate } from 'node:timers/promises';
 import { ROAST_BANDS, roastBandOf, type RoastBand } from '@/core/coffee/roastBand';
 import { readRoast } from '@/core/coffee/roast';
 import { runThrough } from '@/core/runThrough';
@@ -13,7 +12,7 @@ import {
   type FindFilters,
   type FoundRow,
 } from '@/data/findable';
-import { kept } from '@/data/kept';
+import { inSteps, kept } from '@/data/kept';
 import type { House } from '@/data/house';
 import { findRelease, findReleaseNames, type ReleaseName } from '@/data/releases';
 
@@ -76,7 +75,7 @@ export function readFind(db: Db, house: House, search: Search): FindView {
 
 /** Indexes in steps what is not indexed yet: others are answered in between. */
 export async function prepareFind(db: Db): Promise<void> {
-  for (const _step of refreshIndex(db)) await setImmediate();
+  await inSteps(refreshIndex(db));
 }
 
 /** What a search field offers while somebody types. */

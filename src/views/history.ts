@@ -6,19 +6,14 @@
 import { readRoast } from '@/core/coffee/roast';
 import { batchRestDays } from '@/core/rest/batchRest';
 import type { PastRelease } from '@/core/start/fit';
-import { prepared, type Db } from '@/data/database';
+import type { Db } from '@/data/database';
 import { completeDraft, DRAFT_COLUMNS, type StoredDraft } from '@/data/dialIns';
 import type { House } from '@/data/house';
+import { allRows } from '@/data/many';
 import { listReleases } from '@/data/releases';
 import { allSetups, type StoredSetup } from '@/data/setups';
 import { dayOf } from '@/data/today';
 import { factsOf } from './facts';
-
-/** The dial and moment a recipe ended on: of its last shot before it was decided. */
-const LAST_SHOT = (column: string) => `
-  (SELECT s.${column} FROM shot s
-   WHERE s.recipe_draft_id = q.id AND s.removed_at IS NULL AND s.pulled_at <= q.decidedAt
-   ORDER BY s.pulled_at DESC, s.rowid DESC LIMIT 1)`;
 
 const DECIDED = `
   SELECT ${DRAFT_COLUMNS}, v.published_at AS decidedAt, v.number AS version
@@ -31,18 +26,30 @@ const DECIDED = `
   WHERE r.decided_on IS NOT NULL AND d.release_id NOT IN (SELECT release_id FROM publication)
   GROUP BY d.release_id`;
 
+/** With its coffee and batch, and the dial and moment it ended on: of its last shot before it was decided. */
 const HISTORY = `
-  SELECT *, ${LAST_SHOT('dial')} AS lastDial, ${LAST_SHOT('pulled_at')} AS lastPulledAt
-  FROM (${DECIDED}) q ORDER BY decidedAt, id`;
+  SELECT q.*, c.name AS name, b.roast_date AS roastDate, l.dial AS lastDial,
+    l.pulled_at AS lastPulledAt
+  FROM (${DECIDED}) q
+  JOIN release c ON c.id = q.releaseId AND c.removed_at IS NULL
+  JOIN batch b ON b.id = q.batchId AND b.removed_at IS NULL
+  LEFT JOIN shot l ON l.rowid = (
+    SELECT s.rowid FROM shot s
+    WHERE s.recipe_draft_id = q.id AND s.removed_at IS NULL AND s.pulled_at <= q.decidedAt
+    ORDER BY s.pulled_at DESC, s.rowid DESC LIMIT 1)
+  ORDER BY decidedAt, q.id`;
 
 interface DecidedRow {
+  readonly name: string;
+  readonly roastDate: string;
   readonly decidedAt: string;
   readonly version: number | null;
   readonly lastDial: number | null;
   readonly lastPulledAt: string | null;
 }
 
-export interface DecidedRecipe {
+/** A recipe the house ended on. */
+export interface Ended {
   readonly name: string;
   readonly roastDate: string;
   /** Null for one of the house's own records. */
@@ -53,38 +60,45 @@ export interface DecidedRecipe {
   readonly setup: StoredSetup;
   /** Null where a record did not say it. */
   readonly dial: number | null;
+  /** Moment of the last shot of it; null when none was pulled. */
+  readonly lastPulledAt: string | null;
+}
+
+/** With what the model knows its coffee by. */
+export interface DecidedRecipe extends Ended {
   readonly facts: PastRelease['release'];
   readonly varieties: readonly string[];
 }
 
 /** Every decided recipe, oldest first. */
+export function listEnded(db: Db): Ended[] {
+  const setups = allSetups(db);
+  return allRows(db, HISTORY).flatMap((row): Ended[] => {
+    const { name, roastDate, version, decidedAt, lastDial, lastPulledAt } = row as DecidedRow;
+    const draft = completeDraft(row);
+    const setup = setups.get(draft.setupId);
+    if (!setup) return [];
+    const dial = lastDial ?? (draft.isDialKnown ? draft.startDial : null);
+    return [{ name, roastDate, version, decidedAt, draft, setup, dial, lastPulledAt }];
+  });
+}
+
+/** Every decided recipe with its coffee, oldest first. */
 export function listDecided(db: Db, house: House): DecidedRecipe[] {
   const releases = new Map(listReleases(db).map((release) => [release.id, release]));
-  const setups = allSetups(db);
-  return prepared(db, HISTORY)
-    .all()
-    .flatMap((row): DecidedRecipe[] => {
-      const { decidedAt, version, lastDial, lastPulledAt } = row as DecidedRow;
-      const draft = completeDraft(row);
-      const release = releases.get(draft.releaseId);
-      const batch = release?.batches.find(({ id }) => id === draft.batchId);
-      const setup = setups.get(draft.setupId);
-      if (!release || !batch || !setup) return [];
-      const roast = readRoast(batch, house.roastMap);
-      const restDays =
-        lastPulledAt === null ? undefined : batchRestDays(batch, dayOf(lastPulledAt));
-      return [
-        {
-          name: release.name,
-          roastDate: batch.roastDate,
-          version,
-          decidedAt,
-          draft,
-          setup,
-          dial: lastDial ?? (draft.isDialKnown ? draft.startDial : null),
-          facts: factsOf(release, { roast, restDays }),
-          varieties: release.components.map(({ variety }) => variety),
-        },
-      ];
-    });
+  return listEnded(db).flatMap((ended): DecidedRecipe[] => {
+    const release = releases.get(ended.draft.releaseId);
+    const batch = release?.batches.find(({ id }) => id === ended.draft.batchId);
+    if (!release || !batch) return [];
+    const { lastPulledAt } = ended;
+    const restDays = lastPulledAt === null ? undefined : batchRestDays(batch, dayOf(lastPulledAt));
+    const roast = readRoast(batch, house.roastMap);
+    return [
+      {
+        ...ended,
+        facts: factsOf(release, { roast, restDays }),
+        varieties: release.components.map(({ variety }) => variety),
+      },
+    ];
+  });
 }

@@ -2,7 +2,6 @@
  * What years of notes say, read once and kept until what it rests on changes: every dial-in with what it
  * cost, every tasting with the coffee it was of. The decided recipes come from the house model.
  */
-import { setImmediate } from 'node:timers/promises';
 import { runThrough } from '@/core/runThrough';
 import { purgeOf } from '@/core/advice/judge';
 import { shotsToConfirmed } from '@/core/advice/confirmedAt';
@@ -15,7 +14,7 @@ import type { Db } from '@/data/database';
 import { findDraftsOf, listDialIns, type StoredDialIn, type StoredDraft } from '@/data/dialIns';
 import { newestEvents } from '@/data/events';
 import type { House } from '@/data/house';
-import { kept } from '@/data/kept';
+import { inSteps, kept } from '@/data/kept';
 import { findReleases, type StoredBatch, type StoredRelease } from '@/data/releases';
 import { allSetups, type StoredSetup } from '@/data/setups';
 import { shotsOfDialIns, type StoredShot } from '@/data/shots';
@@ -88,7 +87,7 @@ interface ReleaseRecords extends Records {
 
 /** Reads what is not known yet, in steps: other requests are answered in between. */
 export async function prepareRecords(db: Db, house: House): Promise<void> {
-  for (const _step of readStale(db, house, staleRecords(db))) await setImmediate();
+  await inSteps(readStale(db, house, staleRecords(db)));
 }
 
 function recordsByRelease(db: Db, house: House): ReleaseRecords[] {
@@ -119,7 +118,7 @@ function staleRecords(db: Db): KnownRecords {
 }
 
 /** So many releases are read at once, and so many judged between two steps. */
-const READ_AT_ONCE = 300;
+const READ_AT_ONCE = 600;
 const JUDGED_AT_ONCE = 50;
 
 function* readStale(
@@ -130,16 +129,16 @@ function* readStale(
   const setups = allSetups(db);
   for (let at = 0; at < stale.length; at += READ_AT_ONCE) {
     const some = stale.slice(at, at + READ_AT_ONCE);
-    const releases = new Map(findReleases(db, some).map((release) => [release.id, release]));
     const dialIns = listDialIns(db, some);
     const ids = dialIns.map(({ id }) => id);
-    const sources: Sources = {
-      house,
-      setups,
-      drafts: findDraftsOf(db, some),
-      shotsOf: shotsOfDialIns(db, ids),
-      tastingsOf: tastingsOfDialIns(db, ids),
-    };
+    const shotsOf = shotsOfDialIns(db, ids);
+    yield;
+    const tastingsOf = tastingsOfDialIns(db, ids);
+    // After the shots: a recipe made between two steps is known before a shot of it is.
+    const drafts = findDraftsOf(db, some);
+    yield;
+    const releases = new Map(findReleases(db, some).map((release) => [release.id, release]));
+    const sources: Sources = { house, setups, drafts, shotsOf, tastingsOf };
     const dialInsOf = groupBy(dialIns, ({ releaseId }) => releaseId);
     for (const [i, id] of some.entries()) {
       if (i % JUDGED_AT_ONCE === 0) yield;

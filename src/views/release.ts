@@ -13,6 +13,7 @@ import { targetSchema, type Target } from '@/core/schema/target';
 import type { Shot } from '@/core/schema/shot';
 import { METRIC, type Units } from '@/core/units';
 import { groupBy } from '@/core/patterns/groupBy';
+import { runThrough } from '@/core/runThrough';
 import type { Db } from '@/data/database';
 import { findBenchDrafts, type StoredDraft } from '@/data/dialIns';
 import type { House } from '@/data/house';
@@ -100,13 +101,19 @@ export interface Reader {
   readonly units?: Units;
 }
 
-/** Everything the pages of these releases show, the newest first: as many statements as for one. */
-export function readReleases(
+/** Releases judged between two steps. */
+const JUDGED_AT_ONCE = 5;
+
+/**
+ * Everything the pages of these releases show, the newest first: as many statements as for one, and the
+ * judging in steps.
+ */
+export function* releasesInSteps(
   db: Db,
   house: House,
   ids: readonly string[],
   { today, units = METRIC }: Reader,
-): ReleaseView[] {
+): Generator<void, ReleaseView[]> {
   const releases = findReleases(db, ids);
   const batchIds = releases.flatMap(({ batches }) => batches.map(({ id }) => id));
   const marksOf = marksOfBatches(db, batchIds);
@@ -119,41 +126,42 @@ export function readReleases(
   const tastingsOf = tastingsOfDialIns(db, dialInIds);
   const versionsOf = versionsOfReleases(db, ids);
   const addressOf = addressesOfReleases(db, ids);
-  return releases.flatMap((release): ReleaseView[] => {
+  const views: ReleaseView[] = [];
+  for (const [i, release] of releases.entries()) {
+    if (i % JUDGED_AT_ONCE === 0) yield;
     const batches = release.batches.map((batch) =>
       readBatch(house, batch, { today, marks: marksOf(batch.id), spent: spentOf(batch.id) }),
     );
     const draft = draftOf.get(release.id);
     const batch = batches.find(({ id }) => id === draft?.batchId) ?? batches[0];
-    if (!batch) return [];
+    if (!batch) continue;
     const setup = draft && setups.get(draft.setupId);
-    return [
-      {
-        release,
-        batches,
-        batch,
-        facts: factsToday(release, batch, today),
-        bench:
-          draft && setup
-            ? readBench(house, {
-                draft,
-                setup,
-                batch,
-                units,
-                shots: shotsOf(draft.dialInId),
-                tastings: tastingsOf(draft.dialInId),
-              })
-            : null,
-        versions: versionsOf(release.id),
-        address: addressOf(release.id)[0] ?? null,
-      },
-    ];
-  });
+    views.push({
+      release,
+      batches,
+      batch,
+      facts: factsToday(release, batch, today),
+      bench:
+        draft && setup
+          ? readBench(house, {
+              draft,
+              setup,
+              batch,
+              units,
+              shots: shotsOf(draft.dialInId),
+              tastings: tastingsOf(draft.dialInId),
+            })
+          : null,
+      versions: versionsOf(release.id),
+      address: addressOf(release.id)[0] ?? null,
+    });
+  }
+  return views;
 }
 
 /** Everything the release page shows, or null when there is no such release. */
 export function readRelease(db: Db, house: House, id: string, reader: Reader): ReleaseView | null {
-  return readReleases(db, house, [id], reader)[0] ?? null;
+  return runThrough(releasesInSteps(db, house, [id], reader))[0] ?? null;
 }
 
 /** So many of the newest shots of a dial-in are shown, and judged: more teach the advice nothing. */

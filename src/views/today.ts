@@ -7,12 +7,13 @@ import { restSpan, type RestSpan } from '@/core/rest/rest';
 import { STATUS_WORDS } from '@/core/advice/words';
 import { dueOf, type Due, type Standing } from '@/core/due/due';
 import { METRIC, type Units } from '@/core/units';
+import { runThrough } from '@/core/runThrough';
 import type { Db } from '@/data/database';
 import type { House } from '@/data/house';
-import { kept } from '@/data/kept';
+import { kept, prepareKept, type KeptOptions } from '@/data/kept';
 import type { PublicAddress } from '@/data/publications';
 import { listAtHand } from '@/data/releases';
-import { readReleases, type BatchView, type Bench, type ReleaseView } from './release';
+import { releasesInSteps, type BatchView, type Bench, type ReleaseView } from './release';
 
 export interface Standings {
   readonly id: string;
@@ -28,16 +29,23 @@ const DAYS_AFTER_FADING = 14;
 /** Dose assumed for a check before a recipe is on the bench. House heuristic: the commonest double. */
 const ASSUMED_DOSE_G = 18;
 
+interface Asked {
+  readonly today: string;
+  readonly units?: Units;
+}
+
 /** Every release the house still has to do with, newest first, as it stands on a day. */
-export function readToday(
-  db: Db,
-  house: House,
-  { today, units = METRIC }: { today: string; units?: Units },
-): readonly Standings[] {
-  const key = `${today} ${units.mass} ${units.temperature}`;
-  return kept(db, { name: 'today', restsOn: RESTS_ON, key }, () =>
-    readStandings(db, house, today, units),
-  );
+export function readToday(db: Db, house: House, asked: Asked): readonly Standings[] {
+  return kept(db, keptAs(asked), () => runThrough(standingsInSteps(db, house, asked)));
+}
+
+/** Reads in steps what is not known yet: others are answered in between. */
+export function prepareToday(db: Db, house: House, asked: Asked): Promise<void> {
+  return prepareKept(db, keptAs(asked), () => standingsInSteps(db, house, asked));
+}
+
+function keptAs({ today, units = METRIC }: Asked): KeptOptions {
+  return { name: 'today', restsOn: RESTS_ON, key: `${today} ${units.mass} ${units.temperature}` };
 }
 
 const RESTS_ON = [
@@ -51,9 +59,14 @@ const RESTS_ON = [
   'publication',
 ] as const;
 
-function readStandings(db: Db, house: House, today: string, units: Units): Standings[] {
+function* standingsInSteps(
+  db: Db,
+  house: House,
+  { today, units = METRIC }: Asked,
+): Generator<void, Standings[]> {
   const ids = listAtHand(db, addDays(today, -LONGEST_USE_DAYS));
-  return readReleases(db, house, ids, { today, units }).flatMap((view): Standings[] => {
+  const views = yield* releasesInSteps(db, house, ids, { today, units });
+  return views.flatMap((view): Standings[] => {
     const isShown = (batch: BatchView) =>
       isUsable(batch.rest.restDays, batch.span) || (isPublic(view.address) && batch === view.batch);
     const active = view.batches.filter(isShown);

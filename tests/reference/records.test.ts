@@ -134,9 +134,8 @@ describe('export', () => {
   it('writes what a person would, under our own headers, in grams and °C', () => {
     const { db } = houseWithRecords();
     bring(db, 'shots', SHOTS);
-    const house = findHouse(db)!;
     const cells = (sheet: SheetName, at: number) => {
-      const [header, ...rows] = exportSheet(db, house, sheet);
+      const [header, ...rows] = exportSheet(db, sheet);
       return Object.fromEntries(header!.map((name, i) => [name, rows[at]![i]]));
     };
     expect(cells('releases', 0)).toMatchObject({ process: 'Natural', roast: -1 });
@@ -157,7 +156,7 @@ describe('export', () => {
       purged: 'no',
     });
     for (const sheet of SHEET_NAMES) {
-      const [header] = exportSheet(db, house, sheet);
+      const [header] = exportSheet(db, sheet);
       const mapping = suggestMapping(SHEETS[sheet].columns, header!.map(String));
       expect(Object.keys(mapping)).toEqual(Object.keys(SHEETS[sheet].columns));
     }
@@ -167,9 +166,8 @@ describe('export', () => {
     const { db } = houseWithRecords();
     bring(db, 'shots', SHOTS);
     bring(db, 'tastings', TASTINGS);
-    const house = findHouse(db)!;
     for (const sheet of SHEET_NAMES) {
-      const rows = [...exportSheet(db, house, sheet)];
+      const rows = [...exportSheet(db, sheet)];
       const { faults, news, known } = plan(db, sheet, writeCsv(rows));
       expect(faults).toEqual([]);
       expect(news).toMatch(/^0 new/);
@@ -182,8 +180,7 @@ describe('export', () => {
     bring(db, 'shots', SHOTS);
     bring(db, 'tastings', TASTINGS);
     const other = openHouse();
-    for (const sheet of SHEET_NAMES)
-      bring(other.db, sheet, writeCsv(exportSheet(db, findHouse(db)!, sheet)));
+    for (const sheet of SHEET_NAMES) bring(other.db, sheet, writeCsv(exportSheet(db, sheet)));
     const figures = (from: Db) =>
       readHouseModel(from, findHouse(from)!).history.map(({ recipe, grindSteps, style }) => ({
         style,

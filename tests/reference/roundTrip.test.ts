@@ -27,7 +27,7 @@ import { openHouse, send, SETUP, shotInput, TODAY, type TestHouse } from '../sup
 
 /** Takes a sheet of one house into another as its screen would: columns by their headers. */
 function carry(from: Db, to: Db, sheet: SheetName): void {
-  const csv = writeCsv(exportSheet(from, findHouse(from)!, sheet));
+  const csv = writeCsv(exportSheet(from, sheet));
   const mapping = suggestMapping(SHEETS[sheet].columns, parseCsv(csv).columns);
   send(to, SHEETS[sheet].command, { csv, mapping, dateOrder: 'ymd' });
 }
@@ -93,7 +93,7 @@ it('simulated shots come back simulated, and open no gate', () => {
     return readinessOf(view).find(({ gate: name }) => name === 'confirmed')!;
   };
   const shots = [1, 2].map(() => send(db, 'logShot', shotInput(draftId, { isSimulated: true })));
-  const csv = writeCsv(exportSheet(db, findHouse(db)!, 'shots'));
+  const csv = writeCsv(exportSheet(db, 'shots'));
   for (const { shotId } of shots) send(db, 'removeShot', { shotId });
   const mapping = suggestMapping(SHEETS.shots.columns, parseCsv(csv).columns);
   send(db, 'importShots', { csv, mapping, dateOrder: 'ymd' });

@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { database } from '@/data/database';
 import { listRecentReleases } from '@/data/releases';
 import { today } from '@/data/today';
-import { readToday } from '@/views/today';
+import { prepareToday, readToday } from '@/views/today';
 import { loadHouse } from '@/features/frame/load';
 import { TopBar } from '@/features/frame/TopBar';
 import { PersonProvider } from '@/ui/person';
@@ -20,7 +20,9 @@ export default async function HouseLayout({ children }: { children: ReactNode })
   const { house, person } = await loadHouse();
   const { id, name, role, units } = person;
   const db = database();
-  const due = readToday(db, house, { today: today(), units })
+  const asked = { today: today(), units };
+  await prepareToday(db, house, asked);
+  const due = readToday(db, house, asked)
     .flatMap((standing) => standing.due)
     .filter(({ urgency }) => urgency >= COUNTED_FROM).length;
   return (

@@ -3,7 +3,7 @@ import { listPeople } from '@/data/people';
 import { countReleases, listReleaseNames } from '@/data/releases';
 import { listSetups } from '@/data/setups';
 import { today } from '@/data/today';
-import { readToday } from '@/views/today';
+import { prepareToday, readToday } from '@/views/today';
 import { loadHouse } from '@/features/frame/load';
 import { ImportDocument } from '@/features/import/ImportDocument';
 import { TodayPage } from '@/features/today/TodayPage';
@@ -13,7 +13,9 @@ export default async function Today() {
   const { house, person } = await loadHouse();
   const db = database();
   const day = today();
-  const standings = readToday(db, house, { today: day, units: person.units });
+  const asked = { today: day, units: person.units };
+  await prepareToday(db, house, asked);
+  const standings = readToday(db, house, asked);
   const count = countReleases(db);
   // Enough that the past ones among them fill their list.
   const names = MOST_PAST + standings.length;

@@ -179,8 +179,12 @@ export function readCells(
 export function writeCells(fields: Fields, ...sources: readonly object[]): Record<string, Cell> {
   const cells: Record<string, Cell> = {};
   for (const [name, { write }] of waysOf(fields)) {
-    const source = sources.findLast((given) => (given as Values)[name] !== undefined);
-    if (source) write((source as Values)[name]!, cells);
+    for (let i = sources.length - 1; i >= 0; i--) {
+      const value = (sources[i] as Values)[name];
+      if (value === undefined) continue;
+      write(value, cells);
+      break;
+    }
   }
   return cells;
 }

@@ -59,7 +59,7 @@ export function parseCsv(text: string): CsvTable {
       'file',
       `Row ${(broken.row ?? 0) + 1}: a quotation mark is opened and not closed. Mend that row.`,
     );
-  const [header = [], ...rows] = data;
+  const [header = [], ...rows] = data.map((row) => row.map((cell) => cell.replace(MARKED, '')));
   const columns = header.map((name) => name.trim());
   if (rows.length === 0)
     throw userFault(
@@ -112,14 +112,11 @@ export function guessDateOrder(days: readonly string[]): DateOrder {
   return 'dmy';
 }
 
-/** Signs that make a spreadsheet take a cell for a formula. */
-const FORMULA = /^[=+@\t\r]|^-(?!\d)/;
+/** Signs that make a spreadsheet take a text for a formula: such a text is written after a mark. */
+const FORMULA = /^[=+\-@\t\r]/;
+const MARKED = /^'(?=[=+\-@\t\r])/;
 
 type CsvRow = readonly (string | number)[];
-
-/** No cell acts as a formula. */
-const safe = (row: CsvRow) =>
-  row.map((cell) => (typeof cell === 'string' && FORMULA.test(cell) ? `'${cell}` : cell));
 
 /** Marks the text as UTF-8, so that spreadsheets read it as that. */
 const MARK = '\uFEFF';
@@ -130,7 +127,7 @@ export function* csvChunks(rows: Iterable<CsvRow>): Generator<string> {
   let waiting: CsvRow[] = [];
   let mark = MARK;
   for (const row of rows) {
-    waiting.push(safe(row));
+    waiting.push(row);
     if (waiting.length < ROWS_AT_ONCE) continue;
     yield mark + textOf(waiting);
     [waiting, mark] = [[], ''];
@@ -139,7 +136,7 @@ export function* csvChunks(rows: Iterable<CsvRow>): Generator<string> {
 }
 
 const textOf = (rows: readonly CsvRow[]) =>
-  `${Papa.unparse(rows as CsvRow[] as (string | number)[][], { newline: '\r\n' })}\r\n`;
+  `${Papa.unparse(rows as (string | number)[][], { newline: '\r\n', escapeFormulae: FORMULA })}\r\n`;
 
 /** The whole text at once. */
 export function writeCsv(rows: Iterable<CsvRow>): string {

@@ -30,9 +30,7 @@ export async function GET(request: Request, { params }: Props): Promise<Response
       throw userFault('notFound', '', `There is nothing called “${what.slice(0, 40)}” to export.`);
     if (pattern) await prepareRecords(db, house);
     const search = Object.fromEntries(new URL(request.url).searchParams);
-    const rows = sheet
-      ? exportSheet(db, house, sheet)
-      : exportPatterns(db, house, pattern!, search);
+    const rows = sheet ? exportSheet(db, sheet) : exportPatterns(db, house, pattern!, search);
     return new Response(streamOf(csvChunks(rows)), {
       headers: {
         'content-type': 'text/csv; charset=utf-8',
