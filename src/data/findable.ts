@@ -220,11 +220,13 @@ export function findWords(db: Db, words: string, filters: FindFilters, most: num
   const isNarrowed = Object.values(filters).some((value) => value !== null);
   const rows = prepared(
     db,
-    `SELECT f.release_id AS releaseId, l.name AS releaseName, f.kind, f.row_id AS rowId, f.place,
+    // A common word is found thousands of times: releases are looked up for the best alone.
+    `SELECT f.release_id AS releaseId, (SELECT name FROM release WHERE id = f.release_id) AS releaseName,
+       f.kind, f.row_id AS rowId, f.place,
        snippet(found, 0, '${OPEN}', '${CLOSE}', '…', ${SNIPPET_WORDS}) AS snippet
      FROM found JOIN findable f ON f.id = found.rowid
-     LEFT JOIN release l ON l.id = f.release_id
-     WHERE found MATCH @query AND (l.id IS NOT NULL OR @isNarrowed = 0) AND ${FILTERED}
+     WHERE found MATCH @query
+       AND (@isNarrowed = 0 OR f.release_id IN (SELECT l.id FROM release l WHERE ${FILTERED}))
      ORDER BY f.kind <> 'release', bm25(found), f.id DESC LIMIT @most`,
   ).all({ ...filters, query, most, isNarrowed: Number(isNarrowed) }) as (Omit<FoundRow, 'parts'> & {
     snippet: string;

@@ -2,6 +2,7 @@
 import { effectsOf, type Effect } from '@/core/start/effects';
 import { learn, outputOf } from '@/core/start/fit';
 import { OUTPUTS, type Output } from '@/core/start/priors';
+import { roundTo } from '@/core/start/propose';
 import { groupBy } from '@/core/patterns/groupBy';
 import { meanOf, type MeanOf } from '@/core/patterns/summary';
 import type { Process } from '@/core/vocabulary';
@@ -14,11 +15,25 @@ import { readRecords, RECORDS_REST_ON, type About, type Cup, type DialInCost } f
 import { roastBandOf } from '@/core/coffee/roastBand';
 import { isLetThrough, readFilters, type Filters } from './patternFilters';
 
+/** What a point is known by: all of years of them travel to the page. */
+type Known = Pick<About, 'releaseId' | 'name' | 'day'>;
+
+const knownOf = ({ releaseId, name, day }: Known): Known => ({ releaseId, name, day });
+
 /** One decided recipe beside what the model had proposed for it when it went on the bench. */
-export interface ProposalPoint extends About {
-  /** Raw model values by output; an output is left out where either side is not known. */
-  readonly values: Readonly<Partial<Record<Output, { proposed: number; decided: number }>>>;
+export interface ProposalPoint extends Known {
+  /**
+   * Raw model values by output, proposed and decided, to DIGITS; an output is left out where either side
+   * is not known.
+   */
+  readonly values: Readonly<Partial<Record<Output, readonly [proposed: number, decided: number]>>>;
 }
+
+/** Finer than any screen or sheet shows a ratio, a temperature or a step. */
+const DIGITS = 1e-4;
+
+export interface CostPoint
+  extends Known, Pick<DialInCost, 'style' | 'shots' | 'spentG' | 'isConfirmed'> {}
 
 export interface CupGroup {
   readonly process: Process;
@@ -46,7 +61,7 @@ export interface PatternsView {
   readonly releases: number;
   readonly effects: Readonly<Record<Output, readonly Effect[]>>;
   readonly proposals: Newest<ProposalPoint>;
-  readonly dialIns: Newest<DialInCost>;
+  readonly dialIns: Newest<CostPoint>;
   readonly cups: readonly CupGroup[];
 }
 
@@ -100,12 +115,17 @@ function patternsOf(db: Db, house: House, filters: Filters, most: number): Patte
         const before = proposed[output];
         return decided === null || before === undefined
           ? []
-          : [[output, { proposed: before, decided }]];
+          : [[output, [roundTo(before, DIGITS), roundTo(decided, DIGITS)]]];
       }),
     );
-    return [{ ...about, values }];
+    return [{ ...knownOf(about), values }];
   });
-  const dialIns = records.dialIns.filter((dialIn) => isLetThrough(dialIn, filters));
+  const dialIns = records.dialIns
+    .filter((dialIn) => isLetThrough(dialIn, filters))
+    .map((dialIn): CostPoint => {
+      const { style, shots, spentG, isConfirmed } = dialIn;
+      return { ...knownOf(dialIn), style, shots, spentG: roundTo(spentG, 0.1), isConfirmed };
+    });
   return {
     filters,
     releases: shown.length,

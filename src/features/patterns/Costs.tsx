@@ -5,13 +5,12 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { dayWords } from '@/core/dayWords';
 import { halves, medianOf } from '@/core/patterns/series';
-import type { DialInCost } from '@/views/records';
 import { LazyTimeChart } from '@/ui/charts/LazyTimeChart';
 import { Choice } from '@/ui/choices';
 import { useUnits } from '@/ui/person';
 import { SectionTitle, Small, Table, TableHead, TableScroll } from '@/ui/type';
 import { Unfold } from '@/ui/Unfold';
-import type { Newest } from '@/views/patterns';
+import type { CostPoint, Newest } from '@/views/patterns';
 import { newestWords } from './newestWords';
 
 const SHOWN = [
@@ -24,7 +23,7 @@ export function Costs({
   points: dialIns,
   count,
   exportHref,
-}: Newest<DialInCost> & { exportHref: string }) {
+}: Newest<CostPoint> & { exportHref: string }) {
   const router = useRouter();
   const { mass } = useUnits();
   const [open, setOpen] = useState<'shots' | 'spentG'>('shots');
@@ -68,8 +67,8 @@ export function Costs({
                     columns={['Release', 'Begun', 'Shots', 'Coffee', { words: 'Ended' }]}
                   />
                   <tbody>
-                    {dialIns.map((one) => (
-                      <tr key={`${one.releaseId} ${one.setupId} ${one.style} ${one.day}`}>
+                    {dialIns.map((one, i) => (
+                      <tr key={i}>
                         <td>
                           <Link href={`/releases/${one.releaseId}/pull`}>{one.name}</Link>
                         </td>

@@ -42,7 +42,7 @@ export function Proposals({
   const rows = points.flatMap((point) => {
     const value = point.values[open];
     if (!value) return [];
-    const [proposed, decided] = [figureOf(value.proposed), figureOf(value.decided)];
+    const [proposed, decided] = [figureOf(value[0]), figureOf(value[1])];
     return [{ point, proposed, decided, off: decided - proposed }];
   });
   const [older, newer] = halves(rows).map((half) => medianOf(half.map(({ off }) => Math.abs(off))));

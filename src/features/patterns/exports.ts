@@ -37,7 +37,7 @@ export function exportPatterns(
         ...view.proposals.points.flatMap(({ name, day, values }) =>
           OUTPUTS.flatMap((output) => {
             const value = values[output];
-            return value ? [[name, day, output, value.proposed, value.decided]] : [];
+            return value ? [[name, day, output, ...value]] : [];
           }),
         ),
       ];
