@@ -78,7 +78,10 @@ export function readBag(text: string): ReadBag {
 
 type Add = (field: string, value: BagFact['value'], span: Span) => void;
 
-/** What bags write before a colon that our own headers do not say. */
+/**
+ * What bags write before a colon that our own headers do not say. A bag says what is published of a
+ * coffee, and of the rest what stands here.
+ */
 const MORE_LABELS: Readonly<Record<string, readonly string[]>> = {
   region: ['growing region', 'department', 'province', 'zone'],
   producer: ['producers', 'washing station', 'mill', 'farmer', 'estate', 'cooperative'],
@@ -92,31 +95,19 @@ const MORE_LABELS: Readonly<Record<string, readonly string[]>> = {
   cupScore: ['score', 'points', 'sca score'],
   country: ['country of origin'],
   lot: ['lot no', 'lot name', 'microlot'],
-  name: [],
+  pricePerKg: [],
+  suggestedRecipe: [],
 };
 
-/** Facts of the house itself: no bag says them. */
-const NOT_ON_A_BAG = [
-  'serving',
-  'freeNotes',
-  'story',
-  'label',
-  'colourGround',
-  'colourBean',
-  'crush',
-  'weightLossPct',
-  'sampleG',
-  'moisturePct',
-  'sharePct',
-  'varietyClass',
-  'altitudeToM',
-];
+/** Published, and read by rules of their own or not from a label. */
+const WITHOUT_LABEL = ['story', 'sharePct', 'varietyClass', 'altitudeToM'];
 
 const FIELDS: Fields = { ...RELEASE, ...BATCH, ...COMPONENT };
 
 const LABELS = new Map(
   entriesOf(FIELDS)
-    .filter(([name]) => !NOT_ON_A_BAG.includes(name))
+    .filter(([name, { isPublished }]) => isPublished || name in MORE_LABELS)
+    .filter(([name]) => !WITHOUT_LABEL.includes(name))
     .flatMap(([name, { headers = [], label }]) =>
       [...headers, label.toLowerCase(), ...(MORE_LABELS[name] ?? [])].map(
         (header) => [header, name] as const,

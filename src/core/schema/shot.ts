@@ -35,20 +35,20 @@ export const isYieldPlausible = (shot: {
 
 /** What the advice takes of a shot; from a shell, what it can do without may be left out. */
 export const shotSchema = z
-  .strictObject({
-    dial: shotEntry.dial,
-    doseG: shotEntry.doseG,
-    aimDoseG: shotEntry.aimDoseG,
-    yieldG: shotEntry.yieldG,
-    timeS: shotEntry.timeS,
-    firstDripS: shotEntry.firstDripS,
-    clock: shotEntry.clock,
+  .strictObject(shotEntry)
+  .omit({
+    puck: true,
+    overrunG: true,
+    tdsPct: true,
+    isSimulated: true,
+    overruled: true,
+    remark: true,
+  })
+  .extend({
     temperatureC: shotEntry.temperatureC.optional(),
     purged: shotEntry.purged.unwrap(),
-    purgeG: shotEntry.purgeG,
     seen: shotEntry.seen.unwrap(),
     beans: shotEntry.beans.unwrap().optional(),
-    blondS: shotEntry.blondS,
     restDays: quantity('restDays').optional(),
     /** Mass read from a volume mark: too rough to judge a time by. */
     byVolume: z.boolean().optional(),

@@ -3,6 +3,8 @@
 import { useState, type FormEvent } from 'react';
 import styled from 'styled-components';
 import { BATCH } from '@/core/entity/batch';
+import { entriesOf } from '@/core/entity/field';
+import { LIMITS } from '@/core/limits';
 import { REST_STATE_LABELS } from '@/core/rest/rest';
 import { roastWord } from '@/core/vocabulary';
 import type { BatchView } from '@/views/release';
@@ -28,10 +30,12 @@ const Form = styled.form`
 
 const LABELS = labelsOf(BATCH);
 
-/** Figures that get a column as soon as one batch has them. */
-const FIGURE_LABELS = { colourGround: 'Ground', colourBean: 'Bean', weightLossPct: 'Loss, %' };
-type Figure = keyof typeof FIGURE_LABELS;
-const FIGURES = Object.keys(FIGURE_LABELS) as Figure[];
+/** Measured figures get a column as soon as one batch has them; the sample stands as what is left of it. */
+const FIGURES = entriesOf(BATCH).flatMap(([name, field]) =>
+  field.kind === 'quantity' && !field.named && name !== 'sampleG'
+    ? [{ name, label: [field.label, LIMITS[field.limit].unit].filter(Boolean).join(', ') }]
+    : [],
+);
 
 /** Every roast batch of a release: rest days belong to the batch. */
 export function Batches({
@@ -52,7 +56,7 @@ export function Batches({
   const [open, setOpen] = useState<string | null>(null);
   const { submit, faults } = useCommand();
   const edited = batches.find(({ id }) => id === open);
-  const known = FIGURES.filter((name) => batches.some((batch) => batch[name] !== undefined));
+  const known = FIGURES.filter(({ name }) => batches.some((batch) => batch[name] !== undefined));
   const takeAway = async ({ id, roastDate }: BatchView) => {
     const answer = await submit('takeAway', { what: 'batch', id });
     if (answer.ok)
@@ -71,7 +75,7 @@ export function Batches({
             columns={[
               'Roasted',
               { words: 'Roast' },
-              ...known.map((name) => FIGURE_LABELS[name]),
+              ...known.map(({ label }) => label),
               'Sample left',
               { words: 'Rest' },
               isLead ? 'Change' : '',
@@ -132,7 +136,7 @@ function Row({
 }: {
   batch: BatchView;
   /** Columns that any batch fills. */
-  known: readonly Figure[];
+  known: typeof FIGURES;
   isOnBench: boolean;
   onEdit: () => void;
   onTakeAway: (() => void) | undefined;
@@ -148,7 +152,7 @@ function Row({
         {isOnBench && <strong> on the bench</strong>}
       </td>
       <td className="words">{roast.level === null ? 'not known' : roastWord(roast.level)}</td>
-      {known.map((name) => (
+      {known.map(({ name }) => (
         <td key={name}>{batch[name] ?? ''}</td>
       ))}
       <td>{leftG === null ? '' : mass(Math.max(0, leftG), 0)}</td>
