@@ -2,7 +2,7 @@
  * `views --years N`: the same house after three months and after N years, side by side in one run: server
  * time and HTML of each view, statements behind it, exports by the second, and one dial-in of 5,000 shots.
  */
-import { setImmediate } from 'node:timers/promises';
+import { setImmediate as nextTurn } from 'node:timers/promises';
 import Database from 'better-sqlite3';
 import { findBenchDraft } from '@/data/dialIns';
 import { openDatabase, type Db } from '@/data/database';
@@ -204,7 +204,7 @@ async function exportsOf(file: string): Promise<Measure[]> {
       for (const _chunk of csvChunks(counted()));
       rates.push((1000 * rows) / (performance.now() - start));
       // Connections the server closed meanwhile are noticed.
-      await setImmediate();
+      await nextTurn();
     }
     measures.push(measure(`export of ${sheet}`, `${rows} rows`, median(rates), 'rows/s'));
   }
