@@ -15,10 +15,6 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   const styleNonce = (await headers()).get('x-style-nonce') ?? undefined;
   return (
     <html lang="en-GB" data-theme={theme === 'light' || theme === 'dark' ? theme : undefined}>
-      <head>
-        {/* Where the libraries that add styles look for their nonce. */}
-        <meta property="csp-nonce" content={styleNonce} />
-      </head>
       <body>
         <StyleRegistry nonce={styleNonce}>{children}</StyleRegistry>
       </body>

@@ -158,6 +158,18 @@ async function tryEverything(request: APIRequestContext): Promise<Map<string, nu
   return statuses;
 }
 
+test('signed in: a release that is not there says so, on a page that works', async ({ page }) => {
+  const broken: string[] = [];
+  page.on('pageerror', (error) => broken.push(String(error)));
+  await signIn(page, server.url);
+  const response = await page.goto(`${server.url}/releases/nothing-here/pull`);
+  expect(response!.status()).toBe(404);
+  await expect(page.getByRole('heading')).toHaveText('There is nothing at this address');
+  await page.getByRole('link', { name: 'House' }).click();
+  await expect(page).toHaveURL(`${server.url}/house`);
+  expect(broken).toEqual([]);
+});
+
 test('signed out: every write is refused with words, and nothing is stored', async ({
   request,
 }) => {
