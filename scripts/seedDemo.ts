@@ -5,7 +5,9 @@
  */
 import type { Programme } from '@/core/programme/step';
 import { openDatabase } from '@/data/database';
+import { hashPassword } from '@/data/passwords';
 import { findLead, listPeople } from '@/data/people';
+import { openSetUp } from '@/data/setUpCode';
 import { DEMO_PEOPLE } from '@/features/people/demoPeople';
 import { COFFEES, type DemoRelease } from './demo/coffees';
 import { chanceFrom } from '@/core/random';
@@ -35,13 +37,19 @@ db.pragma('synchronous = OFF');
 worker.goTo(OPENED_DAYS_AGO);
 const [leadEntry, ...others] = DEMO_PEOPLE;
 const { role: _role, ...newLead } = leadEntry;
-worker.run('setUpHouse', { houseName: 'Lanternfell Coffee', ...newLead }, null);
+worker.run(
+  'setUpHouse',
+  { houseName: 'Lanternfell Coffee', code: openSetUp(), ...newLead },
+  null,
+  await hashPassword(newLead.password),
+);
 const lead = findLead(db)!.id;
-others.forEach(({ role, ...person }, i) => {
+for (const [i, { role, ...person }] of others.entries()) {
   const token = `demo-invitation-${i}`.padEnd(40, 'x');
   worker.run('invite', { forWhom: person.name, role, token }, lead);
-  worker.run('acceptInvitation', { token, ...person }, null);
-});
+  const passwordHash = await hashPassword(person.password);
+  worker.run('acceptInvitation', { token, ...person }, null, passwordHash);
+}
 const bench = listPeople(db).find(({ role }) => role === 'bench')!.id;
 const both = [bench, lead];
 const people = { lead, bench };

@@ -1,7 +1,8 @@
 /**
  * `npm run demo` and `npm start`: install, build if stale, serve. The demo keeps its own database;
  * `npm run dev` serves it from the sources, as they change.
- * PORT and KETTLEBRAND_DATA change the defaults; `npm run demo -- --reset` starts the demo data anew.
+ * PORT and KETTLEBRAND_DATA change the defaults; `npm run demo -- --reset` starts the demo data anew,
+ * `npm start -- --new` makes a new house in a folder named by KETTLEBRAND_DATA.
  */
 import { spawn } from 'node:child_process';
 import { existsSync, rmSync } from 'node:fs';
@@ -13,10 +14,11 @@ import { isPortFree } from './lib/port.mjs';
 const [mode, ...flags] = process.argv.slice(2);
 const isDev = mode === 'dev';
 const isDemo = mode === 'demo' || isDev;
-const unknown = flags.find((flag) => !(isDemo && flag === '--reset'));
+const own = isDemo ? '--reset' : '--new';
+const unknown = flags.find((flag) => flag !== own);
 if (unknown) {
   process.stderr.write(
-    `Unknown option ${unknown}. The demo takes --reset; npm start takes none.\n`,
+    `Unknown option ${unknown}. The demo takes --reset, npm start takes --new.\n`,
   );
   process.exit(2);
 }
@@ -39,43 +41,36 @@ const env = {
   NODE_ENV: isDev ? 'development' : 'production',
 };
 
-ensureInstalled();
+const file = join(folder, 'kettlebrand.sqlite');
+// A mistyped name must not become a new house that anybody could claim.
+if (!isDemo && process.env.KETTLEBRAND_DATA && !existsSync(file) && !flags.includes('--new')) {
+  process.stderr.write(
+    `There is no house in ${folder}. Correct KETTLEBRAND_DATA, or make a new house there: npm start -- --new\n`,
+  );
+  process.exit(1);
+}
+
+ensureInstalled({ isProduction: !isDemo });
 if (!isDev) ensureBuilt();
 
 if (isDemo) {
-  const file = join(folder, 'kettlebrand.sqlite');
   if (flags.includes('--reset'))
     for (const suffix of ['', '-wal', '-shm']) rmSync(file + suffix, { force: true });
   if (!existsSync(file) && runBin('tsx', ['scripts/seedDemo.ts', file], { env }) !== 0)
     process.exit(1);
 }
 
-const check = runBin('tsx', ['scripts/checkDatabase.ts'], { env });
-if (check !== 0) process.exit(check);
-
-// This machine alone, unless the house says otherwise.
-const host = process.env.HOST ?? 'localhost';
+// HOST: this machine alone, unless the house says otherwise.
 const server = spawn(
-  join(ROOT, 'node_modules/.bin/next'),
-  [isDev ? 'dev' : 'start', '--port', port, '--hostname', host],
-  { cwd: ROOT, env, stdio: ['ignore', isDev ? 'inherit' : 'ignore', 'inherit'] },
+  process.execPath,
+  ['--import', 'tsx', 'src/server/main.ts', ...(isDev ? ['--dev'] : [])],
+  { cwd: ROOT, env, stdio: ['ignore', 'inherit', 'inherit'] },
 );
 const stop = (signal) => server.kill(signal);
 process.on('SIGINT', () => stop('SIGINT'));
 process.on('SIGTERM', () => stop('SIGTERM'));
 server.on('exit', (code, signal) => process.exit(signal ? 0 : (code ?? 1)));
 
-const address = `http://localhost:${port}`;
-const deadline = Date.now() + 60_000;
-while (Date.now() < deadline) {
-  const isUp = await fetch(`${address}/status`).then(
-    (response) => response.ok,
-    () => false,
-  );
-  if (isUp) break;
-  await new Promise((resolve) => setTimeout(resolve, 150));
-}
-process.stdout.write(`Kettlebrand: ${address}\n`);
 if (isDemo)
   process.stdout.write(
     'Demo sign-in: ines with the password "kettle at six"; the sign-in page shows all three people.\n',

@@ -35,5 +35,5 @@ function newNonce(): string {
   return Buffer.from(crypto.getRandomValues(new Uint8Array(16))).toString('base64');
 }
 
-/** Pages and routes; not the build's own files, which carry no policy. */
-export const config = { matcher: ['/((?!_next/static|_next/image|icon.svg).*)'] };
+/** Pages; what is no page has the server's own policy, which lets nothing run. */
+export const config = { matcher: ['/((?!api/|schema/|_next/|icon\\.svg$).*)'] };

@@ -78,9 +78,14 @@ export class DemoWorker {
     return today();
   }
 
-  run(kind: string, input: unknown, personId: string | null): Record<string, unknown> {
+  run(
+    kind: string,
+    input: unknown,
+    personId: string | null,
+    passwordHash?: string,
+  ): Record<string, unknown> {
     const id = randomBytes(16).toString('hex');
-    return submit(this.db, commands, { id, kind, input }, personId);
+    return submit(this.db, commands, { id, kind, input }, { personId, passwordHash });
   }
 
   view(releaseId: string): ReleaseView {

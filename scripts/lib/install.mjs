@@ -13,17 +13,26 @@ function lockHash() {
     .digest('hex');
 }
 
-/** Everything the install prints goes to standard error, so that `kb` keeps its output clean. */
-export function ensureInstalled() {
-  if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === lockHash()) return;
+/**
+ * Everything the install prints goes to standard error, so that `kb` keeps its output clean. A house that
+ * is only run takes no developer packages; an install that has them will do.
+ */
+export function ensureInstalled({ isProduction = false } = {}) {
+  const installed = existsSync(STAMP) ? readFileSync(STAMP, 'utf8') : '';
+  const [wanted, withoutDev] = [lockHash(), `${lockHash()} without developer packages`];
+  if (installed === wanted || (isProduction && installed === withoutDev)) return;
   process.stderr.write(
     'Installing packages. The database driver is compiled here: 3-4 minutes on two cores.\n',
   );
   const before = readFileSync(`${ROOT}package-lock.json`);
-  const { status } = spawnSync('npm', ['install', '--loglevel=error', '--include=dev'], {
-    cwd: ROOT,
-    stdio: ['ignore', 2, 2],
-  });
+  const { status } = spawnSync(
+    'npm',
+    ['install', '--loglevel=error', isProduction ? '--omit=dev' : '--include=dev'],
+    {
+      cwd: ROOT,
+      stdio: ['ignore', 2, 2],
+    },
+  );
   // npm adds entries of this system's own; the lock file stays as it was committed.
   writeFileSync(`${ROOT}package-lock.json`, before);
   if (status !== 0) {
@@ -32,7 +41,7 @@ export function ensureInstalled() {
     );
     process.exit(1);
   }
-  writeFileSync(STAMP, lockHash());
+  writeFileSync(STAMP, isProduction ? withoutDev : wanted);
 }
 
 /** Runs a program of node_modules/.bin with this terminal; answers its exit code. */

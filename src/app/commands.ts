@@ -9,7 +9,13 @@ import {
   importShots,
   importTastings,
 } from '@/features/import/kinds';
-import { acceptInvitation, changeRole, invite, saveUnits } from '@/features/people/actions';
+import {
+  acceptInvitation,
+  changeRole,
+  endOwnSessions,
+  invite,
+  saveUnits,
+} from '@/features/people/actions';
 import { saveProgramme } from '@/features/programmes/actions';
 import { publish, showAgain, withdraw } from '@/features/publish/actions';
 import { logShot, removeShot, restoreShot } from '@/features/pull/actions';
@@ -26,6 +32,7 @@ export const commands: ReadonlyMap<string, Command> = new Map(
     invite,
     acceptInvitation,
     changeRole,
+    endOwnSessions,
     saveUnits,
     savePart,
     saveSetup,

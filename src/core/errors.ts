@@ -14,6 +14,7 @@ export type FaultCode =
   | 'notFound'
   | 'conflict'
   | 'signedOut'
+  | 'unproved'
   | 'refused'
   | 'gone'
   | 'tooMany'

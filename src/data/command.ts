@@ -7,13 +7,15 @@
 import { z } from 'zod';
 import { CHANGES, type CommandKind } from '@/core/command/inputs';
 import type { Topic } from '@/core/command/topics';
-import { userFault, type UserFault } from '@/core/errors';
+import { assert, userFault, type UserFault } from '@/core/errors';
 import { mayDo, ROLE_LABELS, type Duty } from '@/core/roles';
 import { parse } from '@/core/schema/fields';
 import type { Db } from './database';
 import { findDone, insertEvent } from './events';
 import { raiseEpochs } from './kept';
+import { logAtDoor } from './doorLog';
 import { findLead, findPerson, type Person } from './people';
+import { isProofFresh, type Session } from './session';
 import { today } from './today';
 
 export interface Context {
@@ -24,6 +26,18 @@ export interface Context {
   readonly person: Person | null;
   /** The house's calendar day. */
   readonly today: string;
+  readonly caller: Caller;
+}
+
+/** Where a command comes from. */
+export interface Caller {
+  readonly personId: string | null;
+  /** How they are signed in; absent for what runs on this machine itself. */
+  readonly session?: Session | undefined;
+  /** Address and browser, for the log of the doors. */
+  readonly source?: string;
+  /** Hash of the password of the input: hashing takes too long for a transaction. */
+  readonly passwordHash?: string | undefined;
 }
 
 export interface Outcome {
@@ -35,22 +49,36 @@ export interface Outcome {
   readonly personId?: string;
   /** What it changed besides what its kind always does. */
   readonly alsoChanged?: readonly Topic[];
+  /** It changes who may do what: a line in the log of the doors too. */
+  readonly isAtDoor?: boolean;
 }
 
 export interface Command {
   readonly kind: CommandKind;
   readonly duty: Duty;
+  /** Leaves the house or changes who is in it: asks for a password given not long ago. */
+  readonly needsProof: boolean;
+  /** Its input has a password, which is hashed before it runs. */
+  readonly hasPassword: boolean;
   readonly execute: (input: unknown, context: Context) => Outcome;
 }
 
 export function defineCommand<S extends z.ZodType>(options: {
   kind: CommandKind;
   duty: Duty;
+  needsProof?: boolean;
+  hasPassword?: boolean;
   input: S;
   run: (input: z.output<S>, context: Context) => Outcome;
 }): Command {
-  const { kind, duty, input, run } = options;
-  return { kind, duty, execute: (raw, context) => run(parse(input, raw), context) };
+  const { kind, duty, needsProof = false, hasPassword = false, input, run } = options;
+  return {
+    kind,
+    duty,
+    needsProof,
+    hasPassword,
+    execute: (raw, context) => run(parse(input, raw), context),
+  };
 }
 
 const envelope = z.strictObject({
@@ -63,13 +91,8 @@ const envelope = z.strictObject({
   input: z.unknown(),
 });
 
-/** Runs a submitted command exactly once, for a person or for nobody, and answers its result. */
-export function submit(
-  db: Db,
-  commands: ReadonlyMap<string, Command>,
-  body: unknown,
-  personId: string | null,
-): Outcome['result'] {
+/** The command a body names, with its id and input. */
+export function commandOf(commands: ReadonlyMap<string, Command>, body: unknown) {
   const { id, kind, input } = parse(envelope, body);
   const command = commands.get(kind);
   if (!command)
@@ -78,8 +101,20 @@ export function submit(
       'kind',
       `There is no command "${kind.slice(0, 40)}". Reload the page.`,
     );
+  return { id, kind, input, command };
+}
+
+/** Runs a submitted command exactly once, for a person or for nobody, and answers its result. */
+export function submit(
+  db: Db,
+  commands: ReadonlyMap<string, Command>,
+  body: unknown,
+  caller: Caller,
+): Outcome['result'] {
+  const { id, kind, input, command } = commandOf(commands, body);
   return db
     .transaction(() => {
+      const { personId, session, source = '' } = caller;
       const person = personId === null ? null : findPerson(db, personId);
       if (command.duty !== 'open') requireDuty(db, command.duty, person);
       const done = findDone(db, id);
@@ -87,17 +122,27 @@ export function submit(
       if (done?.kind === kind && isTheirs) return done.result as Outcome['result'];
       if (done)
         throw userFault('conflict', 'id', 'This id was used for another command. Make a new one.');
+      if (command.needsProof && session && !isProofFresh(session))
+        throw userFault(
+          'unproved',
+          '',
+          'It is a while since you gave your password. Give it again, and this goes on as you sent it.',
+        );
       const {
         personId: doneBy,
         alsoChanged = [],
+        isAtDoor = false,
         ...outcome
       } = command.execute(input, {
         db,
         id,
         person,
         today: today(),
+        caller,
       });
-      insertEvent(db, { id, personId: doneBy ?? person?.id ?? null, kind, ...outcome });
+      const by = doneBy ?? person?.id ?? null;
+      insertEvent(db, { id, personId: by, kind, ...outcome });
+      if (isAtDoor) logAtDoor(db, { personId: by, kind, words: outcome.words, source });
       raiseEpochs(db, [...CHANGES[command.kind], ...alsoChanged]);
       return outcome.result;
     })
@@ -129,6 +174,12 @@ export function requireDuty(
 export function personOf({ person }: Context): Person {
   if (!person) throw userFault('signedOut', '', 'You are not signed in. Sign in first.');
   return person;
+}
+
+/** The hash of the password in a command's input, made before the command ran. */
+export function passwordHashOf({ caller }: Context): string {
+  assert(caller.passwordHash !== undefined, 'the password was not hashed');
+  return caller.passwordHash;
 }
 
 /** Someone else saved a newer version of what this person saved. */

@@ -104,3 +104,12 @@ export function database(): Db {
   shared.kettlebrandDb ??= openDatabase(databaseFile());
   return shared.kettlebrandDb;
 }
+
+/** Ends cleanly: what the log holds goes into the file, and the file stands alone. */
+export function closeDatabase(): void {
+  const db = shared.kettlebrandDb;
+  delete shared.kettlebrandDb;
+  if (!db) return;
+  db.pragma('wal_checkpoint(TRUNCATE)');
+  db.close();
+}

@@ -105,6 +105,15 @@ export function openInvitation(db: Db, token: string): Invitation {
   return invitation;
 }
 
+/** Closes the links that were made for a person. */
+export function closeInvitationsFor(db: Db, personId: string): void {
+  prepared(
+    db,
+    `UPDATE invitation SET removed_at = ?
+     WHERE person_id = ? AND used_at IS NULL AND removed_at IS NULL`,
+  ).run(now(), personId);
+}
+
 export function markInvitationUsed(db: Db, id: string): void {
   prepared(db, 'UPDATE invitation SET used_at = ? WHERE id = ?').run(now(), id);
 }

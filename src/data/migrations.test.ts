@@ -3,13 +3,14 @@ import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
+import { comesIn } from '../../tests/support/door';
 import { LEAD, newId, send, TODAY } from '../../tests/support/house';
 import { openDatabase } from './database';
 import { listDecided } from '@/views/history';
 import { findHouse } from './house';
 import { hasSignIns, listPeople } from './people';
 import { readRelease } from '@/views/release';
-import { signIn } from './signIn';
+import { openSetUp } from './setUpCode';
 
 const AT = '2026-05-10T08:00:00.000Z';
 
@@ -35,7 +36,7 @@ function firstVersion(file: string): void {
   db.close();
 }
 
-it('keeps everything of the first version, and lets its lead choose a sign-in', () => {
+it('keeps everything of the first version, and lets its lead choose a sign-in', async () => {
   const folder = mkdtempSync(join(tmpdir(), 'kettlebrand-'));
   const file = join(folder, 'kettlebrand.sqlite');
   firstVersion(file);
@@ -46,10 +47,11 @@ it('keeps everything of the first version, and lets its lead choose a sign-in', 
   expect(bench!.setup.machine).toMatchObject({ flowControl: false, preinfusion: false });
   expect(bench!.shots).toHaveLength(1);
   expect(hasSignIns(db)).toBe(false);
-  send(db, 'setUpHouse', { houseName: 'ignored', ...LEAD, name: 'Ines O.' }, newId(), null);
+  const entry = { houseName: 'ignored', code: openSetUp(), ...LEAD, name: 'Ines O.' };
+  send(db, 'setUpHouse', entry, newId(), null);
   expect(findHouse(db)!.name).toBe('Lanternfell Coffee');
   expect(listPeople(db)).toHaveLength(1);
-  expect(signIn(db, 'ines', LEAD.password)).toMatchObject({ id: 'p1', name: 'Ines O.' });
+  expect(await comesIn(db, 'ines', LEAD.password)).toMatchObject({ id: 'p1', name: 'Ines O.' });
   expect(db.pragma('foreign_key_check')).toEqual([]);
   db.close();
   rmSync(folder, { recursive: true });

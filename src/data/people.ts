@@ -13,14 +13,13 @@ const personRow = z
     signInName: z.string().nullable(),
     mass: z.enum(MASS_UNITS),
     temperature: z.enum(TEMPERATURE_UNITS),
-    sessionEpoch: z.number(),
   })
   .transform(({ mass, temperature, ...row }) => ({ ...row, units: { mass, temperature } }));
 export type Person = z.output<typeof personRow>;
 
 const SELECT = `
   SELECT id, name, role, sign_in_name AS signInName, mass_unit AS mass,
-         temperature_unit AS temperature, session_epoch AS sessionEpoch
+         temperature_unit AS temperature
   FROM person`;
 
 /** A person who still works here. */
@@ -64,6 +63,16 @@ export function isSignInNameTaken(db: Db, signInName: string): boolean {
   );
 }
 
+/** Somebody else of the house who is called so; names are matched without case. */
+export function isNameTaken(db: Db, name: string, exceptId: string | null): boolean {
+  return (
+    prepared(
+      db,
+      'SELECT 1 FROM person WHERE name = ? COLLATE NOCASE AND removed_at IS NULL AND id IS NOT ?',
+    ).get(name, exceptId) !== undefined
+  );
+}
+
 /** Can anyone sign in yet? False in an empty house and in one made before there was a sign-in. */
 export function hasSignIns(db: Db): boolean {
   return (
@@ -87,17 +96,18 @@ export function insertPerson(db: Db, person: NewPerson): void {
   ).run({ ...person, at: now() });
 }
 
-/** Gives a person a sign-in, or a new one; sessions of the old one end. */
+/** Gives a person a sign-in, or a new one. */
 export function setSignIn(
   db: Db,
   id: string,
   { name, signInName, passwordHash }: Omit<NewPerson, 'id' | 'role'>,
 ): void {
-  prepared(
-    db,
-    `UPDATE person SET name = ?, sign_in_name = ?, password_hash = ?,
-       session_epoch = session_epoch + 1 WHERE id = ?`,
-  ).run(name, signInName, passwordHash, id);
+  prepared(db, 'UPDATE person SET name = ?, sign_in_name = ?, password_hash = ? WHERE id = ?').run(
+    name,
+    signInName,
+    passwordHash,
+    id,
+  );
 }
 
 export function setUnits(db: Db, id: string, { mass, temperature }: Units): void {
@@ -108,12 +118,8 @@ export function setUnits(db: Db, id: string, { mass, temperature }: Units): void
   );
 }
 
-/** Sets a new password and ends every session of the person. */
-export function setPassword(db: Db, id: string, passwordHash: string): void {
-  prepared(
-    db,
-    'UPDATE person SET password_hash = ?, session_epoch = session_epoch + 1 WHERE id = ?',
-  ).run(passwordHash, id);
+export function keepPasswordHash(db: Db, id: string, passwordHash: string): void {
+  prepared(db, 'UPDATE person SET password_hash = ? WHERE id = ?').run(passwordHash, id);
 }
 
 export function setRole(db: Db, id: string, role: Role): void {

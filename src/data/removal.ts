@@ -57,6 +57,17 @@ const HOLDERS: Partial<Record<Removable, { sql: string; words: string }>> = {
   },
 };
 
+/** Whom the removal of a person or an invitation is about, for the log. */
+export function nameOf(db: Db, what: 'person' | 'invitation', id: string): string | null {
+  const row = prepared(
+    db,
+    what === 'person'
+      ? 'SELECT name AS words FROM person WHERE id = ?'
+      : `SELECT 'the invitation for ' || for_whom AS words FROM invitation WHERE id = ?`,
+  ).get(id) as { words: string } | undefined;
+  return row?.words ?? null;
+}
+
 /** The release an id belongs to, for its event log; null for what belongs to the house. */
 export function releaseOf(db: Db, what: Removable, id: string): string | null {
   if (what === 'release') return id;

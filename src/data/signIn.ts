@@ -1,80 +1,142 @@
 /**
- * Passwords and the brake on guessing them. Hashes are scrypt (Node's own, N 2^15, r 8, p 1) with a
- * salt each; a name is held for a quarter of an hour after ten wrong passwords, counted in the
- * database so that a restart does not forget.
+ * Signing in by name and password, and the brake on guessing. Tries are counted by name and where they
+ * come from, in the database, so that a restart does not forget. A browser that has signed in before has
+ * an allowance of its own, so that no stranger can bar anybody's way; strangers are slowed.
  */
-import { randomBytes, scryptSync, timingSafeEqual } from 'node:crypto';
-import { userFault } from '@/core/errors';
+import { userFault, type UserFault } from '@/core/errors';
 import { clock } from './clock';
 import { prepared, type Db } from './database';
-import { findPerson, findSignIn, type Person } from './people';
+import { comparePassword, hashOfNobody, hashPassword } from './passwords';
+import { findPerson, findSignIn, keepPasswordHash, type Person } from './people';
+import { now } from './rows';
 
-const SCRYPT = { N: 2 ** 15, r: 8, p: 1, maxmem: 64 * 1024 * 1024 } as const;
-const KEY_BYTES = 32;
-const SALT_BYTES = 16;
-
-/** "scrypt$salt$key", both base64url. */
-export function hashPassword(password: string): string {
-  const salt = randomBytes(SALT_BYTES);
-  return `scrypt$${salt.toString('base64url')}$${keyOf(password, salt).toString('base64url')}`;
+/** Where a try comes from. */
+export interface Knock {
+  /** Network address of who asks. */
+  readonly address: string;
+  /** Hash of the token of a browser that has signed in before. */
+  readonly browser?: string | undefined;
+  /** Somebody who is signed in and proves who they are. */
+  readonly sessionId?: string | undefined;
 }
 
-function keyOf(password: string, salt: Buffer): Buffer {
-  return scryptSync(password.normalize('NFKC'), salt, KEY_BYTES, SCRYPT);
-}
-
-/** Compared in constant time; a hash that is not ours fits no password. */
-export function isPassword(password: string, hash: string): boolean {
-  const [kind, salt, key] = hash.split('$');
-  if (kind !== 'scrypt' || !salt || !key) return false;
-  const wanted = Buffer.from(key, 'base64url');
-  const found = keyOf(password, Buffer.from(salt, 'base64url'));
-  return wanted.length === found.length && timingSafeEqual(wanted, found);
-}
-
-/** A name nobody has costs as much time as a wrong password, so that names cannot be probed. */
-const NOBODYS_HASH = hashPassword(randomBytes(SALT_BYTES).toString('base64url'));
-
-const MOST_FAILURES = 10;
-const MOST_FAILURES_OF_ALL = 100;
-const HELD_MS = 15 * 60_000;
+const WINDOW_MS = 15 * 60_000;
+/** Wrong passwords in a quarter of an hour that one source has for one name. House heuristic. */
+const MOST_FROM_ONE = 10;
+/** Beyond this many of one address over all names, or of strangers for one name, one try at a time. */
+const MANY_FROM_ADDRESS = 30;
+const MANY_FOR_NAME = 50;
+const PAUSE_MS = 5_000;
 
 /**
  * The person of a sign-in name and password.
- * @throws UserFault `tooMany` after ten wrong passwords in a quarter of an hour, `signedOut` otherwise.
+ * @throws UserFault `tooMany` where this source has tried too often, `signedOut` when they do not go together.
  */
-export function signIn(db: Db, signInName: string, password: string): Person {
+export async function signIn(
+  db: Db,
+  { signInName, password }: { signInName: string; password: string },
+  knock: Knock,
+): Promise<Person> {
   const nameKey = signInName.toLowerCase();
-  refuseGuessing(db, nameKey);
   const found = findSignIn(db, signInName);
-  const isRight = isPassword(password, found?.passwordHash ?? NOBODYS_HASH);
+  const source = sourceOf(db, knock, found?.id);
+  const tryId = refuseGuessing(db, nameKey, { source, address: knock.address });
+  const { isRight, isOld } = await comparePassword(
+    password,
+    found?.passwordHash ?? (await hashOfNobody()),
+  );
   const person = found && isRight ? findPerson(db, found.id) : null;
-  if (person) {
-    prepared(db, 'DELETE FROM sign_in_failure WHERE name_key = ?').run(nameKey);
-    return person;
-  }
-  prepared(db, 'INSERT INTO sign_in_failure (name_key, at) VALUES (?, ?)').run(
+  if (!person)
+    throw userFault(
+      'signedOut',
+      'password',
+      'Name and password do not go together. Check both, or ask the lead for a new invitation.',
+    );
+  prepared(db, 'DELETE FROM sign_in_try WHERE id = ? OR (name_key = ? AND source = ?)').run(
+    tryId,
     nameKey,
-    clock.now().toISOString(),
+    source,
   );
-  throw userFault(
-    'signedOut',
-    'password',
-    'Name and password do not go together. Check both, or ask the lead for a new invitation.',
-  );
+  if (isOld) keepPasswordHash(db, person.id, await hashPassword(password));
+  return person;
 }
 
-function refuseGuessing(db: Db, nameKey: string): void {
-  const since = new Date(clock.now().getTime() - HELD_MS).toISOString();
-  prepared(db, 'DELETE FROM sign_in_failure WHERE at < ?').run(since);
-  const { own, all } = prepared(
+/** A known browser is one for the people who signed in with it, and a stranger for all others. */
+function sourceOf(db: Db, { address, browser, sessionId }: Knock, personId?: string): string {
+  if (sessionId !== undefined) return `session ${sessionId}`;
+  const isKnown =
+    browser !== undefined &&
+    personId !== undefined &&
+    prepared(db, 'SELECT 1 FROM known_browser WHERE token_hash = ? AND person_id = ?').get(
+      browser,
+      personId,
+    ) !== undefined;
+  return isKnown ? `browser ${browser}` : addressSource(address);
+}
+
+const addressSource = (address: string) => `address ${address}`;
+
+/** Counts the try before it is looked at, so that many at once are as many tries; answers its id. */
+function refuseGuessing(
+  db: Db,
+  nameKey: string,
+  { source, address }: { source: string; address: string },
+): number | bigint {
+  return db
+    .transaction(() => {
+      const at = clock.now();
+      const since = new Date(at.getTime() - WINDOW_MS).toISOString();
+      prepared(db, 'DELETE FROM sign_in_try WHERE at < ?').run(since);
+      const isStranger = source === addressSource(address);
+      const count = countTries(db, { nameKey, source, until: at.toISOString() });
+      const endsOf = (oldest: string | null, forMs: number) =>
+        Math.max(0, Date.parse(oldest ?? since) + forMs - at.getTime());
+      if (count.own >= MOST_FROM_ONE) throw tooMany(endsOf(count.oldestOwn, WINDOW_MS));
+      if (isStranger && (count.ofSource >= MANY_FROM_ADDRESS || count.ofName >= MANY_FOR_NAME)) {
+        const waitMs = endsOf(count.newest, PAUSE_MS);
+        if (waitMs > 0) throw tooMany(waitMs);
+      }
+      return prepared(db, 'INSERT INTO sign_in_try (name_key, source, at) VALUES (?, ?, ?)').run(
+        nameKey,
+        source,
+        now(),
+      ).lastInsertRowid;
+    })
+    .immediate();
+}
+
+interface Tries {
+  readonly own: number;
+  readonly oldestOwn: string | null;
+  readonly ofSource: number;
+  readonly ofName: number;
+  /** Of the source or of strangers for the name. */
+  readonly newest: string | null;
+}
+
+/** Tries of the window; what a clock that ran ahead has dated in the future is let by. */
+function countTries(db: Db, asked: { nameKey: string; source: string; until: string }): Tries {
+  return prepared(
     db,
-    `SELECT count(*) AS "all", count(*) FILTER (WHERE name_key = ?) AS own FROM sign_in_failure`,
-  ).get(nameKey) as { own: number; all: number };
-  if (own >= MOST_FAILURES || all >= MOST_FAILURES_OF_ALL)
-    throw userFault(
-      'tooMany',
-      'password',
-      `Too many wrong passwords. Wait ${HELD_MS / 60_000} minutes, then try again; whoever is signed in stays signed in.`,
-    );
+    `SELECT count(*) FILTER (WHERE name_key = @nameKey AND source = @source) AS own,
+       min(at) FILTER (WHERE name_key = @nameKey AND source = @source) AS oldestOwn,
+       count(*) FILTER (WHERE source = @source) AS ofSource,
+       count(*) FILTER (WHERE name_key = @nameKey AND source LIKE 'address %') AS ofName,
+       max(at) AS newest
+     FROM sign_in_try WHERE at <= @until
+       AND (source = @source OR (name_key = @nameKey AND source LIKE 'address %'))`,
+  ).get(asked) as Tries;
+}
+
+function tooMany(waitMs: number): UserFault {
+  const seconds = Math.ceil(waitMs / 1000);
+  const wait =
+    seconds < 90
+      ? `${seconds} ${seconds === 1 ? 'second' : 'seconds'}`
+      : `${Math.ceil(seconds / 60)} minutes`;
+  return userFault(
+    'tooMany',
+    'password',
+    `Too many wrong passwords from here. Wait ${wait}, then try again; whoever is signed in stays signed in.`,
+  );
 }

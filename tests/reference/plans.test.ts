@@ -8,13 +8,14 @@ import { listEvents, listEventsAfter, newestEvent } from '@/data/events';
 import { findHouse } from '@/data/house';
 import { findPublished, findVersionByHash, listGatePasses } from '@/data/publications';
 import { openInvitation } from '@/data/invitations';
-import { findSignIn } from '@/data/people';
+import { findLead, findSignIn } from '@/data/people';
 import { findReleaseNamed } from '@/data/releases';
-import { signIn } from '@/data/signIn';
+import { isOpenSession, listSessions } from '@/data/session';
 import { METRIC } from '@/core/units';
 import { readPull } from '@/views/pull';
 import { readRelease } from '@/views/release';
 import { readToday } from '@/views/today';
+import { comesIn, onNewBrowser } from '../support/door';
 import { openHouse, send, shotInput, TODAY, WORDS } from '../support/house';
 
 /** Tables that grow with the years; of releases there are a thousand in ten. */
@@ -68,7 +69,7 @@ function scanned(db: Db, sql: string): string[] {
 
 const isRead = (sql: string) => /^\s*(SELECT|WITH)/i.test(sql);
 
-it('pages of one release find their rows by index', () => {
+it('pages of one release find their rows by index', async () => {
   const { db, releaseId, draftId } = openHouse();
   send(db, 'logShot', shotInput(draftId));
   send(db, 'publish', { releaseId, draftId, ...WORDS });
@@ -86,7 +87,11 @@ it('pages of one release find their rows by index', () => {
   findReleaseNamed(db, 'Dembi Ridge');
   findSignIn(db, 'ines');
   expect(() => openInvitation(db, 'token')).toThrow(UserFault);
-  expect(() => signIn(db, 'ines', 'a wrong password')).toThrow(UserFault);
+  const browser = onNewBrowser(db, findLead(db)!);
+  browser.find();
+  listSessions(db, findLead(db)!.id);
+  isOpenSession(db, 'nobody’s');
+  await expect(comesIn(db, 'ines', 'a wrong password')).rejects.toThrow(UserFault);
   const scans = [...heard]
     .filter(isRead)
     .flatMap((sql) => scanned(db, sql).map((table) => `${table}: ${sql}`));

@@ -71,27 +71,17 @@ export async function startServer({
   let port = 0;
   const start = async () => {
     isEnding = false;
-    child = spawn(
-      process.execPath,
-      [
-        'node_modules/next/dist/bin/next',
-        'start',
-        '--port',
-        String(port),
-        '--hostname',
-        'localhost',
-      ],
-      {
-        env: {
-          ...process.env,
-          NODE_ENV: 'production',
-          NEXT_TELEMETRY_DISABLED: '1',
-          KETTLEBRAND_DATA: folder,
-          KETTLEBRAND_DEMO: demo ? '1' : '0',
-        },
-        stdio: ['ignore', 'pipe', 'pipe'],
+    child = spawn(process.execPath, ['--import', 'tsx', 'src/server/main.ts'], {
+      env: {
+        ...process.env,
+        PORT: String(port),
+        NODE_ENV: 'production',
+        NEXT_TELEMETRY_DISABLED: '1',
+        KETTLEBRAND_DATA: folder,
+        KETTLEBRAND_DEMO: demo ? '1' : '0',
       },
-    );
+      stdio: ['ignore', 'pipe', 'pipe'],
+    });
     port = await listeningPort(child, () => isEnding);
     await untilUp(`http://localhost:${port}`);
   };

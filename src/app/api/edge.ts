@@ -5,6 +5,7 @@ const STATUS: Record<FaultCode, number> = {
   badInput: 400,
   hashMismatch: 400,
   signedOut: 401,
+  unproved: 401,
   refused: 403,
   notFound: 404,
   conflict: 409,
@@ -84,12 +85,16 @@ function refuseForeign(request: Request): void {
 }
 
 const MOST_BYTES = 400_000;
+/** What somebody may send who is not signed in, or to sign in. */
+export const STRANGERS_BYTES = 4_000;
 
 /** The JSON of a request's body. */
-export async function jsonOf(request: Request): Promise<unknown> {
+export async function jsonOf(request: Request, mostBytes = MOST_BYTES): Promise<unknown> {
   if (!request.headers.get('content-type')?.startsWith('application/json'))
     throw userFault('badInput', '', 'Send JSON with content-type application/json.');
-  const text = new TextDecoder().decode(await bytesOf(request, MOST_BYTES, '400 kB'));
+  const text = new TextDecoder().decode(
+    await bytesOf(request, mostBytes, `${mostBytes / 1000} kB`),
+  );
   try {
     return JSON.parse(text);
   } catch {

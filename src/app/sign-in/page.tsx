@@ -14,6 +14,6 @@ export default async function SignInPage() {
   const db = database();
   const house = findHouse(db);
   if (!house || !hasSignIns(db)) redirect('/welcome');
-  if (await findSignedIn(db, await cookies())) redirect('/');
+  if (findSignedIn(db, await cookies())) redirect('/');
   return <SignIn houseName={house.name} demo={demoSignIns()} />;
 }

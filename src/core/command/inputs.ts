@@ -53,7 +53,7 @@ interface Nothing {
 
 /** What a command asks for and answers, by its kind. */
 export interface Commands {
-  setUpHouse: { asks: NewPerson & { readonly houseName: string }; answers: Nothing };
+  setUpHouse: { asks: NewPerson & { readonly houseName: string; readonly code: string }; answers: Nothing };
   saveHouse: { asks: { readonly rowVersion: number; readonly house: object }; answers: Edited };
   saveRules: {
     asks: {
@@ -74,6 +74,11 @@ export interface Commands {
   };
   acceptInvitation: { asks: NewPerson & { readonly token: string }; answers: Nothing };
   changeRole: { asks: { readonly personId: string; readonly role: string }; answers: Nothing };
+  endSessions: {
+    /** One session, or all others than the one this comes from when absent. */
+    asks: { readonly sessionId?: string };
+    answers: Nothing;
+  };
   saveUnits: { asks: { readonly mass: string; readonly temperature: string }; answers: Nothing };
   savePart: {
     asks: MaybeSeen & { readonly part: Part; readonly fields: Sent<(typeof PARTS)[Part]> };
@@ -202,6 +207,7 @@ export const CHANGES: { readonly [K in CommandKind]: readonly Topic[] } = {
   invite: ['people'],
   acceptInvitation: ['people'],
   changeRole: ['people'],
+  endSessions: ['people'],
   saveUnits: ['people'],
   savePart: ['equipment'],
   saveSetup: ['equipment'],

@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import { text } from './fields';
 
-const PASSWORD = { least: 10, most: 200 } as const;
+const PASSWORD = { least: 12, most: 200 } as const;
 
 export const passwordField = z
   .string({ error: `Password is missing. Enter at least ${PASSWORD.least} characters.` })

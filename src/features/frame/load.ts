@@ -5,22 +5,26 @@ import { notFound, redirect } from 'next/navigation';
 import { cache } from 'react';
 import { database } from '@/data/database';
 import { findHouse, type House } from '@/data/house';
-import { hasSignIns, type Person } from '@/data/people';
+import { hasSignIns } from '@/data/people';
 import { readRelease, type ReleaseView } from '@/views/release';
-import { findSignedIn } from '@/data/session';
+import { findSignedIn, type SignedIn } from '@/data/session';
 import { today } from '@/data/today';
+
+interface Loaded extends SignedIn {
+  readonly house: House;
+}
 
 /**
  * The house of this request and who asks. An empty database leads to the set-up, anyone who is not
  * signed in to the sign-in: before anything of the house is read, so that all addresses answer alike.
  */
-export const loadHouse = cache(async (): Promise<{ house: House; person: Person }> => {
+export const loadHouse = cache(async (): Promise<Loaded> => {
   const db = database();
   const house = findHouse(db);
   if (!house || !hasSignIns(db)) redirect('/welcome');
-  const person = await findSignedIn(db, await cookies());
-  if (!person) redirect('/sign-in');
-  return { house, person };
+  const signedIn = findSignedIn(db, await cookies());
+  if (!signedIn) redirect('/sign-in');
+  return { house, ...signedIn };
 });
 
 /** A release as the screens show it, read once per request. */

@@ -3,22 +3,34 @@ import { z } from 'zod';
 import { userFault } from '@/core/errors';
 import { quantity, text } from '@/core/schema/fields';
 import { newPersonFields } from '@/core/schema/person';
-import { changedMeanwhile, defineCommand } from '@/data/command';
+import { changedMeanwhile, defineCommand, passwordHashOf } from '@/data/command';
 import { ownRulesSchema } from '@/core/schema/ownRule';
 import { keepBefore } from '@/data/edits';
 import { findHouse, insertHouse, updateHouse, updateRules } from '@/data/house';
 import { findLead, hasSignIns, insertPerson, setSignIn } from '@/data/people';
-import { hashPassword } from '@/data/signIn';
+import { isSetUpCode } from '@/data/setUpCode';
 import { houseInput } from './schema';
 
 export const setUpHouse = defineCommand({
   kind: 'setUpHouse',
   duty: 'open',
-  input: z.strictObject({ houseName: text('Name of the roastery', 'name'), ...newPersonFields }),
-  run: ({ houseName, name, signInName, password }, { db, id }) => {
+  hasPassword: true,
+  input: z.strictObject({
+    houseName: text('Name of the roastery', 'name'),
+    code: text('Code', 'note'),
+    ...newPersonFields,
+  }),
+  run: ({ houseName, code, name, signInName }, context) => {
+    const { db, id } = context;
     if (hasSignIns(db))
       throw userFault('refused', '', 'This house is already set up. Sign in instead.');
-    const entry = { name, signInName, passwordHash: hashPassword(password) };
+    if (!isSetUpCode(code))
+      throw userFault(
+        'refused',
+        'code',
+        'That is not the code. It stands where the server was started; starting it again makes a new one.',
+      );
+    const entry = { name, signInName, passwordHash: passwordHashOf(context) };
     // A database made before there was a sign-in has its house and lead already.
     const lead = findLead(db);
     if (lead) setSignIn(db, lead.id, entry);
@@ -27,6 +39,7 @@ export const setUpHouse = defineCommand({
     return {
       releaseId: null,
       words: `set up ${houseName}`,
+      isAtDoor: true,
       result: {},
       personId: lead?.id ?? id,
     };

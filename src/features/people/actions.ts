@@ -5,18 +5,19 @@ import { ROLE_LABELS, ROLES } from '@/core/roles';
 import { oneOf, text } from '@/core/schema/fields';
 import { newPersonFields } from '@/core/schema/person';
 import { MASS_UNITS, TEMPERATURE_UNITS } from '@/core/units';
-import { defineCommand, personOf } from '@/data/command';
+import { defineCommand, passwordHashOf, personOf } from '@/data/command';
 import { insertInvitation, markInvitationUsed, openInvitation } from '@/data/invitations';
 import {
   countLeads,
   findPerson,
   insertPerson,
+  isNameTaken,
   isSignInNameTaken,
   setRole,
   setSignIn,
   setUnits,
 } from '@/data/people';
-import { hashPassword } from '@/data/signIn';
+import { endSessions } from '@/data/session';
 
 /** The token is made by the inviting browser: the server keeps its hash and never repeats it. */
 const tokenField = z
@@ -28,6 +29,7 @@ const tokenField = z
 export const invite = defineCommand({
   kind: 'invite',
   duty: 'lead',
+  needsProof: true,
   input: z.strictObject({
     forWhom: text('Who it is for', 'name'),
     role: oneOf('Role', ROLES),
@@ -44,6 +46,7 @@ export const invite = defineCommand({
       releaseId: null,
       words: `invited ${invitation.forWhom} as ${ROLE_LABELS[invitation.role].toLowerCase()}`,
       result: { invitationId: context.id },
+      isAtDoor: true,
     };
   },
 });
@@ -51,10 +54,24 @@ export const invite = defineCommand({
 export const acceptInvitation = defineCommand({
   kind: 'acceptInvitation',
   duty: 'open',
+  hasPassword: true,
   input: z.strictObject({ token: tokenField, ...newPersonFields }),
-  run: ({ token, name, signInName, password }, { db, id }) => {
+  run: ({ token, name, signInName }, context) => {
+    const { db, id } = context;
     const invitation = openInvitation(db, token);
     const person = invitation.personId === null ? null : findPerson(db, invitation.personId);
+    if (invitation.personId !== null && !person)
+      throw userFault(
+        'gone',
+        '',
+        'This link was made for someone who is no longer of the house. Ask the lead for a new one.',
+      );
+    if (isNameTaken(db, name, person?.id ?? null))
+      throw userFault(
+        'badInput',
+        'name',
+        `Somebody here is called ${name} already. Add something that tells you apart.`,
+      );
     const isOwn = person?.signInName?.toLowerCase() === signInName.toLowerCase();
     if (!isOwn && isSignInNameTaken(db, signInName))
       throw userFault(
@@ -62,10 +79,12 @@ export const acceptInvitation = defineCommand({
         'signInName',
         `Sign-in name ${signInName} is taken. Choose another one.`,
       );
-    const passwordHash = hashPassword(password);
-    const entry = { name, signInName, passwordHash };
-    if (person) setSignIn(db, person.id, entry);
-    else insertPerson(db, { ...entry, id, role: invitation.role });
+    const entry = { name, signInName, passwordHash: passwordHashOf(context) };
+    if (person) {
+      setSignIn(db, person.id, entry);
+      endSessions(db, person.id, { exceptId: null });
+    }
+    if (!person) insertPerson(db, { ...entry, id, role: invitation.role });
     markInvitationUsed(db, invitation.id);
     return {
       releaseId: null,
@@ -74,6 +93,7 @@ export const acceptInvitation = defineCommand({
         : `came in as ${ROLE_LABELS[invitation.role].toLowerCase()}`,
       result: {},
       personId: person?.id ?? id,
+      isAtDoor: true,
     };
   },
 });
@@ -81,8 +101,9 @@ export const acceptInvitation = defineCommand({
 export const changeRole = defineCommand({
   kind: 'changeRole',
   duty: 'lead',
+  needsProof: true,
   input: z.strictObject({ personId: z.string().max(64), role: oneOf('Role', ROLES) }),
-  run: ({ personId, role }, { db }) => {
+  run: ({ personId, role }, { db, caller }) => {
     const person = findPerson(db, personId);
     if (!person)
       throw userFault('notFound', 'personId', 'There is no such person. Reload the page.');
@@ -93,10 +114,13 @@ export const changeRole = defineCommand({
         `${person.name} is the only lead. Make someone else lead first.`,
       );
     setRole(db, personId, role);
+    // What they may do is another thing now: they come in anew. Whoever changed their own stays.
+    endSessions(db, personId, { exceptId: caller.session?.id ?? null });
     return {
       releaseId: null,
       words: `made ${person.name} ${ROLE_LABELS[role].toLowerCase()}`,
       result: {},
+      isAtDoor: true,
     };
   },
 });
@@ -114,6 +138,25 @@ export const saveUnits = defineCommand({
       releaseId: null,
       words: `reads in ${units.mass} and °${units.temperature}`,
       result: {},
+    };
+  },
+});
+
+export const endOwnSessions = defineCommand({
+  kind: 'endSessions',
+  duty: 'self',
+  input: z.strictObject({ sessionId: z.string().max(64).optional() }),
+  run: ({ sessionId }, context) => {
+    const { db, caller } = context;
+    const which = sessionId ? { id: sessionId } : { exceptId: caller.session?.id ?? null };
+    const ended = endSessions(db, personOf(context).id, which);
+    if (sessionId && ended === 0)
+      throw userFault('notFound', 'sessionId', 'That browser is signed out already.');
+    return {
+      releaseId: null,
+      words: sessionId ? 'signed out another browser' : 'signed out everywhere else',
+      result: {},
+      isAtDoor: true,
     };
   },
 });

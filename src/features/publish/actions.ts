@@ -4,6 +4,7 @@ import { userFault } from '@/core/errors';
 import { optionalText, parse, text } from '@/core/schema/fields';
 import { defineCommand, personOf } from '@/data/command';
 import { findHouse } from '@/data/house';
+import { findRelease } from '@/data/releases';
 import {
   findAddress,
   GATES,
@@ -23,6 +24,7 @@ const passes = z.partialRecord(z.enum(GATES), optionalText('Why this gate is pas
 export const publish = defineCommand({
   kind: 'publish',
   duty: 'lead',
+  needsProof: true,
   input: z.strictObject({
     releaseId: z.string().max(64),
     /** The revision that was previewed: what is published is what was seen. */
@@ -118,8 +120,11 @@ export const withdraw = defineCommand({
 export const showAgain = defineCommand({
   kind: 'showAgain',
   duty: 'lead',
+  needsProof: true,
   input: z.strictObject({ releaseId: z.string().max(64) }),
   run: ({ releaseId }, { db }) => {
+    if (!findRelease(db, releaseId))
+      throw userFault('notFound', 'releaseId', 'This release was taken away. Put it back first.');
     const address = findAddress(db, releaseId);
     if (!address || address.withdrawnAt === null)
       throw userFault('refused', '', 'Nothing of this release is withdrawn. Reload the page.');

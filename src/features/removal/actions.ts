@@ -9,12 +9,21 @@ import { defineCommand, personOf, type Context } from '@/data/command';
 import { findEdit, type Editable } from '@/data/edits';
 import { updatePart } from '@/data/equipment';
 import { updateHouse, type HouseFields } from '@/data/house';
-import { countLeads, findPerson } from '@/data/people';
+import { closeInvitationsFor } from '@/data/invitations';
+import { countLeads, findPerson, isNameTaken } from '@/data/people';
 import { updateProgramme } from '@/data/programmes';
 import { updateBatch, updateRelease, type ReleaseFields } from '@/data/releases';
 import { updateSetup, type SetupFields } from '@/data/setups';
 import type { Seen } from '@/data/table';
-import { REMOVABLE, releaseOf, setRemoved, whatHolds, type Removable } from '@/data/removal';
+import {
+  nameOf,
+  REMOVABLE,
+  releaseOf,
+  setRemoved,
+  whatHolds,
+  type Removable,
+} from '@/data/removal';
+import { endSessions } from '@/data/session';
 
 const input = z.strictObject({ what: oneOf('What', REMOVABLE), id: z.string().max(70) });
 
@@ -25,8 +34,13 @@ export const takeAway = defineCommand({
   run: ({ what, id }, context) => {
     const held = whatHolds(context.db, what, id);
     if (held) throw userFault('refused', 'id', held);
-    if (what === 'person') keepALead(id, context);
-    return move(what, id, true, context);
+    const { db } = context;
+    if (what !== 'person') return move(what, id, true, context);
+    keepALead(id, context);
+    const outcome = move(what, id, true, context);
+    endSessions(db, id, { exceptId: null });
+    closeInvitationsFor(db, id);
+    return outcome;
   },
 });
 
@@ -34,7 +48,16 @@ export const putBack = defineCommand({
   kind: 'putBack',
   duty: 'lead',
   input,
-  run: ({ what, id }, context) => move(what, id, false, context),
+  run: ({ what, id }, context) => {
+    const name = what === 'person' ? nameOf(context.db, what, id) : null;
+    if (name !== null && isNameTaken(context.db, name, id))
+      throw userFault(
+        'conflict',
+        'id',
+        `Somebody else is called ${name} now. Invite them anew under another name.`,
+      );
+    return move(what, id, false, context);
+  },
 });
 
 /** Takes an edit back, as long as nobody changed the row since. */
@@ -83,6 +106,7 @@ const RESTORE: { readonly [E in Editable]: Restore<never> } = {
 
 function move(what: Removable, id: string, removed: boolean, { db }: Context) {
   const releaseId = releaseOf(db, what, id);
+  const named = what === 'person' || what === 'invitation' ? nameOf(db, what, id) : null;
   if (!setRemoved(db, what, id, removed))
     throw userFault(
       'notFound',
@@ -91,8 +115,9 @@ function move(what: Removable, id: string, removed: boolean, { db }: Context) {
     );
   return {
     releaseId,
-    words: `${removed ? 'took away' : 'put back'} a ${what}`,
+    words: `${removed ? 'took away' : 'put back'} ${named ?? `a ${what}`}`,
     result: {},
+    isAtDoor: named !== null,
   };
 }
 

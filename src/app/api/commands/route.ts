@@ -1,17 +1,18 @@
 /** The edge of every change: one address, one schema per command, typed faults as 4xx. */
-import { cookies } from 'next/headers';
 import { commands } from '@/app/commands';
-import { submit } from '@/data/command';
+import { commandOf, submit } from '@/data/command';
 import { database } from '@/data/database';
-import { findSignedIn } from '@/data/session';
-import { answer, jsonOf } from '../edge';
+import { callerOf, withPasswordHash } from '../caller';
+import { answer, jsonOf, STRANGERS_BYTES } from '../edge';
 
 export const dynamic = 'force-dynamic';
 
 export async function POST(request: Request): Promise<Response> {
   return answer(request, async () => {
-    const body = await jsonOf(request);
-    const person = await findSignedIn(database(), await cookies());
-    return submit(database(), commands, body, person?.id ?? null);
+    const db = database();
+    const caller = await callerOf(db, request);
+    const body = await jsonOf(request, caller.personId === null ? STRANGERS_BYTES : undefined);
+    const { command, input } = commandOf(commands, body);
+    return submit(db, commands, body, await withPasswordHash(caller, command, input));
   });
 }

@@ -3,20 +3,19 @@
  * them: look at its columns, check every row, take all of it or nothing. Checking tells how far it is,
  * a line of JSON at a time, and stops when whoever asked goes away.
  */
-import { cookies } from 'next/headers';
 import { z } from 'zod';
 import { commands } from '@/app/commands';
 import { userFault } from '@/core/errors';
 import { oneOf, parse } from '@/core/schema/fields';
-import { requireDuty, submit } from '@/data/command';
+import { submit } from '@/data/command';
 import { database } from '@/data/database';
-import { findSignedIn } from '@/data/session';
 import { today } from '@/data/today';
 import { planOf, prepareImport } from '@/features/import/kinds';
 import { importInput } from '@/features/import/prepared';
 import { SHEET_NAMES, SHEETS, type SheetName } from '@/features/import/sheets';
 import { suggestMapping, suggestUnits } from '@/formats/sheets/columns';
 import { CSV_LIMITS, decodeCsv, guessDateOrder, parseCsv } from '@/formats/sheets/csv';
+import { admit, sourceOf } from '../caller';
 import { answer, bytesOf, streamed } from '../edge';
 
 export const dynamic = 'force-dynamic';
@@ -37,8 +36,8 @@ const request = z.strictObject({
 export async function POST(received: Request): Promise<Response> {
   return answer(received, async () => {
     const db = database();
-    const person = await findSignedIn(db, await cookies());
-    requireDuty(db, 'lead', person);
+    const { person, session } = await admit(db, 'lead');
+    const caller = { personId: person.id, session, source: sourceOf(received) };
     const { csv, asked } = await partsOf(received);
     const { step, sheet, id, ...question } = parse(request, asked);
     if (step === 'look') return lookAt(sheet, csv);
@@ -51,7 +50,7 @@ export async function POST(received: Request): Promise<Response> {
       if (step === 'check') return planOf(prepared);
       if (prepared.faults.length > 0)
         throw userFault('badInput', 'file', 'The sheet has faults now. Check every row again.');
-      return submit(db, commands, { id, kind, input }, person.id);
+      return submit(db, commands, { id, kind, input }, caller);
     });
   });
 }

@@ -1,22 +1,20 @@
 /** Signing in (POST), out (DELETE), and a new password (PUT). */
 import { cookies } from 'next/headers';
 import { z } from 'zod';
-import { userFault } from '@/core/errors';
 import { parse } from '@/core/schema/fields';
 import { passwordField } from '@/core/schema/person';
+import { refuseCommon } from '@/data/commonPasswords';
 import { database } from '@/data/database';
-import { findPerson, setPassword } from '@/data/people';
-import { endSession, findSignedIn, startSession } from '@/data/session';
-import { hashPassword, signIn } from '@/data/signIn';
-import { answer, jsonOf } from '../edge';
+import { logAtDoor } from '@/data/doorLog';
+import { hashPassword } from '@/data/passwords';
+import { findSignIn, keepPasswordHash } from '@/data/people';
+import { browserOf, endSession, endSessions, findSignedIn, startSession } from '@/data/session';
+import { signIn } from '@/data/signIn';
+import { addressOf, admit, deviceOf, sourceOf } from '../caller';
+import { answer, jsonOf, STRANGERS_BYTES } from '../edge';
+import { proveAgain, typed } from './proof';
 
 export const dynamic = 'force-dynamic';
-
-const typed = (label: string) =>
-  z
-    .string({ error: `${label} is missing. Enter it.` })
-    .min(1, { error: `${label} is empty. Enter it.` })
-    .max(200, { error: `${label} is over 200 characters. Check it.` });
 
 const signInInput = z.strictObject({
   signInName: typed('Sign-in name'),
@@ -25,16 +23,34 @@ const signInInput = z.strictObject({
 
 export async function POST(request: Request): Promise<Response> {
   return answer(request, async () => {
-    const { signInName, password } = parse(signInInput, await jsonOf(request));
-    const person = signIn(database(), signInName.trim(), password);
-    await startSession(database(), await cookies(), person);
+    const { signInName, password } = parse(signInInput, await jsonOf(request, STRANGERS_BYTES));
+    const [db, store] = [database(), await cookies()];
+    const name = signInName.trim();
+    const source = sourceOf(request);
+    const knock = { address: addressOf(request), browser: browserOf(store) };
+    try {
+      const person = await signIn(db, { signInName: name, password }, knock);
+      startSession(db, store, person, deviceOf(request));
+      logAtDoor(db, { personId: person.id, kind: 'signIn', words: 'signed in', source });
+    } catch (error) {
+      const personId = findSignIn(db, name)?.id ?? null;
+      // What was typed is kept only where it is somebody's name: it might be a password.
+      const words = personId ? 'was not let in: wrong password' : 'a name nobody has was tried';
+      logAtDoor(db, { personId, kind: 'failure', words, source });
+      throw error;
+    }
     return {};
   });
 }
 
 export async function DELETE(request: Request): Promise<Response> {
   return answer(request, async () => {
-    await endSession(database(), await cookies());
+    const [db, store] = [database(), await cookies()];
+    const person = findSignedIn(db, store)?.person;
+    endSession(db, store);
+    const source = sourceOf(request);
+    if (person)
+      logAtDoor(db, { personId: person.id, kind: 'signOut', words: 'signed out', source });
     return {};
   });
 }
@@ -43,15 +59,22 @@ const newPasswordInput = z.strictObject({ password: typed('Password'), next: pas
 
 export async function PUT(request: Request): Promise<Response> {
   return answer(request, async () => {
-    const { password, next } = parse(newPasswordInput, await jsonOf(request));
     const db = database();
-    const person = await findSignedIn(db, await cookies());
-    if (!person?.signInName)
-      throw userFault('signedOut', '', 'You are not signed in. Sign in first.');
-    signIn(db, person.signInName, password);
-    setPassword(db, person.id, hashPassword(next));
-    // Every other session of this person ends; this one goes on.
-    await startSession(db, await cookies(), findPerson(db, person.id)!);
+    const signedIn = await admit(db, 'self');
+    const { password, next } = parse(newPasswordInput, await jsonOf(request, STRANGERS_BYTES));
+    await proveAgain(db, signedIn, { password, request });
+    refuseCommon(next, 'next');
+    const { person } = signedIn;
+    keepPasswordHash(db, person.id, await hashPassword(next));
+    // Every session of this person ends; this browser gets a new one.
+    endSessions(db, person.id, { exceptId: null });
+    startSession(db, await cookies(), person, deviceOf(request));
+    logAtDoor(db, {
+      personId: person.id,
+      kind: 'password',
+      words: 'changed the password',
+      source: sourceOf(request),
+    });
     return {};
   });
 }

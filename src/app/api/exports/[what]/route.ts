@@ -1,15 +1,14 @@
 /** What the house knows as CSV: its sheets as they can be brought in again, and what Patterns shows. */
-import { cookies } from 'next/headers';
 import { userFault } from '@/core/errors';
-import { requireDuty } from '@/data/command';
 import { database } from '@/data/database';
 import { findHouse } from '@/data/house';
-import { findSignedIn } from '@/data/session';
+import { logAtDoor } from '@/data/doorLog';
 import { exportSheet } from '@/features/import/exports';
 import { SHEET_NAMES } from '@/features/import/sheets';
 import { exportPatterns, PATTERN_EXPORTS } from '@/features/patterns/exports';
 import { csvChunks } from '@/formats/sheets/csv';
 import { prepareRecords } from '@/views/records';
+import { admit, sourceOf } from '../../caller';
 import { answer } from '../../edge';
 
 export const dynamic = 'force-dynamic';
@@ -21,13 +20,19 @@ interface Props {
 export async function GET(request: Request, { params }: Props): Promise<Response> {
   return answer(request, async () => {
     const db = database();
-    requireDuty(db, 'self', await findSignedIn(db, await cookies()));
+    const { person } = await admit(db, 'self');
     const { what } = await params;
     const house = findHouse(db)!;
     const sheet = SHEET_NAMES.find((name) => name === what);
     const pattern = PATTERN_EXPORTS.find((name) => name === what);
     if (!sheet && !pattern)
       throw userFault('notFound', '', `There is nothing called “${what.slice(0, 40)}” to export.`);
+    logAtDoor(db, {
+      personId: person.id,
+      kind: 'export',
+      words: `took out the ${what} as a sheet`,
+      source: sourceOf(request),
+    });
     if (pattern) await prepareRecords(db, house);
     const search = Object.fromEntries(new URL(request.url).searchParams);
     const rows = sheet ? exportSheet(db, sheet) : exportPatterns(db, house, pattern!, search);

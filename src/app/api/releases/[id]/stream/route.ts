@@ -1,17 +1,15 @@
 /** Server-sent events: what is done to a release, as it is done, to whoever of the house has it open. */
-import { cookies } from 'next/headers';
-import { requireDuty } from '@/data/command';
 import { database } from '@/data/database';
 import { listEventsAfter, newestEvent } from '@/data/events';
-import { findPerson } from '@/data/people';
-import { findSignedIn } from '@/data/session';
+import { isOpenSession } from '@/data/session';
+import { admit } from '../../../caller';
 import { answer } from '../../../edge';
 
 export const dynamic = 'force-dynamic';
 
-/** The log is asked this often: one indexed row. */
+/** The log is asked this often, and whether the session still stands: two indexed rows. */
 const ASK_EVERY_MS = 700;
-/** A word now and then, so that nothing on the way closes the line; and a look whether they still may. */
+/** A word now and then, so that nothing on the way closes the line. */
 const ALIVE_EVERY_MS = 15_000;
 
 const HEADERS = {
@@ -37,8 +35,7 @@ export async function GET(
   return answer(request, async () => {
     const { id: releaseId } = await params;
     const db = database();
-    const person = await findSignedIn(db, await cookies());
-    requireDuty(db, 'self', person);
+    const { person, session } = await admit(db, 'self');
     // A browser that tries again on a connection it still has must not keep the server from ending.
     if (isEnding) return new Response(': ending\n\n', { headers: HEADERS });
     const encoder = new TextEncoder();
@@ -61,6 +58,7 @@ export async function GET(
         };
         say(': open\n\n');
         const ask = () => {
+          if (!isOpenSession(db, session.id)) return close();
           for (const event of listEventsAfter(db, releaseId, seen)) {
             seen = event.order;
             const words = `${event.person ?? 'Somebody'} ${event.words}`;
@@ -72,11 +70,7 @@ export async function GET(
             say(`id: ${seen}\ndata: ${data}\n\n`);
           }
         };
-        const stay = () => {
-          const now = findPerson(db, person.id);
-          if (!now || now.sessionEpoch !== person.sessionEpoch) return close();
-          say(': here\n\n');
-        };
+        const stay = () => say(': here\n\n');
         timers = [setInterval(ask, ASK_EVERY_MS), setInterval(stay, ALIVE_EVERY_MS)];
         open.add(close);
         forget = () => open.delete(close);

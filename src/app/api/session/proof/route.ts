@@ -1,0 +1,21 @@
+/** The password once more, before something that leaves the house or changes who is in it. */
+import { z } from 'zod';
+import { parse } from '@/core/schema/fields';
+import { database } from '@/data/database';
+import { admit } from '../../caller';
+import { answer, jsonOf, STRANGERS_BYTES } from '../../edge';
+import { proveAgain, typed } from '../proof';
+
+export const dynamic = 'force-dynamic';
+
+const proofInput = z.strictObject({ password: typed('Password') });
+
+export async function POST(request: Request): Promise<Response> {
+  return answer(request, async () => {
+    const db = database();
+    const signedIn = await admit(db, 'self');
+    const { password } = parse(proofInput, await jsonOf(request, STRANGERS_BYTES));
+    await proveAgain(db, signedIn, { password, request });
+    return {};
+  });
+}

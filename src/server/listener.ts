@@ -1,0 +1,67 @@
+/** Each request: through the gate, with what the rest of the program may rely on, to the pages. */
+import type { IncomingMessage, RequestListener, ServerResponse } from 'node:http';
+import { isKnownHost } from '@/data/address';
+import type { Db } from '@/data/database';
+import { addressOfRequest, isInner, refusalOf, type Refusal } from './gate';
+import { commonHeaders } from './headers';
+
+/** Bodies that are still coming in: so many of one address, so many in all. */
+const MOST_BODIES = { ofOne: 20, ofAll: 120 } as const;
+
+type Handler = (request: IncomingMessage, response: ServerResponse) => Promise<void>;
+
+export function listener(db: Db, handle: Handler): RequestListener {
+  const bodies = new Map<string, number>();
+  let all = 0;
+  return (request, response) => {
+    for (const [name, value] of Object.entries(commonHeaders())) response.setHeader(name, value);
+    const address = addressOfRequest(
+      request.socket.remoteAddress,
+      oneOf(request.headers['x-forwarded-for']),
+      process.env.KETTLEBRAND_PROXY === '1',
+    );
+    for (const name of Object.keys(request.headers))
+      if (isInner(name) || name.startsWith('x-forwarded-')) delete request.headers[name];
+    request.headers['x-kettlebrand-from'] = address;
+    const { method = '', url = '', headers } = request;
+    const refusal = refusalOf({ method, url, headers }, (name) => isKnownHost(db, name));
+    if (refusal) return refuse(response, refusal);
+    if (method !== 'GET' && method !== 'HEAD') {
+      const own = bodies.get(address) ?? 0;
+      if (own >= MOST_BODIES.ofOne || all >= MOST_BODIES.ofAll)
+        return refuse(response, {
+          status: 503,
+          words: 'Very much is being sent just now. Wait some seconds, then send it again.',
+        });
+      bodies.set(address, own + 1);
+      all++;
+      let isOver = false;
+      const over = () => {
+        if (isOver) return;
+        isOver = true;
+        all--;
+        const left = bodies.get(address)! - 1;
+        if (left === 0) bodies.delete(address);
+        else bodies.set(address, left);
+      };
+      request.once('end', over);
+      request.once('close', over);
+    }
+    void handle(request, response).catch((error: unknown) => {
+      console.error(error);
+      if (response.headersSent) response.destroy();
+      else refuse(response, { status: 500, words: 'Something broke in Kettlebrand.' });
+    });
+  };
+}
+
+const oneOf = (header: string | string[] | undefined) =>
+  Array.isArray(header) ? header.join(',') : header;
+
+function refuse(response: ServerResponse, { status, words }: Refusal): void {
+  response.statusCode = status;
+  response.setHeader('content-type', 'application/json; charset=utf-8');
+  // What was not read must not be taken for the next request.
+  response.setHeader('connection', 'close');
+  response.end(JSON.stringify({ faults: [{ field: '', message: words }] }));
+}

@@ -1,0 +1,83 @@
+/**
+ * The server: opens the database, lets requests through the gate, hands them to the pages, and ends
+ * cleanly. PORT, HOST and KETTLEBRAND_DATA as in the README; `--dev` serves the sources as they change.
+ */
+import { createServer } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import next from 'next';
+import { UserFault } from '@/core/errors';
+import { closeDatabase, database } from '@/data/database';
+import { hasSignIns } from '@/data/people';
+import { openSetUp } from '@/data/setUpCode';
+import { listener } from './listener';
+
+const isDev = process.argv.includes('--dev');
+const port = Number(process.env.PORT ?? 3210);
+const host = process.env.HOST ?? 'localhost';
+
+/** A request is whole within this, its headers sooner: slow ones hold nothing for long. */
+const [REQUEST_MS, HEADERS_MS] = [60_000, 10_000];
+/** Whoever is still being answered has this long when the server is told to end. */
+const LAST_WORDS_MS = 3_000;
+
+async function main(): Promise<void> {
+  const db = openOrExplain();
+  if (!db) return;
+  const app = next({ dev: isDev, dir: process.cwd(), hostname: host, port });
+  await app.prepare();
+  const server = createServer(
+    { requestTimeout: REQUEST_MS, headersTimeout: HEADERS_MS, connectionsCheckingInterval: 5_000 },
+    listener(db, app.getRequestHandler()),
+  );
+  server.on('upgrade', (request, socket, head) =>
+    isDev ? void app.getUpgradeHandler()(request, socket, head) : socket.destroy(),
+  );
+  server.on('error', (error: NodeJS.ErrnoException) => {
+    process.stderr.write(
+      error.code === 'EADDRINUSE'
+        ? `Port ${port} is in use. Set PORT to another one.\n`
+        : `The server cannot listen on ${host}:${port}: ${error.message}\n`,
+    );
+    process.exit(1);
+  });
+  server.listen(port, host, () => {
+    const at = (server.address() as AddressInfo).port;
+    process.stdout.write(`Kettlebrand: http://localhost:${at}\n`);
+    if (!hasSignIns(db))
+      process.stdout.write(
+        `This house is not set up yet. Open the address and enter the code ${openSetUp()}\n`,
+      );
+  });
+  for (const signal of ['SIGTERM', 'SIGINT'] as const)
+    process.once(signal, () => {
+      server.close(() => end());
+      server.closeIdleConnections();
+      setTimeout(() => {
+        server.closeAllConnections();
+        end();
+      }, LAST_WORDS_MS).unref();
+    });
+}
+
+let hasEnded = false;
+
+function end(): void {
+  if (hasEnded) return;
+  hasEnded = true;
+  closeDatabase();
+  process.exit(0);
+}
+
+/** The database, or one sentence why there is none. */
+function openOrExplain() {
+  try {
+    return database();
+  } catch (error) {
+    if (!(error instanceof UserFault)) throw error;
+    process.stderr.write(`${error.message}\n`);
+    process.exitCode = 1;
+    return null;
+  }
+}
+
+void main();
