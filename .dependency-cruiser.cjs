@@ -31,6 +31,7 @@ module.exports = {
     layer('formats-look-down', '^src/formats', '^src/(app|features|views|ui|data)'),
     layer('views-look-down', '^src/views', '^src/(app|features)'),
     layer('features-below-app', '^src/features', '^src/app'),
+    layer('nothing-above-the-server', '^src/(?!server)', '^src/server'),
     {
       name: 'screens-ask-for-instruments',
       severity: 'error',

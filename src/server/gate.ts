@@ -55,7 +55,6 @@ export function refusalOf(
 function isReadable(url: string): boolean {
   if (!url.startsWith('/') || url.startsWith('//')) return false;
   try {
-    // eslint-disable-next-line no-control-regex
     return !/[\u0000-\u001f\u007f\\]/.test(decodeURIComponent(url.replaceAll('+', ' ')));
   } catch {
     return false;

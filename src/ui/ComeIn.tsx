@@ -70,7 +70,7 @@ export function ComeIn<T extends object>({
       <TextInput
         label="Password"
         type="password"
-        hint="At least 10 characters; a few words do"
+        hint="At least 12 characters; a few words do"
         autoComplete="new-password"
         {...bindAny('password')}
       />

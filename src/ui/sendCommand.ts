@@ -1,6 +1,7 @@
 /** Sending one command, as every form and the outbox do it. */
 import type { CommandKind, Commands } from '@/core/command/inputs';
 import type { Fault, FaultCode } from '@/core/errors';
+import { askForProof } from './askedProof';
 
 export type Answer<K extends CommandKind = CommandKind> =
   | { readonly ok: true; readonly result: Commands[K]['answers'] }
@@ -31,6 +32,7 @@ export async function sendCommand<K extends CommandKind>(
       faults?: Fault[];
     };
     if (response.ok && body.result) return { ok: true, result: body.result };
+    if (body.code === 'unproved' && (await askForProof())) return sendCommand(id, kind, input);
     return {
       ok: false,
       code: body.code,

@@ -192,7 +192,8 @@ test('as reader: every page opens, and every write is refused with 403 and words
   for (const { kind, duty } of commands.values())
     expect([kind, statuses.get(kind)]).toEqual([kind, expected[duty]]);
   expect(statuses.get('POST /api/imports')).toBe(403);
-  expect(statuses.get('PUT /api/session')).toBe(401);
+  // A wrong password of their own.
+  expect(statuses.get('PUT /api/session')).toBe(403);
   expect(weigh(server.databaseFile)).toBe(before);
   await lookForWrites(page);
 });
@@ -223,11 +224,20 @@ async function lookForWrites(page: Page): Promise<void> {
 }
 
 test('every answer carries the policy and the headers', async ({ request }) => {
-  for (const path of ['/sign-in', '/p/guess', '/api/commands', '/status']) {
+  const ofPages = /script-src 'self' 'nonce-[^']+' 'strict-dynamic'.*frame-ancestors 'none'/;
+  const ofOthers = /^default-src 'none'; frame-ancestors 'none'$/;
+  for (const [path, policy] of [
+    ['/sign-in', ofPages],
+    ['/p/guess', ofPages],
+    ['/status', ofPages],
+    ['/icon.svgfoo', ofPages],
+    ['/icon.svg', ofOthers],
+    ['/api/commands', ofOthers],
+    ['/_next/static/nothing.js', ofOthers],
+    ['/%ff', ofOthers],
+  ] as const) {
     const headers = (await request.get(server.url + path)).headers();
-    expect(headers['content-security-policy'], path).toMatch(
-      /script-src 'self' 'nonce-[^']+' 'strict-dynamic'.*frame-ancestors 'none'/,
-    );
+    expect(headers['content-security-policy'], path).toMatch(policy);
     expect(headers['x-content-type-options'], path).toBe('nosniff');
     expect(headers['referrer-policy'], path).toBe('same-origin');
   }
@@ -247,4 +257,56 @@ test('the session cookie cannot be read by a script or forged', async ({ page, r
     headers: { cookie: `kettlebrand=${cookie!.value.slice(0, -3)}abc` },
   });
   expect(forged.status()).toBe(307);
+  for (const broken of ['%', 'Fe26.2*1*x*y', '"\u007f', 'a=b=c', 'x'.repeat(3000)]) {
+    const answer = await request.get(server.url, {
+      maxRedirects: 0,
+      headers: { cookie: `kettlebrand=${broken}` },
+    });
+    expect([broken.slice(0, 12), answer.status()]).toEqual([broken.slice(0, 12), 307]);
+  }
+});
+
+test('a browser that is signed out elsewhere is out at once, its open lines too', async ({
+  browser,
+  page,
+}) => {
+  await signIn(page, server.url);
+  const other = await browser.newPage();
+  await signIn(other, server.url);
+  const { releaseId } = factsOf(server.databaseFile);
+  await other.goto(`${server.url}/releases/${releaseId}/pull`);
+  const isClosed = other.evaluate(
+    (address) =>
+      new Promise((resolve) => {
+        const line = new EventSource(address);
+        line.onerror = () => resolve(line.readyState === EventSource.CLOSED || 'ended');
+      }),
+    `/api/releases/${releaseId}/stream`,
+  );
+  await page.goto(`${server.url}/people`);
+  await page.getByRole('button', { name: 'Sign out everywhere else' }).click();
+  expect(await isClosed).toBeTruthy();
+  await other.goto(`${server.url}/house`);
+  await expect(other).toHaveURL(`${server.url}/sign-in`);
+  await expect(page.getByRole('button', { name: 'Sign out everywhere else' })).toHaveCount(0);
+  await other.close();
+});
+
+test('a password given long ago is asked for again, and what was sent goes on', async ({
+  page,
+}) => {
+  await signIn(page, server.url);
+  const db = new Database(server.databaseFile);
+  db.prepare(`UPDATE session SET proved_at = '2026-01-01T00:00:00.000Z'`).run();
+  db.close();
+  await page.goto(`${server.url}/people`);
+  await page.getByLabel('Who it is for').fill('Marlow');
+  await page.getByRole('button', { name: 'Make a link' }).click();
+  const dialog = page.getByRole('dialog', { name: 'Your password once more' });
+  await dialog.getByLabel('Password').fill('kettle at seven');
+  await page.keyboard.press('Enter');
+  await expect(dialog.getByText('This is not your password. Type it again.')).toBeVisible();
+  await dialog.getByLabel('Password').fill('kettle at six');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Give this link to Marlow.')).toBeVisible();
 });

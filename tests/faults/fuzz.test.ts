@@ -169,7 +169,7 @@ const VALID: [string, unknown][] = [
   ],
   ['publish', { releaseId, draftId, ...WORDS, whatChanged: 'words' }],
   ['importDocument', { document: '{"format":"kettlebrand-recipe"}' }],
-  ['setUpHouse', { houseName: 'Another', ...LEAD }],
+  ['setUpHouse', { houseName: 'Another', code: 'AAAA-BBBB-CCCC', ...LEAD }],
 ];
 
 test.each(VALID)('%s is taken or refused with words, whatever it is sent', (kind, input) => {

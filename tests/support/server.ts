@@ -7,6 +7,8 @@ import { join } from 'node:path';
 export interface RunningServer {
   readonly url: string;
   readonly databaseFile: string;
+  /** What it printed for the first set-up of a house; empty when there is one. */
+  readonly setUpCode: () => string;
   /** Ends the process at once, as a power cut would. */
   readonly kill: () => Promise<void>;
   /** Starts it again on the same port and database. */
@@ -31,11 +33,16 @@ async function untilUp(url: string): Promise<void> {
  * The port a started server says it listens on. A server that ends by itself, then or later, is
  * reported with what it said: otherwise only some later step would fail.
  */
-function listeningPort(child: ChildProcess, isExpectedToEnd: () => boolean): Promise<number> {
+function listeningPort(
+  child: ChildProcess,
+  isExpectedToEnd: () => boolean,
+  hear: (said: string) => void,
+): Promise<number> {
   return new Promise((resolve, reject) => {
     let said = '';
     const listen = (chunk: Buffer) => {
       said = (said + chunk.toString()).slice(-4000);
+      hear(said);
       const found = /http:\/\/localhost:(\d+)/.exec(said);
       if (found) resolve(Number(found[1]));
     };
@@ -66,6 +73,7 @@ export async function startServer({
   prepare?.(databaseFile);
   let child: ChildProcess;
   let isEnding = false;
+  let said = '';
   // The first start takes whatever port is free and says which: asking for a free one beforehand and
   // taking it later lets two servers that start at once believe in the same address.
   let port = 0;
@@ -82,7 +90,11 @@ export async function startServer({
       },
       stdio: ['ignore', 'pipe', 'pipe'],
     });
-    port = await listeningPort(child, () => isEnding);
+    port = await listeningPort(
+      child,
+      () => isEnding,
+      (words) => (said = words),
+    );
     await untilUp(`http://localhost:${port}`);
   };
   const end = (signal: NodeJS.Signals) =>
@@ -96,6 +108,7 @@ export async function startServer({
   return {
     url: `http://localhost:${port}`,
     databaseFile,
+    setUpCode: () => /the code ([A-Z0-9-]+)/.exec(said)?.[1] ?? '',
     kill: () => end('SIGKILL'),
     restart: start,
     close: async () => {

@@ -6,6 +6,7 @@ import { prepareToday, readToday } from '@/views/today';
 import { loadHouse } from '@/features/frame/load';
 import { TopBar } from '@/features/frame/TopBar';
 import { PersonProvider } from '@/ui/person';
+import { ProofDialog } from '@/ui/ProofDialog';
 import { UndoBar } from '@/ui/undo';
 
 export const dynamic = 'force-dynamic';
@@ -30,6 +31,7 @@ export default async function HouseLayout({ children }: { children: ReactNode })
       <TopBar houseName={house.name} recent={listRecentReleases(db, RECENT_RELEASES)} due={due} />
       {children}
       <UndoBar />
+      <ProofDialog />
     </PersonProvider>
   );
 }

@@ -20,11 +20,9 @@ const MOST_DEVICE_CHARACTERS = 80;
 
 /** "Firefox on Linux". */
 export function deviceOf(request: Request): string {
-  const agent = request.headers.get('user-agent') ?? '';
-  const { browser, os } =
-    agent === '' ? ({} as Partial<Bowser.Parser.ParsedResult>) : Bowser.parse(agent);
-  const name = browser?.name ?? 'A program';
-  const words = os?.name ? `${name} on ${os.name}` : name;
+  const agent = request.headers.get('user-agent');
+  const { browser, os } = agent ? Bowser.parse(agent) : {};
+  const words = [browser?.name || 'A program', os?.name].filter(Boolean).join(' on ');
   return words.slice(0, MOST_DEVICE_CHARACTERS);
 }
 

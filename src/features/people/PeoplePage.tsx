@@ -1,5 +1,6 @@
 'use client';
 
+import Link from 'next/link';
 import { useState, type FormEvent } from 'react';
 import styled from 'styled-components';
 import { ROLE_LABELS, ROLE_WORDS, ROLES, type Role } from '@/core/roles';
@@ -15,8 +16,9 @@ import { offerUndo } from '@/ui/undo';
 import { useCommand } from '@/ui/useCommand';
 import { newToken } from './newToken';
 import { Password } from './Password';
+import { Sessions, type SessionsProps } from './Sessions';
 
-export interface PeoplePageProps {
+export interface PeoplePageProps extends SessionsProps {
   readonly people: readonly { id: string; name: string; role: Role; signInName: string | null }[];
   readonly invitations: readonly { id: string; forWhom: string; role: Role; expiresAt: string }[];
 }
@@ -39,15 +41,21 @@ const roleOptions = ROLES.map((value) => ({
 }));
 
 /** Who works here, who is invited, and how one's own figures read. */
-export function PeoplePage({ people, invitations }: PeoplePageProps) {
+export function PeoplePage({ people, invitations, sessions }: PeoplePageProps) {
   const isLead = useMay('lead');
   return (
     <Page>
       <StageTitle as="h1">People</StageTitle>
+      {isLead && (
+        <p>
+          <Link href="/people/log">Who came in, and what was changed</Link>
+        </p>
+      )}
       <Everyone people={people} />
       {isLead && <Invitations invitations={invitations} />}
       <Own />
       <Password />
+      <Sessions sessions={sessions} />
     </Page>
   );
 }
@@ -121,7 +129,7 @@ function Everyone({ people }: Pick<PeoplePageProps, 'people'>) {
   );
 }
 
-interface Link {
+interface MadeLinkOf {
   readonly forWhom: string;
   readonly address: string;
 }
@@ -130,7 +138,7 @@ interface Link {
 function useLinks() {
   const { submit, faults, faultOf, isBusy } = useCommand();
   const [token, setToken] = useState(newToken);
-  const [link, setLink] = useState<Link | null>(null);
+  const [link, setLink] = useState<MadeLinkOf | null>(null);
   const make = async (invitation: { forWhom: string; role: Role; personId?: string }) => {
     const answer = await submit('invite', { ...invitation, token });
     if (!answer.ok) return false;
@@ -142,7 +150,7 @@ function useLinks() {
   return { make, link, faults, faultOf, isBusy };
 }
 
-function MadeLink({ link }: { link: Link | null }) {
+function MadeLink({ link }: { link: MadeLinkOf | null }) {
   if (!link) return null;
   return (
     <Notice $kind="good" role="status" style={{ marginTop: 12 }}>

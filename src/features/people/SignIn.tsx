@@ -91,6 +91,7 @@ export function SignIn({ houseName, demo }: { houseName: string; demo: readonly 
                         void signIn({ signInName: person.signInName, password: person.password })
                       }
                       aria-label={`Come in as ${person.name}`}
+                      style={{ whiteSpace: 'nowrap' }}
                     >
                       Come in
                     </Button>

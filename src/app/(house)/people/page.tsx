@@ -1,13 +1,14 @@
 import { database } from '@/data/database';
 import { listOpenInvitations } from '@/data/invitations';
 import { listPeople } from '@/data/people';
+import { listSessions } from '@/data/session';
 import { loadHouse } from '@/features/frame/load';
 import { PeoplePage } from '@/features/people/PeoplePage';
 
 export const metadata = { title: 'People' };
 
 export default async function People() {
-  const { person } = await loadHouse();
+  const { person, session } = await loadHouse();
   const db = database();
   const people = listPeople(db).map(({ id, name, role, signInName }) => ({
     id,
@@ -18,6 +19,13 @@ export default async function People() {
   const invitations = person.role === 'lead' ? listOpenInvitations(db) : [];
   return (
     <PeoplePage
+      sessions={listSessions(db, person.id).map(({ id, device, madeAt, usedAt }) => ({
+        id,
+        device,
+        madeAt,
+        usedAt,
+        isHere: id === session.id,
+      }))}
       people={people}
       invitations={invitations.map(({ id, forWhom, role, expiresAt }) => ({
         id,

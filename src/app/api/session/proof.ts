@@ -1,16 +1,19 @@
 /** Somebody who is signed in gives the password again. */
 import { z } from 'zod';
-import { assert } from '@/core/errors';
+import { assert, UserFault, userFault } from '@/core/errors';
 import type { Db } from '@/data/database';
+import { logAtDoor } from '@/data/doorLog';
 import { noteProof, type SignedIn } from '@/data/session';
 import { signIn } from '@/data/signIn';
-import { addressOf } from '../caller';
+import { addressOf, sourceOf } from '../caller';
 
 export const typed = (label: string) =>
   z
     .string({ error: `${label} is missing. Enter it.` })
     .min(1, { error: `${label} is empty. Enter it.` })
     .max(200, { error: `${label} is over 200 characters. Check it.` });
+
+const WRONG = 'is signed in and gave a wrong password';
 
 /** @throws UserFault when it is another password; strangers' tries do not count against who is signed in. */
 export async function proveAgain(
@@ -20,6 +23,13 @@ export async function proveAgain(
 ): Promise<void> {
   assert(person.signInName !== null, 'somebody without a sign-in is signed in');
   const knock = { address: addressOf(request), sessionId: session.id };
-  await signIn(db, { signInName: person.signInName, password }, knock);
+  try {
+    await signIn(db, { signInName: person.signInName, password }, knock);
+  } catch (error) {
+    const source = sourceOf(request);
+    logAtDoor(db, { personId: person.id, kind: 'failure', words: WRONG, source });
+    if (!(error instanceof UserFault) || error.code !== 'signedOut') throw error;
+    throw userFault('refused', 'password', 'This is not your password. Type it again.');
+  }
   noteProof(db, session.id);
 }

@@ -1,0 +1,44 @@
+'use client';
+
+import { momentWords } from '@/core/dayWords';
+import type { StoredDoorEntry } from '@/data/doorLog';
+import { Page } from '@/ui/Page';
+import { Small, StageTitle, Table, TableHead, TableScroll } from '@/ui/type';
+
+/** Sign-ins, wrong passwords, exports, invitations and roles: for the lead, when something is odd. */
+export function DoorLog({
+  entries,
+  isCut,
+}: {
+  entries: readonly StoredDoorEntry[];
+  isCut: boolean;
+}) {
+  return (
+    <Page>
+      <StageTitle as="h1">Who came in</StageTitle>
+      <TableScroll aria-label="Log of the doors">
+        <Table>
+          <TableHead columns={['When', { words: 'Who' }, { words: 'What' }, { words: 'From' }]} />
+          <tbody>
+            {entries.map(({ id, at, person, words, source }) => (
+              <tr key={id}>
+                <td style={{ whiteSpace: 'nowrap' }}>
+                  <time dateTime={at} suppressHydrationWarning>
+                    {momentWords(at)}
+                  </time>
+                </td>
+                <td className="words">{person ?? 'Nobody known'}</td>
+                <td className="words">{words}</td>
+                <td className="words">{source === '' ? 'this machine' : source}</td>
+              </tr>
+            ))}
+          </tbody>
+        </Table>
+      </TableScroll>
+      <Small>
+        {isCut ? `The newest ${entries.length} are shown. ` : ''}Browsers say themselves what they
+        are. A name nobody has is not written down: it may be a password in the wrong field.
+      </Small>
+    </Page>
+  );
+}
