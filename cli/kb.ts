@@ -1,14 +1,16 @@
 /**
  * `kb COMMAND`: JSON on standard input, JSON on standard output, exit 2 with one line on bad input.
- * `kb COMMAND --schema` prints the JSON Schema of the command's input and output.
+ * `kb COMMAND --schema` prints the JSON Schema of the command's input and output. `kb backup --to FOLDER` and
+ * `kb restore FILE` are of a whole house.
  */
 import { readFileSync } from 'node:fs';
 import { UserFault } from '@/core/errors';
+import { houseCommandWords, runHouseCommand } from '@/server/houseCommands';
 import { COMMANDS } from './commands';
 
 function usage(): string {
   const names = Object.entries(COMMANDS).map(([name, { purpose }]) => `  ${name}: ${purpose}`);
-  return `kb COMMAND [--schema], JSON on standard input. Commands:\n${names.join('\n')}`;
+  return `kb COMMAND [--schema], JSON on standard input. Commands:\n${names.join('\n')}\nOf a house: ${houseCommandWords.join(', ')}`;
 }
 
 function readInput(): unknown {
@@ -22,7 +24,10 @@ function readInput(): unknown {
   }
 }
 
-function main([name, ...flags]: string[]): number {
+async function main(words: string[]): Promise<number> {
+  const [name, ...flags] = words;
+  const asHouse = await runHouseCommand(words);
+  if (asHouse !== null) return asHouse;
   if (name === undefined || name === '--help') {
     process.stdout.write(`${usage()}\n`);
     return name === undefined ? 2 : 0;
@@ -52,4 +57,4 @@ function main([name, ...flags]: string[]): number {
   }
 }
 
-process.exitCode = main(process.argv.slice(2));
+process.exitCode = await main(process.argv.slice(2));

@@ -19,6 +19,7 @@ export type FaultCode =
   | 'gone'
   | 'tooMany'
   | 'newerDatabase'
+  | 'storage'
   | 'hashMismatch';
 
 export class UserFault extends Error {

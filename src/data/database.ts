@@ -4,10 +4,11 @@
  * foreign keys on; the schema version is `user_version`; migrations are applied in order, each in
  * its own transaction; a database newer than the program is refused, never touched.
  */
-import { mkdirSync, readdirSync, readFileSync } from 'node:fs';
+import { chmodSync, existsSync, mkdirSync, readdirSync, readFileSync, statSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import Database from 'better-sqlite3';
 import { userFault } from '@/core/errors';
+import { knownWords } from './storage';
 
 export type Db = Database.Database;
 
@@ -33,12 +34,22 @@ function readMigrations(folder = MIGRATIONS_FOLDER): Migration[] {
 }
 
 /**
- * Opens (and creates or upgrades) the database of a file.
- * @throws UserFault `newerDatabase` when it was written by a newer program.
+ * Opens (and creates or upgrades) the database of a file; nobody else of the machine can read it.
+ * @throws UserFault `newerDatabase` when it was written by a newer program, `storage` when the disk or the
+ *   file is against it, in one sentence with the remedy.
  */
 export function openDatabase(file: string): Db {
-  if (file !== ':memory:') mkdirSync(dirname(file), { recursive: true });
-  const db = new Database(file);
+  if (file === ':memory:') return prepare(new Database(file), file);
+  return explained(file, () => {
+    refuseEmpty(file);
+    mkdirSync(dirname(file), { recursive: true, mode: 0o700 });
+    const db = prepare(new Database(file), file);
+    chmodSync(file, 0o600);
+    return db;
+  });
+}
+
+function prepare(db: Db, file: string): Db {
   try {
     db.pragma(`busy_timeout = ${BUSY_TIMEOUT_MS}`);
     refuseNewer(db, file);
@@ -53,12 +64,48 @@ export function openDatabase(file: string): Db {
   }
 }
 
+function explained<T>(file: string, open: () => T): T {
+  try {
+    return open();
+  } catch (error) {
+    const words = knownWords(error, file);
+    if (words === null) throw error;
+    throw userFault('storage', 'database', `Kettlebrand cannot open its database: ${words}`);
+  }
+}
+
+/** An empty file is what a full disk or a broken copy leaves: taken for a new house, it would be claimed. */
+function refuseEmpty(file: string): void {
+  if (existsSync(file) && statSync(file).size === 0)
+    throw userFault(
+      'storage',
+      'database',
+      `${file} is empty: a copy broke off or the disk was full. Put it aside and bring back the last backup (npm run kb -- restore FILE).`,
+    );
+}
+
+/** Is every page of the file as SQLite left it? Null, or what is wrong in words. */
+export function damageOf(db: Db, file: string): string | null {
+  try {
+    const found = db.pragma('quick_check(1)', { simple: true });
+    return found === 'ok' ? null : wordsOfDamage(file, String(found));
+  } catch (error) {
+    return knownWords(error, file) ?? String(error);
+  }
+}
+
+const wordsOfDamage = (file: string, found: string) =>
+  `${file} is damaged (${found.replaceAll('\n', ' ').slice(0, 120)}). It was left as it is: put it aside and bring back the last backup (npm run kb -- restore FILE).`;
+
 function versionOf(db: Db): number {
   return db.pragma('user_version', { simple: true }) as number;
 }
 
+/** The schema this program knows up to. */
+export const newestSchema = (): number => readMigrations().at(-1)!.version;
+
 function refuseNewer(db: Db, file: string): void {
-  const newest = readMigrations().at(-1)!.version;
+  const newest = newestSchema();
   const found = versionOf(db);
   if (found > newest)
     throw userFault(
@@ -82,7 +129,7 @@ function migrate(db: Db): void {
 /** Where the database of this process lives. */
 export function databaseFile(): string {
   const folder =
-    process.env.KETTLEBRAND_DATA ?? join(/* turbopackIgnore: true */ process.cwd(), 'data');
+    process.env.KETTLEBRAND_DATA ?? join(/* turbopackIgnore: true */ process.cwd(), 'data/house');
   return join(folder, 'kettlebrand.sqlite');
 }
 

@@ -16,8 +16,8 @@ export interface RawRequest {
 
 const METHODS = ['GET', 'HEAD', 'POST', 'PUT', 'DELETE'];
 const MOST_ADDRESS_CHARACTERS = 4_000;
-/** A file of five megabytes with what goes with it. */
-export const MOST_BODY_BYTES = 5_200_000;
+/** More than any part of the program takes; each refuses what is too much for it in its own words. */
+const MOST_BODY_BYTES = 20_000_000;
 
 /** Headers only this program's own parts send each other; from outside they are dropped. */
 const INNER =

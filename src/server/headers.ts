@@ -3,9 +3,14 @@ import { isHttps } from '@/data/address';
 
 const TWO_YEARS_S = 63_072_000;
 
-export function commonHeaders(): Readonly<Record<string, string>> {
+/** The build's own files: a worker among them loads its parts and asks this server. */
+const BUILT = '/_next/static/';
+const POLICY = "default-src 'none'; frame-ancestors 'none'";
+const POLICY_OF_BUILT = `${POLICY}; script-src 'self'; connect-src 'self'`;
+
+export function commonHeaders(url: string): Readonly<Record<string, string>> {
   return {
-    'Content-Security-Policy': "default-src 'none'; frame-ancestors 'none'",
+    'Content-Security-Policy': url.startsWith(BUILT) ? POLICY_OF_BUILT : POLICY,
     'X-Content-Type-Options': 'nosniff',
     'Referrer-Policy': 'same-origin',
     'X-Frame-Options': 'DENY',

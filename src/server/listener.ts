@@ -14,7 +14,8 @@ export function listener(db: Db, handle: Handler): RequestListener {
   const bodies = new Map<string, number>();
   let all = 0;
   return (request, response) => {
-    for (const [name, value] of Object.entries(commonHeaders())) response.setHeader(name, value);
+    for (const [name, value] of Object.entries(commonHeaders(request.url ?? '')))
+      response.setHeader(name, value);
     const address = addressOfRequest(
       request.socket.remoteAddress,
       oneOf(request.headers['x-forwarded-for']),

@@ -5,11 +5,13 @@
 import { createServer } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import next from 'next';
-import { UserFault } from '@/core/errors';
-import { closeDatabase, database } from '@/data/database';
+import { UserFault, userFault } from '@/core/errors';
+import { closeDatabase, damageOf, database, databaseFile } from '@/data/database';
 import { hasSignIns } from '@/data/people';
 import { openSetUp } from '@/data/setUpCode';
+import { brokenVersions } from './versions';
 import { listener } from './listener';
+import { startNightly } from './nightly';
 
 const isDev = process.argv.includes('--dev');
 const port = Number(process.env.PORT ?? 3210);
@@ -42,7 +44,9 @@ async function main(): Promise<void> {
   });
   server.listen(port, host, () => {
     const at = (server.address() as AddressInfo).port;
+    process.env.PORT = String(at);
     process.stdout.write(`Kettlebrand: http://localhost:${at}\n`);
+    startNightly(db);
     if (!hasSignIns(db))
       process.stdout.write(
         `This house is not set up yet. Open the address and enter the code ${openSetUp()}\n`,
@@ -70,8 +74,18 @@ function end(): void {
 
 /** The database, or one sentence why there is none. */
 function openOrExplain() {
+  // Nobody else of this machine reads what is made from here on.
+  process.umask(0o077);
   try {
-    return database();
+    const db = database();
+    const damage = damageOf(db, databaseFile());
+    if (damage) throw userFault('storage', 'database', damage);
+    const broken = brokenVersions(db);
+    if (broken.length > 0)
+      process.stderr.write(
+        `${broken.join(', ')}: what was published is not what its hash says. Bring back the last backup (npm run kb -- restore FILE).\n`,
+      );
+    return db;
   } catch (error) {
     if (!(error instanceof UserFault)) throw error;
     process.stderr.write(`${error.message}\n`);

@@ -37,7 +37,7 @@ export function ComeIn<T extends object>({
   command,
   children,
 }: ComeInProps<T>) {
-  const { submit, faults, faultOf, isBusy } = useCommand();
+  const { submit, faults, faultOf, isBusy } = useCommand({ leavesPage: true });
   const session = useSession();
   const { text, bind } = useTextForm<T & Newcomer>(
     { ...initial, signInName: '', password: '' } as T & Newcomer,

@@ -9,9 +9,10 @@ import { sendCommand, UNREACHED, type Answer } from './sendCommand';
 
 /**
  * Commands of one form: sends, keeps the faults for its fields, and brings every screen up to date.
- * After an unreached server the next submission of the same kind and input repeats the same id.
+ * After an unreached server the next submission of the same kind and input repeats the same id. A form that
+ * `leavesPage` once it is answered brings nothing up to date: that would lead to another page meanwhile.
  */
-export function useCommand() {
+export function useCommand({ leavesPage = false } = {}) {
   const router = useRouter();
   const [faults, setFaults] = useState<readonly Fault[]>([]);
   const [isSending, setSending] = useState(false);
@@ -42,11 +43,12 @@ export function useCommand() {
       unanswered.current = null;
       setFaults(answer.ok ? [] : answer.faults);
       // After a conflict the screen shows what the other person made of it.
-      if (answer.ok || answer.code === 'conflict') startRefresh(() => router.refresh());
+      if ((answer.ok && !leavesPage) || (!answer.ok && answer.code === 'conflict'))
+        startRefresh(() => router.refresh());
       if (!answer.ok) isUnderWay.current = false;
       return answer;
     },
-    [router],
+    [router, leavesPage],
   );
 
   const faultOf = useCallback(

@@ -167,7 +167,9 @@ test('withdrawing closes page, file and paper, and can be undone', async ({ brow
   await expect(stranger.getByText(/°C/).first()).toBeVisible();
 });
 
-test('ten wrong passwords hold a name, and whoever is signed in stays so', async ({ browser }) => {
+test('ten wrong passwords hold a name from there, and whoever is signed in stays so', async ({
+  browser,
+}) => {
   const wren = await browserOf(browser, 'wren');
   const page = await browserOf(browser);
   await openPage(page, `${server.url}/sign-in`);
@@ -178,7 +180,9 @@ test('ten wrong passwords hold a name, and whoever is signed in stays so', async
     await page.getByRole('button', { name: 'Sign in' }).click();
     expect((await answered).status()).toBe(i < 10 ? 401 : 429);
   }
-  await expect(page.getByText(/Too many wrong passwords\. Wait 15 minutes/)).toBeVisible();
+  await expect(
+    page.getByText(/Too many wrong passwords from here\. Wait 15 minutes/),
+  ).toBeVisible();
   await wren.reload();
   await expect(wren).not.toHaveURL(/sign-in/);
 });

@@ -40,6 +40,7 @@ test('from an empty house to a published card, by keyboard only', async ({ page,
   await openPage(page, server.url);
 
   await test.step('first set-up', async () => {
+    await fill(page, 'Code', 'AAAA-BBBB-CCCC');
     await fill(page, 'Name of the roastery', 'Lanternfell Coffee');
     await fill(page, 'Your name, as the quality lead', 'Ines');
     await fill(page, 'Sign-in name', 'ines');
@@ -47,6 +48,9 @@ test('from an empty house to a published card, by keyboard only', async ({ page,
     await page.keyboard.press('Enter');
     await expect(page.getByText(/Password is too short/)).toBeVisible();
     await fill(page, 'Password', 'kettle at six');
+    await page.keyboard.press('Enter');
+    await expect(page.getByText(/That is not the code/)).toBeVisible();
+    await fill(page, 'Code', server.setUpCode());
     await page.keyboard.press('Enter');
     await expect(page.getByRole('heading', { name: 'No coffee here yet' })).toBeVisible();
     await page.waitForLoadState('networkidle');

@@ -233,7 +233,7 @@ test('every answer carries the policy and the headers', async ({ request }) => {
     ['/icon.svgfoo', ofPages],
     ['/icon.svg', ofOthers],
     ['/api/commands', ofOthers],
-    ['/_next/static/nothing.js', ofOthers],
+    ['/_next/static/nothing.js', /^default-src 'none'; frame-ancestors 'none'; script-src 'self'/],
     ['/%ff', ofOthers],
   ] as const) {
     const headers = (await request.get(server.url + path)).headers();
@@ -257,7 +257,7 @@ test('the session cookie cannot be read by a script or forged', async ({ page, r
     headers: { cookie: `kettlebrand=${cookie!.value.slice(0, -3)}abc` },
   });
   expect(forged.status()).toBe(307);
-  for (const broken of ['%', 'Fe26.2*1*x*y', '"\u007f', 'a=b=c', 'x'.repeat(3000)]) {
+  for (const broken of ['%', 'Fe26.2*1*x*y', '"', 'a=b=c', 'x'.repeat(3000)]) {
     const answer = await request.get(server.url, {
       maxRedirects: 0,
       headers: { cookie: `kettlebrand=${broken}` },

@@ -53,6 +53,7 @@ const OF_NO_TOPIC = [
   'known_browser',
   'sign_in_try',
   'door_log',
+  'backup',
   'event',
   'epoch',
   'edit',

@@ -1,8 +1,10 @@
+import { mayDo } from '@/core/roles';
 import { database } from '@/data/database';
 import { listPeople } from '@/data/people';
 import { countReleases, listReleaseNames } from '@/data/releases';
 import { listSetups } from '@/data/setups';
 import { today } from '@/data/today';
+import { backupWarning } from '@/views/backups';
 import { prepareToday, readToday } from '@/views/today';
 import { loadHouse } from '@/features/frame/load';
 import { ImportDocument } from '@/features/import/ImportDocument';
@@ -17,6 +19,8 @@ export default async function Today() {
   await prepareToday(db, house, asked);
   const standings = readToday(db, house, asked);
   const count = countReleases(db);
+  // The demo's house is made anew whenever somebody likes; an empty one has nothing to lose.
+  const isTold = mayDo(person.role, 'lead') && count > 0 && process.env.KETTLEBRAND_DEMO !== '1';
   // Enough that the past ones among them fill their list.
   const names = MOST_PAST + standings.length;
   return (
@@ -29,6 +33,7 @@ export default async function Today() {
         hasColleague: listPeople(db).length > 1,
       }}
       importer={<ImportDocument />}
+      backupWarning={isTold ? backupWarning(db, house.backupFolder) : null}
     />
   );
 }

@@ -1,5 +1,6 @@
 /** What every address that writes has in common: who may call, how much, and how faults answer. */
 import { UserFault, userFault, type FaultCode } from '@/core/errors';
+import { knownWords } from '@/data/storage';
 
 const STATUS: Record<FaultCode, number> = {
   badInput: 400,
@@ -12,6 +13,7 @@ const STATUS: Record<FaultCode, number> = {
   gone: 410,
   tooMany: 429,
   newerDatabase: 503,
+  storage: 507,
 };
 
 /** Answers a request with what `act` makes of it, or as it says; a fault becomes its status and its words. */
@@ -29,7 +31,16 @@ export async function answer(request: Request, act: () => Promise<unknown>): Pro
 function faultAnswer(error: unknown): { status: number; body: object } {
   if (error instanceof UserFault)
     return { status: STATUS[error.code], body: { code: error.code, faults: error.faults } };
-  console.error(error);
+  const storage = knownWords(error, 'The database');
+  console.error(storage ?? error);
+  if (storage)
+    return {
+      status: STATUS.storage,
+      body: {
+        code: 'storage',
+        faults: [{ field: '', message: `Nothing was stored, your entry is kept here: ${storage}` }],
+      },
+    };
   const message = 'Something broke in Kettlebrand. Nothing was stored; your entry is kept here.';
   return { status: 500, body: { faults: [{ field: '', message }] } };
 }

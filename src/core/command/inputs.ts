@@ -53,7 +53,10 @@ interface Nothing {
 
 /** What a command asks for and answers, by its kind. */
 export interface Commands {
-  setUpHouse: { asks: NewPerson & { readonly houseName: string; readonly code: string }; answers: Nothing };
+  setUpHouse: {
+    asks: NewPerson & { readonly houseName: string; readonly code: string };
+    answers: Nothing;
+  };
   saveHouse: { asks: { readonly rowVersion: number; readonly house: object }; answers: Edited };
   saveRules: {
     asks: {

@@ -26,6 +26,9 @@ export const HOUSE = {
   currency: text('note', { label: 'Currency' }),
   coffeePricePerKg: quantity('pricePerKg', { isOpen: true }),
   publicAddress: text('address', { label: 'Public address', unsaid: '' }),
+  backupFolder: text('address', { label: 'Folder of the backups', unsaid: '' }),
+  backupDays: quantity('backupDays', { isWhole: true, unsaid: 7 }),
+  backupWeeks: quantity('backupWeeks', { isWhole: true, unsaid: 8 }),
 } as const;
 
 export type HouseValues = Values<typeof HOUSE>;

@@ -57,3 +57,17 @@ WHERE removed_at IS NULL AND EXISTS (
   SELECT 1 FROM person o WHERE o.removed_at IS NULL AND o.rowid < person.rowid
     AND o.name = person.name COLLATE NOCASE);
 CREATE UNIQUE INDEX person_name ON person (name COLLATE NOCASE) WHERE removed_at IS NULL;
+
+-- Where backups go and how many are kept; and what became of each.
+ALTER TABLE house ADD COLUMN backup_folder TEXT NOT NULL DEFAULT '' CHECK (length(backup_folder) <= 200);
+ALTER TABLE house ADD COLUMN backup_days INTEGER NOT NULL DEFAULT 7 CHECK (backup_days BETWEEN 1 AND 60);
+ALTER TABLE house ADD COLUMN backup_weeks INTEGER NOT NULL DEFAULT 8 CHECK (backup_weeks BETWEEN 0 AND 200);
+CREATE TABLE backup (
+  id INTEGER PRIMARY KEY,
+  at TEXT NOT NULL,
+  file TEXT NOT NULL,
+  bytes INTEGER NOT NULL,
+  -- What went wrong, in words; empty for a good one.
+  fault TEXT NOT NULL
+) STRICT;
+CREATE INDEX backup_by_time ON backup (at) WHERE fault = '';

@@ -26,6 +26,8 @@ import { Notice, SectionTitle, Small, StageTitle } from '@/ui/type';
 import { offerEditUndo } from '@/ui/undo';
 import { useCommand } from '@/ui/useCommand';
 import { useRowForm } from '@/ui/useRowForm';
+import type { BackupView } from '@/views/backups';
+import { Backups } from './Backups';
 import { houseSent, houseTextOf, type HouseText } from './houseText';
 import { RoastMap } from './RoastMap';
 
@@ -58,6 +60,9 @@ const LABELS = {
   closedWeekdays: 'Closed every',
   closedDates: 'Closed days',
   publicAddress: 'Public address',
+  backupFolder: 'Folder of the backups',
+  backupDays: 'Daily backups kept',
+  backupWeeks: 'Weekly backups kept',
   roastMap: 'Roast words',
 };
 
@@ -68,6 +73,9 @@ const SHOWN = [
   'currency',
   'coffeePricePerKg',
   'publicAddress',
+  'backupFolder',
+  'backupDays',
+  'backupWeeks',
   'colourBean',
   'colourGround',
 ];
@@ -82,7 +90,7 @@ const optionsOf = <T extends string>(words: readonly T[], labels: Record<T, stri
   words.map((value) => ({ value, label: labels[value] }));
 
 /** How the house works: what every proposal, judgement and card starts from. */
-export function HousePage({ house }: { house: House }) {
+export function HousePage({ house, backups }: { house: House; backups: BackupView | null }) {
   const { submit, faults, faultOf, isBusy } = useCommand();
   const isLead = useMay('lead');
   const [isSaved, setSaved] = useState(false);
@@ -214,6 +222,33 @@ export function HousePage({ house }: { house: House }) {
               />
             </FieldGrid>
           </Group>
+          {backups && (
+            <Group>
+              <SectionTitle as="h2" id="backups">
+                Backups
+              </SectionTitle>
+              <FieldGrid>
+                <TextInput
+                  label={LABELS.backupFolder}
+                  hint="A whole path on the machine the server runs on"
+                  {...bind('backupFolder')}
+                />
+                <QuantityInput
+                  label={LABELS.backupDays}
+                  quantity="backupDays"
+                  step={1}
+                  {...bind('backupDays')}
+                />
+                <QuantityInput
+                  label={LABELS.backupWeeks}
+                  quantity="backupWeeks"
+                  step={1}
+                  {...bind('backupWeeks')}
+                />
+              </FieldGrid>
+              <Backups backups={backups} folder={house.backupFolder} />
+            </Group>
+          )}
           <Group>
             <SectionTitle as="h2">Roast words by colour</SectionTitle>
             <RoastMap

@@ -51,6 +51,12 @@ export const houseInput = z.strictObject({
       error:
         'The bean colours do not go one way from light to dark. Correct the reading that is out of order.',
     }),
+  backupFolder: optionalText('Folder of the backups', 'address')
+    .refine((folder) => folder === '' || /^(\/|[A-Za-z]:[\\/])/.test(folder), {
+      error:
+        'Folder of the backups is not a whole path like /mnt/backups/kettlebrand. Enter all of it, or leave it empty.',
+    })
+    .default(''),
   publicAddress: optionalText('Public address', 'address').refine(
     (address) => address === '' || /^https?:\/\/[^\s/?#]+\/?$/.test(address),
     {

@@ -2,9 +2,11 @@ import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { findHouse } from '@/data/house';
 import { countReleases, listReleaseNames } from '@/data/releases';
+import { noteBackup } from '@/data/backup';
+import { backupWarning } from '@/views/backups';
 import { readToday } from '@/views/today';
 import type { Role } from '@/core/roles';
-import { send, shotInput, TODAY } from '../../../tests/support/house';
+import { send, shotInput, stopClock, TODAY } from '../../../tests/support/house';
 import { renderAs } from '../../../tests/support/render';
 import { houseWith, type ViewedHouse } from '../../../tests/support/view';
 import { TodayPage } from './TodayPage';
@@ -13,15 +15,40 @@ import { todayRows } from './todayRows';
 const STEPS = { hasSetup: true, hasRelease: true, hasColleague: false };
 
 function openToday({ db }: ViewedHouse, { role = 'lead' as Role, steps = STEPS } = {}) {
+  const warning = backupWarning(db, '');
   const rows = todayRows(readToday(db, findHouse(db)!, { today: TODAY }), TODAY, {
     names: listReleaseNames(db),
     count: countReleases(db),
   });
-  renderAs(<TodayPage today={TODAY} rows={rows} firstSteps={steps} importer={null} />, { role });
+  renderAs(
+    <TodayPage
+      today={TODAY}
+      rows={rows}
+      firstSteps={steps}
+      importer={null}
+      backupWarning={warning}
+    />,
+    {
+      role,
+    },
+  );
   return { user: userEvent.setup(), rows };
 }
 
 describe('Today', () => {
+  it('tells the lead that the last good backup is old, and why the newest failed', () => {
+    const house = houseWith({});
+    openToday(house);
+    expect(screen.getByText(/There is no backup of this house\. Name a folder/)).toBeTruthy();
+    noteBackup(house.db, { file: 'x', bytes: 1, fault: '' });
+    expect(backupWarning(house.db, '/mnt/backups')).toBeNull();
+    stopClock('2026-05-23');
+    noteBackup(house.db, { file: 'x', bytes: 0, fault: 'No backup was made: the disk is full.' });
+    expect(backupWarning(house.db, '/mnt/backups')).toBe(
+      'The last good backup is of 20 May 2026. No backup was made: the disk is full.',
+    );
+  });
+
   it('lists what is due with its reason, and leads to the stage that mends it', () => {
     openToday(houseWith({ timeS: 22 }));
     const due = within(screen.getByRole('region', { name: 'Due' }));

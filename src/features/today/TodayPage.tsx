@@ -9,7 +9,7 @@ import { CalendarAxis, CalendarStrip, type CalendarSpan } from '@/ui/CalendarStr
 import { shortDayWords } from '@/core/dayWords';
 import { Page } from '@/ui/Page';
 import { useMay } from '@/ui/person';
-import { Key, labelText, SectionTitle, Small } from '@/ui/type';
+import { Key, labelText, Notice, SectionTitle, Small } from '@/ui/type';
 import { useKeys } from '@/ui/useKeys';
 import { FirstSteps, type FirstStepsProps } from './FirstSteps';
 import type { DueRow, StripRow, TodayRows } from './todayRows';
@@ -155,10 +155,12 @@ export interface TodayPageProps {
   readonly rows: TodayRows;
   readonly firstSteps: FirstStepsProps;
   readonly importer: ReactNode;
+  /** Said to the lead where the last good backup is too old. */
+  readonly backupWarning: string | null;
 }
 
 /** What needs me now? */
-export function TodayPage({ today, rows, firstSteps, importer }: TodayPageProps) {
+export function TodayPage({ today, rows, firstSteps, importer, backupWarning }: TodayPageProps) {
   const isLead = useMay('lead');
   useListKeys();
   const { strips, due, past } = rows;
@@ -180,6 +182,11 @@ export function TodayPage({ today, rows, firstSteps, importer }: TodayPageProps)
           </>
         )}
       </Head>
+      {backupWarning && (
+        <Notice>
+          {backupWarning} <Link href="/house#backups">Backups</Link>
+        </Notice>
+      )}
       {(isEmpty || !firstSteps.hasSetup) && <FirstSteps {...firstSteps} />}
       {!isEmpty && (
         <Columns>

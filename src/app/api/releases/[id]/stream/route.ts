@@ -1,4 +1,5 @@
 /** Server-sent events: what is done to a release, as it is done, to whoever of the house has it open. */
+import { userFault } from '@/core/errors';
 import { database } from '@/data/database';
 import { listEventsAfter, newestEvent } from '@/data/events';
 import { isOpenSession } from '@/data/session';
@@ -19,6 +20,10 @@ const HEADERS = {
   connection: 'close',
 };
 
+/** Lines one person may have open: a tab each, of several browsers. */
+const MOST_LINES = 20;
+const linesOf = new Map<string, number>();
+
 /** Lines that are open now: a server that is told to end must not wait for them. */
 const open = new Set<() => void>();
 let isEnding = false;
@@ -38,11 +43,23 @@ export async function GET(
     const { person, session } = await admit(db, 'self');
     // A browser that tries again on a connection it still has must not keep the server from ending.
     if (isEnding) return new Response(': ending\n\n', { headers: HEADERS });
+    const lines = linesOf.get(person.id) ?? 0;
+    if (lines >= MOST_LINES)
+      throw userFault('tooMany', '', `Over ${MOST_LINES} pages are open. Close some.`);
+    linesOf.set(person.id, lines + 1);
     const encoder = new TextEncoder();
     // A browser that comes back says what it last heard of.
     let seen = Number(request.headers.get('last-event-id')) || newestEvent(db, releaseId);
     let timers: NodeJS.Timeout[] = [];
-    const end = () => timers.forEach(clearInterval);
+    let isOpen = true;
+    const end = () => {
+      timers.forEach(clearInterval);
+      if (!isOpen) return;
+      isOpen = false;
+      const left = linesOf.get(person.id)! - 1;
+      if (left === 0) linesOf.delete(person.id);
+      else linesOf.set(person.id, left);
+    };
     let forget = () => {};
     const stream = new ReadableStream<Uint8Array>({
       start(controller) {

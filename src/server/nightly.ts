@@ -1,0 +1,23 @@
+/** What the server does by itself each night: a backup, where the house names a folder. */
+import { backupState, isBackupDue } from '@/data/backup';
+import type { Db } from '@/data/database';
+import { findHouse } from '@/data/house';
+import { makeBackup } from '@/data/makeBackup';
+
+/** How often it looks whether one is due, and how soon after the start. */
+const [LOOK_MS, FIRST_LOOK_MS] = [10 * 60_000, 5_000];
+
+export function startNightly(db: Db): void {
+  const look = () =>
+    void backUpIfDue(db).catch((error: unknown) =>
+      process.stderr.write(`${error instanceof Error ? error.message : String(error)}\n`),
+    );
+  setTimeout(look, FIRST_LOOK_MS).unref();
+  setInterval(look, LOOK_MS).unref();
+}
+
+async function backUpIfDue(db: Db): Promise<void> {
+  const house = findHouse(db);
+  if (house && house.backupFolder !== '' && isBackupDue(backupState(db)))
+    await makeBackup(db, house);
+}

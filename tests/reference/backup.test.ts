@@ -1,0 +1,283 @@
+/** Backups: whole, private, counted, rotated; and a house that comes back equal, row by row. */
+import { spawnSync } from 'node:child_process';
+import {
+  copyFileSync,
+  existsSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  statSync,
+  truncateSync,
+  writeFileSync,
+} from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import Database from 'better-sqlite3';
+import fc from 'fast-check';
+import { backUp, backupState, isBackupDue, isBackupOld, noteBackup, rotate } from '@/data/backup';
+import { backupName, outdated } from '@/data/backupRotation';
+import { clock } from '@/data/clock';
+import { openDatabase, type Db } from '@/data/database';
+import { findLead } from '@/data/people';
+import { restore } from '@/data/restore';
+import { addDays } from '@/core/rest/day';
+import { onNewBrowser } from '../support/door';
+import { openHouse, send, shotInput, stopClock } from '../support/house';
+
+let folder: string;
+beforeEach(() => {
+  folder = mkdtempSync(join(tmpdir(), 'kettlebrand-'));
+});
+afterEach(() => rmSync(folder, { recursive: true, force: true }));
+const at = (...names: string[]) => join(folder, ...names);
+
+const tablesOf = (db: Db) =>
+  db
+    .prepare(
+      `SELECT name FROM sqlite_schema WHERE type = 'table' AND name NOT LIKE 'sqlite_%' AND name NOT LIKE 'found%'`,
+    )
+    .pluck()
+    .all() as string[];
+const PRIVATE = ['session', 'known_browser', 'sign_in_try'];
+const rowsOf = (db: Db, table: string) =>
+  (db.prepare(`SELECT * FROM ${table}`).all() as object[]).map((row) => JSON.stringify(row)).sort();
+const contents = (db: Db) =>
+  Object.fromEntries(
+    tablesOf(db)
+      .filter((table) => !PRIVATE.includes(table))
+      .map((table) => [table, rowsOf(db, table)]),
+  );
+
+it('a demo house of three years, backed up while shots come in, comes back equal', async () => {
+  const file = at('house', 'kettlebrand.sqlite');
+  const seeded = spawnSync('node_modules/.bin/tsx', ['scripts/seedDemo.ts', file]);
+  expect(seeded.stderr.toString()).toBe('');
+  const db = openDatabase(file);
+  stopClock(addDays(new Date().toISOString().slice(0, 10), 0));
+  const { id: draftId } = db
+    .prepare(
+      `SELECT r.id FROM bench b JOIN recipe_draft r ON r.id = b.draft_id
+       JOIN dial_in d ON d.id = r.dial_in_id JOIN setup s ON s.id = d.setup_id LIMIT 1`,
+    )
+    .get() as { id: string };
+  const before = contents(db);
+  let shots = 0;
+  const writing = setInterval(() => {
+    send(db, 'logShot', shotInput(draftId));
+    shots++;
+  }, 1);
+  const made = await backUp(db, at('backups'));
+  clearInterval(writing);
+  expect(shots).toBeGreaterThan(0);
+  const restored = restore(made.file, at('again', 'kettlebrand.sqlite'));
+  expect(restored).toMatchObject({ house: 'Lanternfell Coffee' });
+  const again = openDatabase(at('again', 'kettlebrand.sqlite'));
+  const after = contents(db);
+  for (const [table, rows] of Object.entries(contents(again))) {
+    // Nothing that was there before is missing, nothing is there that the house has not.
+    if (table !== 'epoch')
+      expect([table, rows]).toEqual([table, expect.arrayContaining(before[table]!)]);
+    if (table !== 'epoch')
+      expect([table, after[table]]).toEqual([table, expect.arrayContaining(rows)]);
+  }
+  again.close();
+  // And once nobody writes, every table is equal.
+  clock.now = () => new Date(Date.now() + 120_000);
+  const quiet = await backUp(db, at('backups'));
+  restore(quiet.file, at('third', 'kettlebrand.sqlite'));
+  const third = openDatabase(at('third', 'kettlebrand.sqlite'));
+  expect(contents(third)).toEqual(contents(db));
+  expect(quiet.rows).toBe(Object.values(contents(db)).reduce((sum, { length }) => sum + length, 0));
+  third.close();
+  db.close();
+}, 120_000);
+
+it('holds nobody’s session, is closed to others, and leaves no half file', async () => {
+  const { db } = openHouse(at('kettlebrand.sqlite'));
+  const browser = onNewBrowser(db, findLead(db)!);
+  const { file } = await backUp(db, at('backups'));
+  const bytes = readFileSync(file);
+  const kept = db.prepare('SELECT token_hash FROM session').pluck().all() as string[];
+  expect(kept).toHaveLength(1);
+  for (const hash of kept) expect(bytes.includes(hash)).toBe(false);
+  expect(statSync(file).mode & 0o777).toBe(0o600);
+  expect(readdirSync(at('backups'))).toHaveLength(1);
+  expect(browser.find()).not.toBeNull();
+  db.close();
+});
+
+it('is refused in words where it cannot be written, and leaves nothing', async () => {
+  const { db } = openHouse();
+  writeFileSync(at('a-file'), '');
+  await expect(backUp(db, at('a-file', 'inside'))).rejects.toMatchObject({
+    code: 'storage',
+    message: expect.stringMatching(
+      /No backup was made: .*is not there. Correct the name/,
+    ) as string,
+  });
+});
+
+describe('restoring', () => {
+  const makeBackup = async () => {
+    const { db } = openHouse(at('kettlebrand.sqlite'));
+    const { file } = await backUp(db, at('backups'));
+    db.close();
+    return file;
+  };
+  const messageOf = (act: () => unknown) => {
+    try {
+      act();
+    } catch (error) {
+      return (error as Error).message;
+    }
+    return 'restored';
+  };
+
+  it('never overwrites, and says where to go', async () => {
+    const file = await makeBackup();
+    const before = readFileSync(at('kettlebrand.sqlite'));
+    expect(messageOf(() => restore(file, at('kettlebrand.sqlite')))).toMatch(
+      /already, and it was left alone/,
+    );
+    expect(readFileSync(at('kettlebrand.sqlite')).equals(before)).toBe(true);
+  });
+
+  it('refuses what is no good backup, and leaves the place empty', async () => {
+    const file = await makeBackup();
+    const broken: Record<string, (path: string) => void> = {
+      empty: (path) => truncateSync(path, 0),
+      half: (path) => truncateSync(path, 40_000),
+      torn: (path) => {
+        const bytes = readFileSync(path);
+        bytes.fill(0xab, 8192, 24_576);
+        writeFileSync(path, bytes);
+      },
+      text: (path) => writeFileSync(path, 'release,roast date\n'),
+      newer: (path) => {
+        const db = new Database(path);
+        db.pragma('user_version = 9999');
+        db.close();
+      },
+    };
+    for (const [name, breakIt] of Object.entries(broken)) {
+      const path = at(`${name}.sqlite`);
+      copyFileSync(file, path);
+      breakIt(path);
+      expect([name, messageOf(() => restore(path, at('new', 'kettlebrand.sqlite')))]).toEqual([
+        name,
+        expect.stringMatching(/is no good backup: .*Take another one/),
+      ]);
+      expect(existsSync(at('new', 'kettlebrand.sqlite'))).toBe(false);
+    }
+    expect(messageOf(() => restore(at('nothing'), at('new', 'x.sqlite')))).toMatch(
+      /There is no file/,
+    );
+  });
+});
+
+describe('a damaged, empty or closed file', () => {
+  const openingOf = (file: string) => {
+    try {
+      openDatabase(file).close();
+    } catch (error) {
+      return (error as Error).message;
+    }
+    return 'opened';
+  };
+
+  it('is refused with one sentence and its remedy, and left as it is', () => {
+    for (const [name, bytes, words] of [
+      ['empty', '', /is empty.*restore FILE/],
+      [
+        'text',
+        'not a database at all, but long enough to be looked at'.repeat(20),
+        /is damaged.*restore FILE/,
+      ],
+    ] as const) {
+      const file = at(name, 'kettlebrand.sqlite');
+      spawnSync('mkdir', [at(name)]);
+      writeFileSync(file, bytes);
+      expect([name, openingOf(file)]).toEqual([name, expect.stringMatching(words)]);
+      expect(readFileSync(file, 'utf8')).toBe(bytes);
+    }
+    spawnSync('mkdir', ['-p', at('folder', 'kettlebrand.sqlite')]);
+    expect(openingOf(at('folder', 'kettlebrand.sqlite'))).toMatch(/cannot open its database/);
+  });
+
+  it('is made so that nobody else of the machine reads it', () => {
+    openHouse(at('new', 'kettlebrand.sqlite')).db.close();
+    expect(statSync(at('new')).mode & 0o777).toBe(0o700);
+    expect(statSync(at('new', 'kettlebrand.sqlite')).mode & 0o777).toBe(0o600);
+  });
+});
+
+describe('which backups stay', () => {
+  const nights = (from: string, count: number) =>
+    Array.from({ length: count }, (_, i) => backupName(addDays(from, i), '02:00'));
+
+  it('the newest of each of seven days and of each of eight weeks', () => {
+    const names = [...nights('2026-01-01', 120), backupName('2026-04-30', '16:30')];
+    const gone = new Set(outdated(names, { days: 7, weeks: 8 }));
+    const stay = names.filter((name) => !gone.has(name));
+    expect(stay.at(-1)).toBe('kettlebrand-2026-04-30-1630.sqlite');
+    expect(stay).not.toContain('kettlebrand-2026-04-30-0200.sqlite');
+    // Seven days, the last of which is this week's, and the Sunday of seven weeks before, one of them among the seven.
+    expect(stay).toHaveLength(13);
+  });
+
+  it('however many there are: never another file, always the newest, no more than days and weeks', () => {
+    fc.assert(
+      fc.property(
+        fc.uniqueArray(fc.integer({ min: 0, max: 800 }), { minLength: 1, maxLength: 60 }),
+        fc.integer({ min: 1, max: 20 }),
+        fc.integer({ min: 0, max: 20 }),
+        (days, keptDays, keptWeeks) => {
+          const names = days.map((day) => backupName(addDays('2026-01-01', day), '02:00'));
+          const all = [...names, 'kettlebrand.sqlite', 'notes.txt', `${names[0]!}.part`];
+          const gone = outdated(all, { days: keptDays, weeks: keptWeeks });
+          const stay = names.filter((name) => !gone.includes(name));
+          return (
+            gone.every((name) => names.includes(name)) &&
+            stay.includes([...names].sort().at(-1)!) &&
+            stay.length <= keptDays + keptWeeks
+          );
+        },
+      ),
+    );
+  });
+
+  it('and the others are taken off the disk', () => {
+    for (const name of nights('2026-05-01', 12)) writeFileSync(at(name), '');
+    writeFileSync(at('mine.txt'), '');
+    rotate(folder, { days: 2, weeks: 1 });
+    expect(readdirSync(folder).sort()).toEqual([
+      'kettlebrand-2026-05-11-0200.sqlite',
+      'kettlebrand-2026-05-12-0200.sqlite',
+      'mine.txt',
+    ]);
+  });
+});
+
+it('is due once a night, again an hour after one that failed, and old after two days', () => {
+  const { db } = openHouse();
+  const move = (hours: number) => {
+    const now = clock.now().getTime() + hours * 3_600_000;
+    clock.now = () => new Date(now);
+  };
+  const state = () => backupState(db);
+  expect([isBackupDue(state()), isBackupOld(state())]).toEqual([true, true]);
+  noteBackup(db, { file: 'x', bytes: 1, fault: '' });
+  expect([isBackupDue(state()), isBackupOld(state())]).toEqual([false, false]);
+  move(24);
+  expect(isBackupDue(state())).toBe(true);
+  noteBackup(db, { file: 'x', bytes: 0, fault: 'the disk is full.' });
+  expect(isBackupDue(state())).toBe(false);
+  expect(state().failed?.fault).toBe('the disk is full.');
+  move(2);
+  expect(isBackupDue(state())).toBe(true);
+  move(24);
+  expect(isBackupOld(state())).toBe(true);
+  noteBackup(db, { file: 'y', bytes: 1, fault: '' });
+  expect(state()).toMatchObject({ good: { file: 'y' }, failed: null });
+});
