@@ -1,7 +1,7 @@
 /**
  * `kb COMMAND`: JSON on standard input, JSON on standard output, exit 2 with one line on bad input.
- * `kb COMMAND --schema` prints the JSON Schema of the command's input and output. `kb backup --to FOLDER` and
- * `kb restore FILE` are of a whole house.
+ * `kb COMMAND --schema` prints the JSON Schema of the command's input and output. `kb backup`, `restore`,
+ * `export --all` and `import --all` are of a whole house.
  */
 import { readFileSync } from 'node:fs';
 import { UserFault } from '@/core/errors';

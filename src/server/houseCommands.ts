@@ -1,9 +1,10 @@
-/** What `kb` does with a whole house: `backup --to FOLDER` while it is used, `restore FILE` into an empty place. */
+/** What `kb` does with a whole house, while it is used or into an empty place. */
 import { existsSync } from 'node:fs';
 import { UserFault, userFault } from '@/core/errors';
 import { backUp, noteBackup } from '@/data/backup';
 import { databaseFile, openDatabase, type Db } from '@/data/database';
 import { restore } from '@/data/restore';
+import { exportHouse, importHouse } from './wholeHouse';
 
 type Words = readonly string[];
 
@@ -19,6 +20,18 @@ const HOUSE_COMMANDS: Readonly<Record<string, { usage: string; run: (words: Word
           return made;
         });
       },
+    },
+    export: {
+      usage: 'export --all --to FOLDER',
+      run: ([all, option, folder, ...more]) => {
+        if (all !== '--all' || option !== '--to' || !folder || more.length > 0) return null;
+        return withHouse((db) => exportHouse(db, folder));
+      },
+    },
+    import: {
+      usage: 'import --all FOLDER',
+      run: ([all, folder, ...more]) =>
+        all !== '--all' || !folder || more.length > 0 ? null : importHouse(folder, databaseFile()),
     },
     restore: {
       usage: 'restore FILE',
@@ -44,7 +57,7 @@ export async function runHouseCommand([name = '', ...words]: Words): Promise<num
   }
 }
 
-async function withHouse<T>(work: (db: Db) => Promise<T>): Promise<T> {
+async function withHouse<T>(work: (db: Db) => T | Promise<T>): Promise<T> {
   const file = databaseFile();
   if (!existsSync(file))
     throw userFault(

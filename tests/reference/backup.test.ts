@@ -22,8 +22,11 @@ import { openDatabase, type Db } from '@/data/database';
 import { findLead } from '@/data/people';
 import { restore } from '@/data/restore';
 import { addDays } from '@/core/rest/day';
+import { readTable, writeTable } from '@/formats/sheets/tableCsv';
+import { exportHouse, importHouse } from '@/server/wholeHouse';
 import { onNewBrowser } from '../support/door';
-import { openHouse, send, shotInput, stopClock } from '../support/house';
+import { faultOf } from '../support/fault';
+import { openHouse, send, shotInput, stopClock, WORDS } from '../support/house';
 
 let folder: string;
 beforeEach(() => {
@@ -256,6 +259,102 @@ describe('which backups stay', () => {
       'kettlebrand-2026-05-12-0200.sqlite',
       'mine.txt',
     ]);
+  });
+});
+
+describe('a house as open files', () => {
+  const exported = () => {
+    const { db, releaseId, draftId } = openHouse();
+    // Every sign that is something to CSV, SQL or a spreadsheet.
+    const remark = `"quoted", 'single'; = + - @ \r\n\ttab \u00a0 end '`;
+    send(db, 'logShot', shotInput(draftId, { remark: '=1+1', puck: "'", seen: ['mud'] }));
+    send(
+      db,
+      'logShot',
+      shotInput(draftId, { remark: remark.replace(/[\r\n\t]/g, ' '), timeS: 27.35 }),
+    );
+    send(db, 'publish', { releaseId, draftId, ...WORDS });
+    return { db, made: exportHouse(db, at('out')) };
+  };
+
+  it('comes back equal, field by field', () => {
+    const { db, made } = exported();
+    expect(importHouse(at('out'), at('new', 'kettlebrand.sqlite'))).toEqual({ rows: made.rows });
+    const again = openDatabase(at('new', 'kettlebrand.sqlite'));
+    const [{ epoch: _a, findable: _b, findable_state: _c, ...before }, after] = [
+      contents(db),
+      contents(again),
+    ];
+    expect(after).toMatchObject(before);
+    expect(again.pragma('foreign_key_check')).toEqual([]);
+    expect(readdirSync(at('out', 'recipes'))).toEqual([
+      expect.stringMatching(/^dembi-ridge-.*-v1\.json$/),
+    ]);
+    again.close();
+  });
+
+  it('takes any text and figure through CSV and back', () => {
+    const columns = [
+      { name: 'a', kind: 'text' },
+      { name: 'b', kind: 'number' },
+      { name: 'c', kind: 'text' },
+    ] as const;
+    const text = fc.oneof(
+      fc.string({ unit: 'binary' }),
+      fc.constantFrom('', "'", "''", "'=x", '=x', '-1', '\r\n', '"', ',', ' ', 'NULL'),
+    );
+    const value = fc.option(text);
+    fc.assert(
+      fc.property(
+        fc.array(
+          fc.tuple(value, fc.option(fc.double({ noNaN: true, noDefaultInfinity: true })), value),
+        ),
+        (rows) => {
+          const read = readTable(writeTable(columns, rows), 't', columns);
+          const plain = rows.map((row) => row.map((cell) => (cell === 0 ? 0 : cell)));
+          expect(read).toEqual(plain);
+        },
+      ),
+    );
+  });
+
+  it('is refused as a whole when a file is missing, changed, or of another version', () => {
+    exported();
+    const target = at('new', 'kettlebrand.sqlite');
+    const tries: [string, () => void, RegExp][] = [
+      [
+        'changed',
+        () => writeFileSync(at('out', 'tables', 'shot.csv'), 'id\r\n'),
+        /its hash is another/,
+      ],
+      ['missing', () => rmSync(at('out', 'tables', 'shot.csv')), /is missing/],
+      [
+        'version',
+        () => {
+          const said = JSON.parse(readFileSync(at('out', 'manifest.json'), 'utf8')) as object;
+          writeFileSync(at('out', 'manifest.json'), JSON.stringify({ ...said, schema: 3 }));
+        },
+        /another version/,
+      ],
+      ['no manifest', () => rmSync(at('out', 'manifest.json')), /has no manifest.json/],
+    ];
+    for (const [name, breakIt, words] of tries) {
+      breakIt();
+      expect([name, faultOf(() => importHouse(at('out'), target)).message]).toEqual([
+        name,
+        expect.stringMatching(words),
+      ]);
+      expect([name, existsSync(target)]).toEqual([name, false]);
+    }
+  });
+
+  it('never goes into a folder that has something, nor over a house', () => {
+    const { db } = exported();
+    expect(faultOf(() => exportHouse(db, at('out'))).message).toMatch(/is not empty/);
+    openHouse(at('kettlebrand.sqlite')).db.close();
+    expect(faultOf(() => importHouse(at('out'), at('kettlebrand.sqlite'))).message).toMatch(
+      /left alone/,
+    );
   });
 });
 
