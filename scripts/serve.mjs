@@ -64,7 +64,11 @@ if (isDemo) {
 const server = spawn(
   process.execPath,
   ['--import', 'tsx', 'src/server/main.ts', ...(isDev ? ['--dev'] : [])],
-  { cwd: ROOT, env, stdio: ['ignore', 'inherit', 'inherit'] },
+  {
+    cwd: ROOT,
+    env: { ...env, TSX_TSCONFIG_PATH: 'tsconfig.server.json' },
+    stdio: ['ignore', 'inherit', 'inherit'],
+  },
 );
 const stop = (signal) => server.kill(signal);
 process.on('SIGINT', () => stop('SIGINT'));

@@ -36,4 +36,4 @@ function newNonce(): string {
 }
 
 /** Pages; what is no page has the server's own policy, which lets nothing run. */
-export const config = { matcher: ['/((?!api/|schema/|_next/|icon\\.svg$).*)'] };
+export const config = { matcher: ['/((?!api/|_next/|icon\\.svg$).*)'] };

@@ -7,6 +7,7 @@ import { join } from 'node:path';
 import PDFDocument from 'pdfkit';
 import QRCode from 'qrcode';
 import { dayWords } from '@/core/dayWords';
+import { linesOf, remembered, type WidthOf } from './textLines';
 import { outlineOf } from '@/core/programme/outline';
 import type { Programme } from '@/core/programme/step';
 import {
@@ -49,12 +50,20 @@ const PLAIN = {
 
 /** The bytes of the card of a published body; `address` is what the code leads to. */
 export async function cardPdf(body: RecipeBody, address: string): Promise<Uint8Array<ArrayBuffer>> {
+  const { size, scale } = fittingSheet(body, address);
+  const { doc, bytes } = openPage(body, size);
+  drawCard({ page: PAGES[size], scale, doc }, body, address);
+  doc.end();
+  return bytes;
+}
+
+/** The largest setting that holds the card: measured, not drawn. */
+function fittingSheet(body: RecipeBody, address: string) {
   for (const { size, scales } of TRIALS)
     for (const scale of scales) {
-      const { doc, bytes } = openPage(body, size);
-      const endsAt = drawCard({ doc, scale }, body, address);
-      doc.end();
-      if (endsAt <= doc.page.height - MARGIN_PT) return bytes;
+      const page = PAGES[size];
+      const endsAt = drawCard({ page, scale, doc: null }, body, address);
+      if (endsAt <= page.height - MARGIN_PT) return { size, scale };
     }
   throw new Error('Broken invariant: a card within its limits fits the largest sheet');
 }
@@ -62,8 +71,46 @@ export async function cardPdf(body: RecipeBody, address: string): Promise<Uint8A
 type Lines = ReturnType<typeof cardLines>;
 
 interface Sheet {
-  readonly doc: PDFKit.PDFDocument;
+  readonly page: Page;
   readonly scale: number;
+  /** What is drawn on; null where only the height is asked for. */
+  readonly doc: PDFKit.PDFDocument | null;
+}
+
+interface Page {
+  readonly width: number;
+  readonly height: number;
+}
+
+/** ISO 216, in points. */
+const PAGES = {
+  A5: { width: 419.53, height: 595.28 },
+  A4: { width: 595.28, height: 841.89 },
+} as const satisfies Record<string, Page>;
+
+interface Font {
+  readonly widthOf: WidthOf;
+  /** Of one point of size. */
+  readonly lineHeight: number;
+}
+
+let fonts: Readonly<Record<keyof typeof FONTS, Font>> | undefined;
+
+/** The fonts as they measure; read once. */
+function fontOf(isStrong: boolean): Font {
+  fonts ??= { text: measured(FONTS.text), strong: measured(FONTS.strong) };
+  return isStrong ? fonts.strong : fonts.text;
+}
+
+/** Asked at a large size, so that rounding does not count. */
+const ASKED_PT = 1000;
+
+function measured(path: string): Font {
+  const doc = new PDFDocument({ font: path }).fontSize(ASKED_PT);
+  return {
+    widthOf: remembered((text) => doc.widthOfString(text, { features: PLAIN }) / ASKED_PT),
+    lineHeight: doc.currentLineHeight(true) / ASKED_PT,
+  };
 }
 
 function openPage(body: RecipeBody, size: 'A5' | 'A4') {
@@ -91,10 +138,9 @@ function openPage(body: RecipeBody, size: 'A5' | 'A4') {
 
 /** Draws the whole card and answers where it ends, in points from the top. */
 function drawCard(sheet: Sheet, body: RecipeBody, address: string): number {
-  const { doc } = sheet;
   const lines = cardLines(body);
   const left = MARGIN_PT;
-  const width = doc.page.width - 2 * MARGIN_PT;
+  const width = sheet.page.width - 2 * MARGIN_PT;
   let y = MARGIN_PT;
   y = say(sheet, body.roastery, { x: left, y, width, size: 9, colour: SOFT });
   y = say(sheet, body.coffee.name, { x: left, y, width, size: 20, strong: true });
@@ -112,41 +158,47 @@ interface Place {
   readonly width: number;
 }
 
+interface Set extends Place {
+  readonly size: number;
+  readonly strong?: boolean;
+  readonly colour?: string;
+}
+
+/** How a text would stand: its lines, and the height of one. */
+function setOf(scale: number, text: string, { width, size, strong = false }: Set) {
+  const { widthOf, lineHeight } = fontOf(strong);
+  const points = size * scale;
+  return { lines: linesOf(text, width / points, widthOf), lineHeight: lineHeight * points, points };
+}
+
 /** Sets a text and answers the y under it. */
-function say(
-  { doc, scale }: Sheet,
-  text: string,
-  {
-    x,
-    y,
-    width,
-    size,
-    strong = false,
-    colour = INK,
-  }: Place & { size: number; strong?: boolean; colour?: string },
-): number {
-  if (text === '') return y;
+function say({ doc, scale, page }: Sheet, text: string, set: Set): number {
+  if (text === '') return set.y;
+  const { lines, lineHeight, points } = setOf(scale, text, set);
   doc
-    .font(strong ? FONTS.strong : FONTS.text)
-    .fontSize(size * scale)
-    .fillColor(colour);
-  const height = doc.heightOfString(text, { width, features: PLAIN });
-  // Never let the library turn the page: what runs over is measured, not shown.
-  if (y + height < doc.page.height)
-    doc.text(text, x, y, { width, height: height + 1, features: PLAIN });
-  return y + height;
+    ?.font(set.strong ? FONTS.strong : FONTS.text)
+    .fontSize(points)
+    .fillColor(set.colour ?? INK);
+  for (const [i, line] of lines.entries()) {
+    const y = set.y + i * lineHeight;
+    // What runs over is measured, not shown.
+    if (y + lineHeight < page.height)
+      doc?.text(line, set.x, y, { lineBreak: false, features: PLAIN });
+  }
+  return set.y + lines.length * lineHeight;
 }
 
 function drawPlate(sheet: Sheet, lines: Lines, { x, y, width }: Place): number {
   const { doc, scale } = sheet;
   const cell = width / CARD_FIGURES.length;
   const pad = 8;
+  const figure = { x, y, width: cell - pad, size: 11, strong: true };
   const heights = CARD_FIGURES.map((name) => {
-    doc.font(FONTS.strong).fontSize(11 * scale);
-    return doc.heightOfString(lines[name], { width: cell - pad, features: PLAIN });
+    const { lines: set, lineHeight } = setOf(scale, lines[name], figure);
+    return set.length * lineHeight;
   });
   const height = Math.max(...heights) + 14 * scale + 2 * pad;
-  doc.roundedRect(x, y, width, height, 3).fill(PLATE);
+  doc?.roundedRect(x, y, width, height, 3).fill(PLATE);
   CARD_FIGURES.forEach((name, i) => {
     const at = { x: x + i * cell + pad, width: cell - pad };
     const under = say(sheet, name, { ...at, y: y + pad, size: 8, colour: PLATE_INK });
@@ -183,6 +235,7 @@ function drawProgramme(sheet: Sheet, steps: Programme | undefined, { x, y, width
   const height = PROGRAMME_PT * scale;
   const { treads, untilS, lanes } = outlineOf(steps, { x, y, width, height });
   for (const { area, edge, limit, isPause } of treads) {
+    if (!doc) break;
     if (!isPause) doc.path(area).fillOpacity(0.12).fill(INK).fillOpacity(1);
     doc.path(edge).lineWidth(1.4).strokeColor(INK);
     if (isPause) doc.dash(1, { space: 3 });
@@ -199,7 +252,7 @@ function drawSenses(sheet: Sheet, lines: Lines, { x, y, width }: Place): number 
   const cell = (width - 2 * gap) / 3;
   const ends = CARD_SENSES.map((name, i) => {
     const at = { x: x + i * (cell + gap), width: cell };
-    sheet.doc.rect(at.x, y, cell, 2).fill(INK);
+    sheet.doc?.rect(at.x, y, cell, 2).fill(INK);
     const under = say(sheet, name, { ...at, y: y + 6, size: 9, strong: true });
     return say(sheet, lines[name], { ...at, y: under + 2, size: 9 });
   });
@@ -209,7 +262,7 @@ function drawSenses(sheet: Sheet, lines: Lines, { x, y, width }: Place): number 
 const CODE_PT = 74;
 
 function drawFoot(sheet: Sheet, body: RecipeBody, address: string, { x, y, width }: Place): number {
-  drawCode(sheet.doc, address, { x: x + width - CODE_PT, y });
+  if (sheet.doc) drawCode(sheet.doc, address, { x: x + width - CODE_PT, y });
   const textWidth = width - CODE_PT - 14;
   const version = `Version ${body.version}, ${dayWords(body.publishedOn)}. ${cardLines(body).Repeated}`;
   let at = say(sheet, version, { x, y, width: textWidth, size: 8.5, strong: true });

@@ -4,6 +4,8 @@ import { isKnownHost } from '@/data/address';
 import type { Db } from '@/data/database';
 import { addressOfRequest, isInner, refusalOf, type Refusal } from './gate';
 import { commonHeaders } from './headers';
+import { pressNew } from './press';
+import { givePublic } from './publicFiles';
 
 /** Bodies that are still coming in: so many of one address, so many in all. */
 const MOST_BODIES = { ofOne: 20, ofAll: 120 } as const;
@@ -48,12 +50,21 @@ export function listener(db: Db, handle: Handler): RequestListener {
       request.once('end', over);
       request.once('close', over);
     }
-    void handle(request, response).catch((error: unknown) => {
+    void (async () => {
+      if (await givePublic(db, request, response)) return;
+      if (url.startsWith('/api/commands')) response.once('finish', () => void press(db));
+      await handle(request, response);
+    })().catch((error: unknown) => {
       console.error(error);
       if (response.headersSent) response.destroy();
       else refuse(response, { status: 500, words: 'Something broke in Kettlebrand.' });
     });
   };
+}
+
+/** What was published just now gets its files; a fault of that is ours, and the first reader makes them. */
+async function press(db: Db): Promise<void> {
+  await pressNew(db).catch((error: unknown) => console.error(error));
 }
 
 const oneOf = (header: string | string[] | undefined) =>

@@ -1,8 +1,9 @@
-/** What the server does by itself each night: a backup, where the house names a folder. */
+/** What the server does by itself: a backup each night, where the house names a folder; files not made yet. */
 import { backupState, isBackupDue } from '@/data/backup';
 import type { Db } from '@/data/database';
 import { findHouse } from '@/data/house';
 import { makeBackup } from '@/data/makeBackup';
+import { pressNew } from './press';
 
 /** How often it looks whether one is due, and how soon after the start. */
 const [LOOK_MS, FIRST_LOOK_MS] = [10 * 60_000, 5_000];
@@ -13,6 +14,7 @@ export function startNightly(db: Db): void {
       process.stderr.write(`${error instanceof Error ? error.message : String(error)}\n`),
     );
   setTimeout(look, FIRST_LOOK_MS).unref();
+  setTimeout(() => void pressNew(db).catch(console.error), FIRST_LOOK_MS).unref();
   setInterval(look, LOOK_MS).unref();
 }
 

@@ -24,7 +24,15 @@ const FORMAT_VERSION = 1;
 const MANIFEST = 'manifest.json';
 
 /** What lets somebody in, and what is made anew from the rest. */
-const LEFT_OUT = ['session', 'known_browser', 'sign_in_try', 'epoch', 'findable', 'findable_state'];
+const LEFT_OUT = [
+  'session',
+  'known_browser',
+  'sign_in_try',
+  'epoch',
+  'findable',
+  'findable_state',
+  'public_file',
+];
 
 function tablesOf(db: Db): string[] {
   const names = db

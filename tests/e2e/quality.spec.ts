@@ -59,9 +59,11 @@ for (const theme of ['light', 'dark'] as const) {
     const outside: string[] = [];
     const found: string[] = [];
     page.on('console', (message) => {
-      const isExpected404 =
-        message.text().includes('404') && page.url().endsWith('/p/nothing-here');
-      if (['error', 'warning'].includes(message.type()) && !isExpected404)
+      // What is not there, or was taken back, says so by its status too.
+      const isExpected =
+        /status of (404|410)/.test(message.text()) &&
+        new URL(page.url()).pathname.startsWith('/p/');
+      if (['error', 'warning'].includes(message.type()) && !isExpected)
         noise.push(`${page.url()} ${message.text()}`);
     });
     page.on('pageerror', (error) => noise.push(error.message));

@@ -54,6 +54,7 @@ const OF_NO_TOPIC = [
   'sign_in_try',
   'door_log',
   'backup',
+  'public_file',
   'event',
   'epoch',
   'edit',

@@ -83,6 +83,7 @@ export async function startServer({
       env: {
         ...process.env,
         PORT: String(port),
+        TSX_TSCONFIG_PATH: 'tsconfig.server.json',
         NODE_ENV: 'production',
         NEXT_TELEMETRY_DISABLED: '1',
         KETTLEBRAND_DATA: folder,

@@ -71,3 +71,15 @@ CREATE TABLE backup (
   fault TEXT NOT NULL
 ) STRICT;
 CREATE INDEX backup_by_time ON backup (at) WHERE fault = '';
+
+-- The page and the paper card of a version as they were made when it was published; later code changes neither.
+CREATE TABLE public_file (
+  version_id TEXT NOT NULL REFERENCES recipe_version (id),
+  kind TEXT NOT NULL CHECK (kind IN ('page', 'paper')),
+  -- The public address it leads to.
+  address TEXT NOT NULL,
+  bytes BLOB NOT NULL,
+  etag TEXT NOT NULL,
+  policy TEXT NOT NULL,
+  PRIMARY KEY (version_id, kind)
+) STRICT;

@@ -149,7 +149,10 @@ describe('writing', () => {
       ['x, "y"', -2],
       ['=1+1', '-ä'],
     ]);
-    expect(text).toBe('\uFEFFa,b\r\n"x, ""y""",-2\r\n\'=1+1,\'-ä\r\n');
-    expect(parseCsv(text).rows).toHaveLength(2);
+    expect(text).toBe('\uFEFFa,b\r\n"x, ""y""",-2\r\n"\'=1+1","\'-ä"\r\n');
+    expect(parseCsv(text).rows).toEqual([
+      ['x, "y"', '-2'],
+      ['=1+1', '-ä'],
+    ]);
   });
 });

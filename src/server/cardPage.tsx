@@ -1,0 +1,108 @@
+/**
+ * The public pages as documents of their own: markup and its styles, made from the same components as the
+ * house's screens, without any script. Only what was published goes in.
+ */
+import { createHash } from 'node:crypto';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import type { ReactElement } from 'react';
+import { renderToStaticMarkup } from 'react-dom/server';
+import { ServerStyleSheet } from 'styled-components';
+import { PublicCard } from '@/features/publish/PublicCard';
+import { Withdrawn } from '@/features/publish/Withdrawn';
+import type { RecipeDocument } from '@/formats/recipe/document';
+import type { PublicVersion } from '@/data/publications';
+
+export interface StaticPage {
+  readonly html: string;
+  readonly policy: string;
+}
+
+export const FONT_FOLDER = join(process.cwd(), 'node_modules/@fontsource-variable/archivo/files');
+/** Under this path the server gives the shipped fonts. */
+export const FONT_PATH = '/fonts/';
+
+const theme = readFileSync(join(process.cwd(), 'src/ui/theme/theme.css'), 'utf8');
+const fontFaces = readFileSync(join(FONT_FOLDER, '../wdth.css'), 'utf8').replaceAll(
+  './files/',
+  FONT_PATH,
+);
+
+const plain = (css: string) =>
+  css
+    .replace(/\/\*.*?\*\//gs, '')
+    .replace(/\s+/g, ' ')
+    .trim();
+
+export function cardPage(document: RecipeDocument, token: string): StaticPage {
+  const { coffee, roastery } = document.body;
+  return pageOf(
+    `${coffee.name}, ${roastery}`,
+    <PublicCard document={document} basePath={`/p/${token}`} />,
+  );
+}
+
+export function withdrawnPage(document: RecipeDocument, version: PublicVersion): StaticPage {
+  const { roastery, coffee } = document.body;
+  const { number, withdrawnAt, withdrawnWhy } = version;
+  return pageOf(
+    `${coffee.name}, ${roastery}`,
+    <Withdrawn
+      roastery={roastery}
+      coffee={coffee.name}
+      version={number}
+      withdrawnAt={withdrawnAt!}
+      why={withdrawnWhy ?? ''}
+    />,
+  );
+}
+
+export function nothingPage(): StaticPage {
+  return pageOf(
+    'Kettlebrand',
+    <main style={{ padding: 24 }}>
+      <h1>There is nothing at this address</h1>
+      <p>It was mistyped, or nothing was published here.</p>
+    </main>,
+  );
+}
+
+function pageOf(title: string, content: ReactElement): StaticPage {
+  const sheet = new ServerStyleSheet();
+  const markup = renderToStaticMarkup(sheet.collectStyles(content));
+  // What the library wraps its styles in is its own affair; only the rules are sent.
+  const rules = sheet.getStyleTags().replace(/<[^>]*>/g, '');
+  sheet.seal();
+  const css = `${plain(fontFaces)}${plain(theme)}${plain(rules)}`;
+  const head = renderToStaticMarkup(
+    // A document of its own: the framework has no part in it.
+    // eslint-disable-next-line @next/next/no-head-element
+    <head>
+      <meta charSet="utf-8" />
+      <meta name="viewport" content="width=device-width, initial-scale=1" />
+      <meta name="robots" content="noindex" />
+      <title>{title}</title>
+      <link rel="icon" href="/icon.svg" />
+      <style dangerouslySetInnerHTML={{ __html: css }} />
+    </head>,
+  );
+  return {
+    html: `<!DOCTYPE html><html lang="en-GB">${head}<body>${markup}</body></html>`,
+    policy: policyOf(css),
+  };
+}
+
+/** Nothing runs; only these very styles, drawings that place their parts, and the shipped fonts. */
+function policyOf(css: string): string {
+  const hash = createHash('sha256').update(css).digest('base64');
+  return [
+    "default-src 'none'",
+    `style-src-elem 'sha256-${hash}'`,
+    "style-src-attr 'unsafe-inline'",
+    "img-src 'self' data:",
+    "font-src 'self'",
+    "base-uri 'none'",
+    "form-action 'none'",
+    "frame-ancestors 'none'",
+  ].join('; ');
+}

@@ -1,0 +1,146 @@
+/**
+ * What anybody may read, answered before the house's own pages: cards, their files, the schemas and the
+ * fonts. Each has an ETag, so that whatever stands in front may keep it; not for long, so that a recipe
+ * that is taken back is gone within a minute.
+ */
+import { readFileSync } from 'node:fs';
+import type { IncomingMessage, ServerResponse } from 'node:http';
+import { join } from 'node:path';
+import { z } from 'zod';
+import type { Db } from '@/data/database';
+import { findPublished, type PublicVersion } from '@/data/publications';
+import { DOCUMENT_SCHEMAS, readDocument } from '@/formats/recipe/readers';
+import { FONT_FOLDER, nothingPage, withdrawnPage, type StaticPage } from './cardPage';
+import { etagOf, fileOf } from './press';
+
+/** How long a proxy may give a file without asking again. */
+const FRESH_S = 30;
+const A_YEAR_S = 31_536_000;
+
+interface Answer {
+  readonly status?: number;
+  readonly type: string;
+  readonly body: Uint8Array | string;
+  readonly etag?: string;
+  readonly policy?: string;
+  readonly disposition?: string;
+  readonly maxAgeS?: number;
+}
+
+type Give = (db: Db, parts: readonly string[]) => Answer | null | Promise<Answer | null>;
+
+const ADDRESSES: readonly (readonly [RegExp, Give])[] = [
+  [/^\/p\/([^/]*)\/?$/, (db, [token]) => ofVersion(db, token!, giveCard, asPage)],
+  [/^\/p\/([^/]*)\/card\.pdf$/, (db, [token]) => ofVersion(db, token!, givePaper, asJson)],
+  [/^\/p\/([^/]*)\/recipe\.json$/, (db, [token]) => ofVersion(db, token!, giveDocument, asJson)],
+  [/^\/schema\/recipe-document-(\d+)\.json$/, (_db, [version]) => schemaFile(Number(version))],
+  [/^\/fonts\/(archivo-[a-z-]+-wdth-normal\.woff2)$/, (_db, [name]) => fontFile(name!)],
+  [/^\/(?:p|schema|fonts)\/.*$/, () => asPage(404, nothingPage())],
+];
+
+/** Answers a request for something public; false where it asks for something else. */
+export async function givePublic(
+  db: Db,
+  request: IncomingMessage,
+  response: ServerResponse,
+): Promise<boolean> {
+  const path = (request.url ?? '').split('?')[0]!;
+  const found = ADDRESSES.find(([pattern]) => pattern.test(path));
+  if (!found || (request.method !== 'GET' && request.method !== 'HEAD')) return false;
+  const [pattern, give] = found;
+  const parts = pattern.exec(path)!.slice(1).map(decodeURIComponent);
+  const answer = (await give(db, parts)) ?? asPage(404, nothingPage());
+  send(request, response, answer);
+  return true;
+}
+
+function send(request: IncomingMessage, response: ServerResponse, answer: Answer): void {
+  const { status = 200, type, body, etag, policy, disposition, maxAgeS = FRESH_S } = answer;
+  response.setHeader(
+    'cache-control',
+    status === 404
+      ? 'no-store'
+      : `public, max-age=${maxAgeS}${status === 410 ? '' : ', must-revalidate'}`,
+  );
+  if (policy) response.setHeader('content-security-policy', policy);
+  if (etag) response.setHeader('etag', etag);
+  if (etag && isKnown(request.headers['if-none-match'], etag)) {
+    response.statusCode = 304;
+    response.end();
+    return;
+  }
+  response.statusCode = status;
+  response.setHeader('content-type', type);
+  if (disposition) response.setHeader('content-disposition', disposition);
+  response.setHeader('content-length', Buffer.byteLength(body));
+  response.end(request.method === 'HEAD' ? undefined : body);
+}
+
+const isKnown = (known: string | undefined, etag: string) =>
+  known !== undefined &&
+  (known === '*' || known.split(',').some((one) => one.trim().replace(/^W\//, '') === etag));
+
+type GiveVersion = (db: Db, version: PublicVersion, token: string) => Promise<Answer> | Answer;
+type Refuse = (status: number, page: StaticPage) => Answer;
+
+function ofVersion(db: Db, token: string, give: GiveVersion, refuse: Refuse) {
+  const version = findPublished(db, token);
+  if (!version) return refuse(404, nothingPage());
+  if (version.withdrawnAt !== null)
+    return refuse(410, withdrawnPage(readDocument(version.document), version));
+  return give(db, version, token);
+}
+
+const asPage = (status: number, { html, policy }: StaticPage): Answer => ({
+  status,
+  type: 'text/html; charset=utf-8',
+  body: html,
+  policy,
+});
+
+const REFUSED: Readonly<Record<number, string>> = {
+  404: 'Nothing is published at this address. Check it.',
+  410: 'The recipe at this address was withdrawn. Ask the roastery.',
+};
+
+const asJson = (status: number): Answer => ({
+  status,
+  type: 'application/json; charset=utf-8',
+  body: JSON.stringify({ faults: [{ field: '', message: REFUSED[status] }] }),
+});
+
+const giveCard: GiveVersion = async (db, version, token) => {
+  const { bytes, etag, policy } = await fileOf(db, version, token, 'page');
+  return { type: 'text/html; charset=utf-8', body: bytes, etag, policy };
+};
+
+const givePaper: GiveVersion = async (db, version, token) => {
+  const { bytes, etag, policy } = await fileOf(db, version, token, 'paper');
+  const disposition = `inline; filename="card-v${version.number}.pdf"`;
+  return { type: 'application/pdf', body: bytes, etag, policy, disposition };
+};
+
+/** Byte for byte as it was stored. */
+const giveDocument: GiveVersion = (_db, { document, number }) => ({
+  type: 'application/json; charset=utf-8',
+  body: document,
+  etag: etagOf(document),
+  disposition: `attachment; filename="recipe-v${number}.json"`,
+});
+
+/** The JSON Schema that recipe documents name, of every version of the format. */
+export function schemaFile(version: number): Answer | null {
+  const schema = DOCUMENT_SCHEMAS[version];
+  if (!schema) return null;
+  const body = JSON.stringify(z.toJSONSchema(schema, { io: 'input', unrepresentable: 'any' }));
+  return { type: 'application/json; charset=utf-8', body, etag: etagOf(body) };
+}
+
+function fontFile(name: string): Answer | null {
+  try {
+    const body = readFileSync(join(FONT_FOLDER, name));
+    return { type: 'font/woff2', body, etag: etagOf(body), maxAgeS: A_YEAR_S };
+  } catch {
+    return null;
+  }
+}

@@ -1,0 +1,105 @@
+/** What anybody may read: kept as it was made, told apart by its hash, gone within a minute. */
+import Database from 'better-sqlite3';
+import { expect, test, type APIRequestContext } from '@playwright/test';
+import { startServer, type RunningServer } from '../support/server';
+import { signIn } from '../support/signIn';
+
+let server: RunningServer;
+let token: string;
+let releaseId: string;
+
+test.beforeAll(async () => {
+  server = await startServer({ demo: true });
+  const db = new Database(server.databaseFile, { readonly: true });
+  const found = db
+    .prepare(
+      `SELECT token, release_id AS releaseId FROM publication WHERE withdrawn_at IS NULL LIMIT 1`,
+    )
+    .get() as { token: string; releaseId: string };
+  db.close();
+  ({ token, releaseId } = found);
+});
+test.afterAll(() => server.close());
+
+const FILES = ['', '/card.pdf', '/recipe.json'];
+const get = (request: APIRequestContext, path: string, headers: Record<string, string> = {}) =>
+  request.get(`${server.url}/p/${token}${path}`, { headers });
+
+async function etags(request: APIRequestContext): Promise<string[]> {
+  const answers = await Promise.all(FILES.map((path) => get(request, path)));
+  return answers.map((answer) => answer.headers().etag!);
+}
+
+const command = (request: APIRequestContext, kind: string, input: object) =>
+  request.post(`${server.url}/api/commands`, {
+    data: { id: `public-test-${kind}-${Date.now()}`, kind, input },
+  });
+
+test('each file has its hash, is fresh for less than a minute, and is not sent twice', async ({
+  request,
+}) => {
+  for (const path of FILES) {
+    const answer = await get(request, path);
+    const { etag, 'cache-control': cache } = answer.headers();
+    expect(etag, path).toMatch(/^"[\w-]{43}"$/);
+    expect(Number(/max-age=(\d+)/.exec(cache!)![1]), path).toBeLessThan(60);
+    const again = await get(request, path, { 'if-none-match': `"other", W/${etag!}` });
+    expect([path, again.status(), (await again.body()).length]).toEqual([path, 304, 0]);
+    expect((await get(request, path, { 'if-none-match': '"other"' })).status()).toBe(200);
+    const head = await request.head(`${server.url}/p/${token}${path}`);
+    expect(head.headers()['content-length']).toBe(String((await answer.body()).length));
+  }
+});
+
+test('the page is a small document of its own without any script', async ({ browser, request }) => {
+  const html = await (await get(request, '')).text();
+  expect(html.length).toBeLessThan(40_000);
+  expect(html).not.toMatch(/<script|javascript:|_next/i);
+  const page = await (await browser.newContext({ javaScriptEnabled: false })).newPage();
+  const refused: string[] = [];
+  page.on('console', (message) => refused.push(message.text()));
+  await page.goto(`${server.url}/p/${token}`);
+  // Its styles and its font are let in by its own policy.
+  await expect(page.locator('h1')).toHaveCSS('font-family', /Archivo/);
+  await expect(page.locator('h1')).not.toHaveCSS('font-size', '32px');
+  expect(refused).toEqual([]);
+  await page.context().close();
+});
+
+test('what a version says never changes, and what is taken back is gone, files and all', async ({
+  page,
+}) => {
+  const { request } = page;
+  await signIn(page, server.url);
+  const before = await etags(request);
+  await server.kill();
+  await server.restart();
+  expect(await etags(request)).toEqual(before);
+  expect((await command(request, 'withdraw', { releaseId, why: 'For a test.' })).status()).toBe(
+    200,
+  );
+  for (const path of FILES)
+    expect([path, (await get(request, path)).status()]).toEqual([path, 410]);
+  await page.goto(`${server.url}/p/${token}`);
+  await expect(page.getByText('For a test.')).toBeVisible();
+  expect((await command(request, 'showAgain', { releaseId })).status()).toBe(200);
+  expect(await etags(request)).toEqual(before);
+});
+
+test('addresses beside them are not found, whatever they ask for', async ({ request }) => {
+  for (const path of [
+    '/p/',
+    '/p/../../etc/passwd',
+    `/p/${'x'.repeat(3000)}`,
+    `/p/${token}/..%2f..%2fpackage.json`,
+    '/fonts/archivo-..%2f-wdth-normal.woff2',
+    '/fonts/archivo-none-wdth-normal.woff2',
+    '/schema/recipe-document-99.json',
+    '/schema/recipe-document-1.json/x',
+  ])
+    expect([path.slice(0, 60), (await request.get(server.url + path)).status()]).toEqual([
+      path.slice(0, 60),
+      404,
+    ]);
+  expect((await request.post(`${server.url}/p/${token}`)).status()).toBeGreaterThanOrEqual(400);
+});
