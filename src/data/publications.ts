@@ -75,6 +75,17 @@ export function findPublished(db: Db, token: string): PublicVersion | null {
   return row === undefined ? null : publicRow.parse(row);
 }
 
+/** Addresses something was published at, the newest first. */
+export function listPublicTokens(db: Db): string[] {
+  return prepared(
+    db,
+    `SELECT b.token FROM publication b JOIN recipe_version v ON v.id = b.version_id
+     ORDER BY v.published_at DESC`,
+  )
+    .all()
+    .map((row) => (row as { token: string }).token);
+}
+
 export interface PublicAddress {
   readonly token: string;
   readonly withdrawnAt: string | null;

@@ -8,10 +8,12 @@ import { join } from 'node:path';
 import type { ReactElement } from 'react';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { ServerStyleSheet } from 'styled-components';
+import { dayWords } from '@/core/dayWords';
 import { PublicCard } from '@/features/publish/PublicCard';
 import { Withdrawn } from '@/features/publish/Withdrawn';
 import type { RecipeDocument } from '@/formats/recipe/document';
 import type { PublicVersion } from '@/data/publications';
+import type { FeedCard } from './feed';
 
 export interface StaticPage {
   readonly html: string;
@@ -63,6 +65,23 @@ export function nothingPage(): StaticPage {
     <main style={{ padding: 24 }}>
       <h1>There is nothing at this address</h1>
       <p>It was mistyped, or nothing was published here.</p>
+    </main>,
+  );
+}
+
+/** The list of a folder of cards. */
+export function indexPage(roastery: string, cards: readonly FeedCard[]): StaticPage {
+  return pageOf(
+    `Recipes of ${roastery}`,
+    <main style={{ padding: 24, maxWidth: 720 }}>
+      <h1>Recipes of {roastery}</h1>
+      <ul>
+        {cards.map(({ token, name, number, publishedOn }) => (
+          <li key={token}>
+            <a href={`/p/${token}/`}>{name}</a>, version {number}, {dayWords(publishedOn)}
+          </li>
+        ))}
+      </ul>
     </main>,
   );
 }

@@ -4,6 +4,7 @@ import { UserFault, userFault } from '@/core/errors';
 import { backUp, noteBackup } from '@/data/backup';
 import { databaseFile, openDatabase, type Db } from '@/data/database';
 import { restore } from '@/data/restore';
+import { writeSite } from './site';
 import { exportHouse, importHouse } from './wholeHouse';
 
 type Words = readonly string[];
@@ -32,6 +33,13 @@ const HOUSE_COMMANDS: Readonly<Record<string, { usage: string; run: (words: Word
       usage: 'import --all FOLDER',
       run: ([all, folder, ...more]) =>
         all !== '--all' || !folder || more.length > 0 ? null : importHouse(folder, databaseFile()),
+    },
+    site: {
+      usage: 'site --out FOLDER',
+      run: ([option, folder, ...more]) =>
+        option !== '--out' || !folder || more.length > 0
+          ? null
+          : withHouse((db) => writeSite(db, folder)),
     },
     restore: {
       usage: 'restore FILE',

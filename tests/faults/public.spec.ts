@@ -1,4 +1,9 @@
 /** What anybody may read: kept as it was made, told apart by its hash, gone within a minute. */
+import { spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { dirname, join } from 'node:path';
 import Database from 'better-sqlite3';
 import { expect, test, type APIRequestContext } from '@playwright/test';
 import { startServer, type RunningServer } from '../support/server';
@@ -84,6 +89,41 @@ test('what a version says never changes, and what is taken back is gone, files a
   await expect(page.getByText('For a test.')).toBeVisible();
   expect((await command(request, 'showAgain', { releaseId })).status()).toBe(200);
   expect(await etags(request)).toEqual(before);
+});
+
+test('all of it as a folder: what its pages lead to is there, and is what its hash says', async () => {
+  const folder = mkdtempSync(join(tmpdir(), 'kettlebrand-site-'));
+  try {
+    const out = join(folder, 'site');
+    const made = spawnSync('node', ['scripts/kb.mjs', 'site', '--out', out], {
+      env: { ...process.env, KETTLEBRAND_DATA: dirname(server.databaseFile) },
+    });
+    expect(made.stderr.toString()).toBe('');
+    const { cards } = JSON.parse(made.stdout.toString()) as { cards: number };
+    expect(cards).toBeGreaterThan(2);
+    const hashes = JSON.parse(readFileSync(join(out, 'hashes.json'), 'utf8')) as object;
+    for (const [path, hash] of Object.entries(hashes))
+      expect([
+        path,
+        createHash('sha256')
+          .update(readFileSync(join(out, path)))
+          .digest('hex'),
+      ]).toEqual([path, hash]);
+    const pages = Object.keys(hashes).filter((path) => path.endsWith('.html'));
+    expect(pages).toHaveLength(cards + 1);
+    let links = 0;
+    for (const page of pages)
+      for (const [, address] of readFileSync(join(out, page), 'utf8').matchAll(
+        /(?:href="|url\()(\/[^")]*)/g,
+      )) {
+        const target = address!.endsWith('/') ? `${address!}index.html` : address!;
+        expect([page, target, existsSync(join(out, target))]).toEqual([page, target, true]);
+        links++;
+      }
+    expect(links).toBeGreaterThan(cards * 3);
+  } finally {
+    rmSync(folder, { recursive: true });
+  }
 });
 
 test('addresses beside them are not found, whatever they ask for', async ({ request }) => {
