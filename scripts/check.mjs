@@ -18,7 +18,16 @@ const CHECKS = [
   [
     'import rules',
     'depcruise',
-    ['--config', '.dependency-cruiser.cjs', '--cache', '.cache/imports', 'src', 'cli', 'bench'],
+    [
+      '--config',
+      '.dependency-cruiser.cjs',
+      '--cache',
+      '.cache/imports',
+      'src',
+      'cli',
+      'bench',
+      'faults',
+    ],
   ],
   ['unused code', 'knip', ['--cache', '--cache-location', '.cache/knip']],
   ['unit tests of what changed', 'jest', ['--onlyChanged', '--silent']],

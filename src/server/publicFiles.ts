@@ -46,7 +46,12 @@ export async function givePublic(
 ): Promise<boolean> {
   const path = (request.url ?? '').split('?')[0]!;
   const found = ADDRESSES.find(([pattern]) => pattern.test(path));
-  if (!found || (request.method !== 'GET' && request.method !== 'HEAD')) return false;
+  if (!found) return false;
+  if (request.method !== 'GET' && request.method !== 'HEAD') {
+    response.setHeader('allow', 'GET, HEAD');
+    send(request, response, refusedAs(405, 'This is only read here.'));
+    return true;
+  }
   const [pattern, give] = found;
   const parts = pattern.exec(path)!.slice(1).map(decodeURIComponent);
   const answer = (await give(db, parts)) ?? asPage(404, nothingPage());
@@ -103,11 +108,13 @@ const REFUSED: Readonly<Record<number, string>> = {
   410: 'The recipe at this address was withdrawn. Ask the roastery.',
 };
 
-const asJson = (status: number): Answer => ({
+const refusedAs = (status: number, message: string): Answer => ({
   status,
   type: 'application/json; charset=utf-8',
-  body: JSON.stringify({ faults: [{ field: '', message: REFUSED[status] }] }),
+  body: JSON.stringify({ faults: [{ field: '', message }] }),
 });
+
+const asJson = (status: number): Answer => refusedAs(status, REFUSED[status]!);
 
 const giveCard: GiveVersion = async (db, version, token) => {
   const { bytes, etag, policy } = await fileOf(db, version, token, 'page');

@@ -3,192 +3,36 @@
  * refusal stores nothing. Valid inputs are bent in one place, so that the schemas are passed deeply.
  */
 import fc from 'fast-check';
-import { BATCH as BATCH_FIELDS } from '@/core/entity/batch';
-import { COMPONENT as COMPONENT_FIELDS } from '@/core/entity/component';
-import { RELEASE as RELEASE_FIELDS } from '@/core/entity/release';
 import { UserFault } from '@/core/errors';
-import type { Db } from '@/data/database';
 import { findHouse } from '@/data/house';
 import { readRelease } from '@/views/release';
-import { fullValues } from '../support/fullValues';
-import {
-  BATCH,
-  GRINDER,
-  LEAD,
-  MACHINE,
-  newId,
-  openHouse,
-  RECIPE,
-  RELEASE,
-  send,
-  SETUP,
-  shotInput,
-  TODAY,
-  WORDS,
-} from '../support/house';
-
-const strange = fc.oneof(
-  fc.constantFrom(null, '', ' ', '0', 'x'.repeat(600), true, [], {}, -1, 0, 0.5, 2.5, 1e9, 1e-9),
-  fc.double({ noNaN: true, noDefaultInfinity: true }),
-  fc.integer({ min: -5, max: 500 }),
-  fc.string({ maxLength: 12 }),
-  fc.jsonValue({ maxDepth: 1 }),
-);
-
-/** Paths of every leaf and branch of an input. */
-function pathsOf(value: unknown, path: (string | number)[] = []): (string | number)[][] {
-  if (value === null || typeof value !== 'object') return [path];
-  const inner = Object.entries(value).flatMap(([key, item]) =>
-    pathsOf(item, [...path, Array.isArray(value) ? Number(key) : key]),
-  );
-  return path.length === 0 ? inner : [path, ...inner];
-}
-
-/** A copy with the value at a path replaced. */
-function bent(value: unknown, [head, ...rest]: readonly (string | number)[], by: unknown): unknown {
-  if (head === undefined) return by;
-  const copy = structuredClone(value) as Record<string | number, unknown>;
-  copy[head] = bent(copy[head], rest, by);
-  return copy;
-}
-
-function sizes(db: Db): string {
-  const tables = [
-    'release',
-    'component',
-    'batch',
-    'setup',
-    'recipe_draft',
-    'shot',
-    'tasting',
-    'recipe_version',
-    'event',
-    'person',
-    'invitation',
-    'machine',
-    'gate_pass',
-  ];
-  return tables
-    .map((table) => (db.prepare(`SELECT count(*) AS n FROM ${table}`).get() as { n: number }).n)
-    .join();
-}
+import { bent, pathsOf, sizes, strange, validInputs } from '../support/hostile';
+import { newId, openHouse, send, shotInput, TODAY } from '../support/house';
 
 const house = openHouse();
 const { shotId } = send(house.db, 'logShot', shotInput(house.draftId));
-const { db, releaseId, setupId, draftId } = house;
-const edit = { releaseId, rowVersion: 1 };
+const { db, releaseId } = house;
 
-const HOUSE = {
-  ...(({ rowVersion: _rowVersion, coffeePricePerKg: _price, ...rest }) => rest)(findHouse(db)!),
-  coffeePricePerKg: 22,
-  closedWeekdays: [7],
-  closedDates: ['2026-12-25'],
-  roastMap: [
-    { roastLevel: -1, colourGround: 95, colourBean: 84 },
-    { roastLevel: 1, colourGround: 65, colourBean: 60 },
-  ],
-};
-
-const VALID: [string, unknown][] = [
-  [
-    'createRelease',
-    {
-      release: {
-        ...fullValues(RELEASE_FIELDS),
-        components: [{ ...fullValues(COMPONENT_FIELDS), sharePct: 100 }],
-      },
-      batch: fullValues(BATCH_FIELDS),
-    },
-  ],
-  ['saveBatch', { releaseId, batch: { ...BATCH, label: 'B2' } }],
-  ['editRelease', { ...edit, release: RELEASE }],
-  [
-    'saveSetup',
-    {
-      setup: {
-        ...SETUP,
-        machine: { ...MACHINE, settableTemperature: false, fixedTemperatureC: 93 },
-        grinder: { ...GRINDER, umPerStep: 10, secondsPerStep: 2 },
-      },
-    },
-  ],
-  ['savePart', { part: 'machine', fields: { ...MACHINE, displayOffsetC: 1.5 } }],
-  [
-    'saveProgramme',
-    {
-      name: 'Slow rise',
-      style: 'classic',
-      isFirst: true,
-      steps: [{ drive: 'flow', level: 3, seconds: 6, ramp: true, limitBar: 6 }],
-    },
-  ],
-  ['takeAway', { what: 'batch', id: `${releaseId}-1` }],
-  ['putBack', { what: 'release', id: releaseId }],
-  ['invite', { forWhom: 'Tobin', role: 'bench', token: 't'.repeat(40) }],
-  ['useRecipe', { releaseId, draftId }],
-  ['undoEdit', { editId: 'an-edit-made' }],
-  ['acceptInvitation', { token: 't'.repeat(40), ...LEAD, signInName: 'someone' }],
-  ['changeRole', { personId: 'nobody', role: 'reader' }],
-  ['saveUnits', { mass: 'oz', temperature: 'F' }],
-  ['withdraw', { releaseId, why: 'sold out' }],
-  ['showAgain', { releaseId }],
-  ['saveHouse', { rowVersion: 1, house: HOUSE }],
-  [
-    'importReleases',
-    {
-      csv: 'release,roast_date\nOne,2026-05-01\n',
-      mapping: { name: 'release', roastDate: 'roast_date' },
-      dateOrder: 'ymd',
-    },
-  ],
-  [
-    'acceptRecipe',
-    {
-      ...RECIPE,
-      releaseId,
-      setupId,
-      batchId: `${releaseId}-1`,
-      proposed: { a: 1 },
-      steps: [{ drive: 'pressure', level: 9, seconds: 30, ramp: false }],
-    },
-  ],
-  ['logShot', shotInput(draftId, { seen: ['mud'], purgeG: 3, aimDoseG: 18.2 })],
-  ['removeShot', { shotId }],
-  ['restoreShot', { shotId }],
-  [
-    'recordTasting',
-    {
-      shotId,
-      moment: 'hot',
-      serving: 'milk',
-      scales: { acidity: 5, strength: 1, signs: ['salty'] },
-      notesFound: ['lime'],
-      remark: '',
-      tdsPct: 9,
-    },
-  ],
-  ['publish', { releaseId, draftId, ...WORDS, whatChanged: 'words' }],
-  ['importDocument', { document: '{"format":"kettlebrand-recipe"}' }],
-  ['setUpHouse', { houseName: 'Another', code: 'AAAA-BBBB-CCCC', ...LEAD }],
-];
-
-test.each(VALID)('%s is taken or refused with words, whatever it is sent', (kind, input) => {
-  fc.assert(
-    fc.property(fc.constantFrom(...pathsOf(input)), strange, (path, by) => {
-      const before = sizes(db);
-      try {
-        // Each try by the lead, whatever the one before it did to the house.
-        send(db, kind, bent(input, path, by), newId());
-        // What was taken can be shown: the advisor copes with every bench that can be described.
-        const { advice } = readRelease(db, findHouse(db)!, releaseId, { today: TODAY })!.bench!;
-        expect(Number.isFinite(advice.expect.timeS)).toBe(true);
-      } catch (error) {
-        // An internal error here would be a 500 there.
-        expect(error).toBeInstanceOf(UserFault);
-        expect((error as UserFault).faults[0]!.message.length).toBeGreaterThan(10);
-        expect(sizes(db)).toBe(before);
-      }
-    }),
-    { numRuns: 300 },
-  );
-});
+test.each(validInputs(house, String(shotId)))(
+  '%s is taken or refused with words, whatever it is sent',
+  (kind, input) => {
+    fc.assert(
+      fc.property(fc.constantFrom(...pathsOf(input)), strange, (path, by) => {
+        const before = sizes(db);
+        try {
+          // Each try by the lead, whatever the one before it did to the house.
+          send(db, kind, bent(input, path, by), newId());
+          // What was taken can be shown: the advisor copes with every bench that can be described.
+          const { advice } = readRelease(db, findHouse(db)!, releaseId, { today: TODAY })!.bench!;
+          expect(Number.isFinite(advice.expect.timeS)).toBe(true);
+        } catch (error) {
+          // An internal error here would be a 500 there.
+          expect(error).toBeInstanceOf(UserFault);
+          expect((error as UserFault).faults[0]!.message.length).toBeGreaterThan(10);
+          expect(sizes(db)).toBe(before);
+        }
+      }),
+      { numRuns: 300 },
+    );
+  },
+);

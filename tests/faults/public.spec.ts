@@ -141,5 +141,6 @@ test('addresses beside them are not found, whatever they ask for', async ({ requ
       path.slice(0, 60),
       404,
     ]);
-  expect((await request.post(`${server.url}/p/${token}`)).status()).toBeGreaterThanOrEqual(400);
+  for (const path of [`/p/${token}`, `/p/${token}/card.pdf`, '/schema/x', '/fonts/x'])
+    expect([path, (await request.post(server.url + path)).status()]).toEqual([path, 405]);
 });

@@ -2,7 +2,7 @@
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
 
 export interface RunningServer {
   readonly url: string;
@@ -60,13 +60,16 @@ function listeningPort(
 export async function startServer({
   demo = false,
   prepare,
+  databaseFile: given,
 }: {
   demo?: boolean;
   prepare?: (databaseFile: string) => void;
+  /** A database that is there already, of another server too. */
+  databaseFile?: string;
 } = {}): Promise<RunningServer> {
   const folder = mkdtempSync(join(tmpdir(), 'kettlebrand-'));
-  const databaseFile = join(folder, 'kettlebrand.sqlite');
-  if (demo) {
+  const databaseFile = given ?? join(folder, 'kettlebrand.sqlite');
+  if (demo && !given) {
     const seeded = spawnSync('node_modules/.bin/tsx', ['scripts/seedDemo.ts', databaseFile]);
     if (seeded.status !== 0) throw new Error(seeded.stderr.toString());
   }
@@ -86,7 +89,7 @@ export async function startServer({
         TSX_TSCONFIG_PATH: 'tsconfig.server.json',
         NODE_ENV: 'production',
         NEXT_TELEMETRY_DISABLED: '1',
-        KETTLEBRAND_DATA: folder,
+        KETTLEBRAND_DATA: dirname(databaseFile),
         KETTLEBRAND_DEMO: demo ? '1' : '0',
       },
       stdio: ['ignore', 'pipe', 'pipe'],

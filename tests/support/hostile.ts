@@ -1,0 +1,174 @@
+/** Inputs that commands take, and ways to bend them: for the tests and the long run of faults. */
+import fc from 'fast-check';
+import { BATCH as BATCH_FIELDS } from '@/core/entity/batch';
+import { COMPONENT as COMPONENT_FIELDS } from '@/core/entity/component';
+import { RELEASE as RELEASE_FIELDS } from '@/core/entity/release';
+import type { Db } from '@/data/database';
+import { findHouse } from '@/data/house';
+import { fullValues } from './fullValues';
+import {
+  BATCH,
+  GRINDER,
+  LEAD,
+  MACHINE,
+  RECIPE,
+  RELEASE,
+  SETUP,
+  shotInput,
+  WORDS,
+  type TestHouse,
+} from './house';
+
+/** Values nobody means. */
+export const strange = fc.oneof(
+  fc.constantFrom(null, '', ' ', '0', 'x'.repeat(600), true, [], {}, -1, 0, 0.5, 2.5, 1e9, 1e-9),
+  fc.double({ noNaN: true, noDefaultInfinity: true }),
+  fc.integer({ min: -5, max: 500 }),
+  fc.string({ maxLength: 12 }),
+  fc.jsonValue({ maxDepth: 1 }),
+);
+
+/** Paths of every leaf and branch of an input. */
+export function pathsOf(value: unknown, path: (string | number)[] = []): (string | number)[][] {
+  if (value === null || typeof value !== 'object') return [path];
+  const inner = Object.entries(value).flatMap(([key, item]) =>
+    pathsOf(item, [...path, Array.isArray(value) ? Number(key) : key]),
+  );
+  return path.length === 0 ? inner : [path, ...inner];
+}
+
+/** A copy with the value at a path replaced. */
+export function bent(
+  value: unknown,
+  [head, ...rest]: readonly (string | number)[],
+  by: unknown,
+): unknown {
+  if (head === undefined) return by;
+  const copy = structuredClone(value) as Record<string | number, unknown>;
+  copy[head] = bent(copy[head], rest, by);
+  return copy;
+}
+
+/** How much there is of everything: a write of any kind changes it. */
+export function sizes(db: Db): string {
+  const tables = [
+    'release',
+    'component',
+    'batch',
+    'setup',
+    'recipe_draft',
+    'shot',
+    'tasting',
+    'recipe_version',
+    'event',
+    'person',
+    'invitation',
+    'machine',
+    'gate_pass',
+  ];
+  return tables
+    .map((table) => (db.prepare(`SELECT count(*) AS n FROM ${table}`).get() as { n: number }).n)
+    .join();
+}
+
+/** An input of each command that is taken as it stands, or refused for what it asks alone. */
+export function validInputs(
+  { db, releaseId, setupId, draftId }: TestHouse,
+  shotId: string,
+): [string, unknown][] {
+  const edit = { releaseId, rowVersion: 1 };
+  const HOUSE = {
+    ...(({ rowVersion: _rowVersion, coffeePricePerKg: _price, ...others }) => others)(
+      findHouse(db)!,
+    ),
+    coffeePricePerKg: 22,
+    closedWeekdays: [7],
+    closedDates: ['2026-12-25'],
+    roastMap: [
+      { roastLevel: -1, colourGround: 95, colourBean: 84 },
+      { roastLevel: 1, colourGround: 65, colourBean: 60 },
+    ],
+  };
+  return [
+    [
+      'createRelease',
+      {
+        release: {
+          ...fullValues(RELEASE_FIELDS),
+          components: [{ ...fullValues(COMPONENT_FIELDS), sharePct: 100 }],
+        },
+        batch: fullValues(BATCH_FIELDS),
+      },
+    ],
+    ['saveBatch', { releaseId, batch: { ...BATCH, label: 'B2' } }],
+    ['editRelease', { ...edit, release: RELEASE }],
+    [
+      'saveSetup',
+      {
+        setup: {
+          ...SETUP,
+          machine: { ...MACHINE, settableTemperature: false, fixedTemperatureC: 93 },
+          grinder: { ...GRINDER, umPerStep: 10, secondsPerStep: 2 },
+        },
+      },
+    ],
+    ['savePart', { part: 'machine', fields: { ...MACHINE, displayOffsetC: 1.5 } }],
+    [
+      'saveProgramme',
+      {
+        name: 'Slow rise',
+        style: 'classic',
+        isFirst: true,
+        steps: [{ drive: 'flow', level: 3, seconds: 6, ramp: true, limitBar: 6 }],
+      },
+    ],
+    ['takeAway', { what: 'batch', id: `${releaseId}-1` }],
+    ['putBack', { what: 'release', id: releaseId }],
+    ['invite', { forWhom: 'Tobin', role: 'bench', token: 't'.repeat(40) }],
+    ['useRecipe', { releaseId, draftId }],
+    ['undoEdit', { editId: 'an-edit-made' }],
+    ['acceptInvitation', { token: 't'.repeat(40), ...LEAD, signInName: 'someone' }],
+    ['changeRole', { personId: 'nobody', role: 'reader' }],
+    ['saveUnits', { mass: 'oz', temperature: 'F' }],
+    ['withdraw', { releaseId, why: 'sold out' }],
+    ['showAgain', { releaseId }],
+    ['saveHouse', { rowVersion: 1, house: HOUSE }],
+    [
+      'importReleases',
+      {
+        csv: 'release,roast_date\nOne,2026-05-01\n',
+        mapping: { name: 'release', roastDate: 'roast_date' },
+        dateOrder: 'ymd',
+      },
+    ],
+    [
+      'acceptRecipe',
+      {
+        ...RECIPE,
+        releaseId,
+        setupId,
+        batchId: `${releaseId}-1`,
+        proposed: { a: 1 },
+        steps: [{ drive: 'pressure', level: 9, seconds: 30, ramp: false }],
+      },
+    ],
+    ['logShot', shotInput(draftId, { seen: ['mud'], purgeG: 3, aimDoseG: 18.2 })],
+    ['removeShot', { shotId }],
+    ['restoreShot', { shotId }],
+    [
+      'recordTasting',
+      {
+        shotId,
+        moment: 'hot',
+        serving: 'milk',
+        scales: { acidity: 5, strength: 1, signs: ['salty'] },
+        notesFound: ['lime'],
+        remark: '',
+        tdsPct: 9,
+      },
+    ],
+    ['publish', { releaseId, draftId, ...WORDS, whatChanged: 'words' }],
+    ['importDocument', { document: '{"format":"kettlebrand-recipe"}' }],
+    ['setUpHouse', { houseName: 'Another', code: 'AAAA-BBBB-CCCC', ...LEAD }],
+  ];
+}
