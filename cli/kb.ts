@@ -24,6 +24,10 @@ function readInput(): unknown {
   }
 }
 
+/** What a sum in binary leaves behind the twelfth digit means nothing. */
+const meant = (_key: string, value: unknown) =>
+  typeof value === 'number' ? Number(value.toPrecision(12)) : value;
+
 async function main(words: string[]): Promise<number> {
   const [name, ...flags] = words;
   const asHouse = await runHouseCommand(words);
@@ -43,7 +47,7 @@ async function main(words: string[]): Promise<number> {
   }
   try {
     const answer = flags.includes('--schema') ? found.schema() : found.run(readInput());
-    process.stdout.write(`${JSON.stringify(answer, null, 2)}\n`);
+    process.stdout.write(`${JSON.stringify(answer, meant, 2)}\n`);
     return 0;
   } catch (error) {
     if (!(error instanceof UserFault)) throw error;

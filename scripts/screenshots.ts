@@ -97,7 +97,7 @@ await page.waitForTimeout(600);
 await picture('patterns');
 await open('/import');
 await picture('import', importing);
-await open('/house');
+await open('/house#backups');
 await picture('house');
 
 await page.setViewportSize(PHONE);
