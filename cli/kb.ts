@@ -5,12 +5,12 @@
  */
 import { readFileSync } from 'node:fs';
 import { UserFault } from '@/core/errors';
-import { houseCommandWords, runHouseCommand } from '@/server/houseCommands';
+import { HOUSE_USAGE, isHouseCommand } from '@/server/houseUsage';
 import { COMMANDS } from './commands';
 
 function usage(): string {
   const names = Object.entries(COMMANDS).map(([name, { purpose }]) => `  ${name}: ${purpose}`);
-  return `kb COMMAND [--schema], JSON on standard input. Commands:\n${names.join('\n')}\nOf a house: ${houseCommandWords.join(', ')}`;
+  return `kb COMMAND [--schema], JSON on standard input. Commands:\n${names.join('\n')}\nOf a house: ${Object.values(HOUSE_USAGE).join(', ')}`;
 }
 
 function readInput(): unknown {
@@ -28,26 +28,32 @@ function readInput(): unknown {
 const meant = (_key: string, value: unknown) =>
   typeof value === 'number' ? Number(value.toPrecision(12)) : value;
 
-async function main(words: string[]): Promise<number> {
-  const [name, ...flags] = words;
-  const asHouse = await runHouseCommand(words);
-  if (asHouse !== null) return asHouse;
+async function answerOf(name: string, flags: readonly string[]): Promise<unknown> {
+  if (isHouseCommand(name)) {
+    // Loaded here: the computation alone needs no database.
+    const { runHouseCommand } = await import('@/server/houseCommands');
+    return runHouseCommand(name, flags);
+  }
+  const command = COMMANDS[name]!;
+  return flags.includes('--schema') ? command.schema() : command.run(readInput());
+}
+
+async function main([name, ...flags]: string[]): Promise<number> {
   if (name === undefined || name === '--help') {
     process.stdout.write(`${usage()}\n`);
     return name === undefined ? 2 : 0;
   }
-  const found = Object.hasOwn(COMMANDS, name) ? COMMANDS[name] : undefined;
+  const isKnown = Object.hasOwn(COMMANDS, name);
   const unknownFlag = flags.find((flag) => flag !== '--schema');
-  if (!found || unknownFlag) {
-    const what = found ? `option ${unknownFlag}` : `command ${name}`;
+  if (!isHouseCommand(name) && (!isKnown || unknownFlag)) {
+    const what = isKnown ? `option ${unknownFlag}` : `command ${name}`;
     process.stderr.write(
       `Unknown ${what}. Take one of: ${Object.keys(COMMANDS).join(', ')}; option --schema.\n`,
     );
     return 2;
   }
   try {
-    const answer = flags.includes('--schema') ? found.schema() : found.run(readInput());
-    process.stdout.write(`${JSON.stringify(answer, meant, 2)}\n`);
+    process.stdout.write(`${JSON.stringify(await answerOf(name, flags), meant, 2)}\n`);
     return 0;
   } catch (error) {
     if (!(error instanceof UserFault)) throw error;

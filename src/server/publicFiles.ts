@@ -63,7 +63,7 @@ function send(request: IncomingMessage, response: ServerResponse, answer: Answer
   const { status = 200, type, body, etag, policy, disposition, maxAgeS = FRESH_S } = answer;
   response.setHeader(
     'cache-control',
-    status === 404
+    status === 404 || status === 405
       ? 'no-store'
       : `public, max-age=${maxAgeS}${status === 410 ? '' : ', must-revalidate'}`,
   );

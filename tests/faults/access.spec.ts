@@ -74,7 +74,7 @@ function weigh(file: string): string {
 }
 
 /** Public by design: each of these is looked at on its own elsewhere. */
-const OPEN = ['/sign-in', '/status', '/welcome', '/schema/[file]'];
+const OPEN = ['/sign-in', '/status', '/trouble', '/welcome', '/schema/[file]'];
 /** What the server itself gives, before the house's pages. */
 const GIVEN = ['/p/[token]', '/p/[token]/card.pdf', '/p/[token]/recipe.json', '/schema/[file]'];
 const isPublic = (path: string) => path.startsWith('/p/') || path.startsWith('/invitation/');

@@ -9,9 +9,12 @@ export default function HouseError({ reset }: { error: Error; reset: () => void 
         Everything logged so far is stored. Try again; if it stays, restart the server and look at
         what it prints.
       </p>
-      <button type="button" onClick={reset}>
-        Try again
-      </button>
+      <p>
+        <button type="button" onClick={reset}>
+          Try again
+        </button>{' '}
+        <a href="/trouble">Look whether the database is whole</a>
+      </p>
     </main>
   );
 }
