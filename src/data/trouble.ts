@@ -1,7 +1,8 @@
 /** Is the database there and whole? Looked at now and then, however many ask. */
+import Database from 'better-sqlite3';
 import { UserFault } from '@/core/errors';
 import { clock } from './clock';
-import { damageOf, database } from './database';
+import { damageOf, database, databaseFile } from './database';
 import { knownWords } from './storage';
 
 const LOOK_EVERY_MS = 30_000;
@@ -18,7 +19,14 @@ const NAMED = 'The database';
 
 function look(): string | null {
   try {
-    return damageOf(database(), NAMED);
+    database();
+    // What is on the disk, not what this process remembers of it.
+    const fresh = new Database(databaseFile(), { readonly: true, fileMustExist: true });
+    try {
+      return damageOf(fresh, NAMED);
+    } finally {
+      fresh.close();
+    }
   } catch (error) {
     if (error instanceof UserFault)
       return 'Kettlebrand cannot open its database. What the server prints says why.';

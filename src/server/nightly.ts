@@ -3,12 +3,18 @@ import { backupState, isBackupDue } from '@/data/backup';
 import type { Db } from '@/data/database';
 import { findHouse } from '@/data/house';
 import { makeBackup } from '@/data/makeBackup';
+import { troubleOfDatabase } from '@/data/trouble';
 import { pressNew } from './press';
+import { brokenVersions } from './versions';
 
 /** How often it looks whether one is due, and how soon after the start. */
 const [LOOK_MS, FIRST_LOOK_MS] = [10 * 60_000, 5_000];
 
+/** Whether the disk still holds what was written is looked at this often. */
+const CHECK_MS = 24 * 3_600_000;
+
 export function startNightly(db: Db): void {
+  setInterval(() => checkAll(db), CHECK_MS).unref();
   const look = () =>
     void backUpIfDue(db).catch((error: unknown) =>
       process.stderr.write(`${error instanceof Error ? error.message : String(error)}\n`),
@@ -22,4 +28,10 @@ async function backUpIfDue(db: Db): Promise<void> {
   const house = findHouse(db);
   if (house && house.backupFolder !== '' && isBackupDue(backupState(db)))
     await makeBackup(db, house);
+}
+
+/** Says what is damaged; the page of troubles says it to people. */
+function checkAll(db: Db): void {
+  const words = [troubleOfDatabase(), ...brokenVersions(db).map((name) => `${name} is not whole.`)];
+  for (const found of words) if (found) process.stderr.write(`${found}\n`);
 }

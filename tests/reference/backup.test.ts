@@ -18,7 +18,8 @@ import fc from 'fast-check';
 import { backUp, backupState, isBackupDue, isBackupOld, noteBackup, rotate } from '@/data/backup';
 import { backupName, outdated } from '@/data/backupRotation';
 import { clock } from '@/data/clock';
-import { openDatabase, type Db } from '@/data/database';
+import { closeDatabase, openDatabase, type Db } from '@/data/database';
+import { troubleOfDatabase } from '@/data/trouble';
 import { findLead } from '@/data/people';
 import { restore } from '@/data/restore';
 import { addDays } from '@/core/rest/day';
@@ -379,4 +380,24 @@ it('is due once a night, again an hour after one that failed, and old after two 
   expect(isBackupOld(state())).toBe(true);
   noteBackup(db, { file: 'y', bytes: 1, fault: '' });
   expect(state()).toMatchObject({ good: { file: 'y' }, failed: null });
+});
+
+it('damage of the file is seen on the disk, whatever this process remembers', () => {
+  const file = at('kettlebrand.sqlite');
+  openHouse(file).db.close();
+  const folderBefore = process.env.KETTLEBRAND_DATA;
+  process.env.KETTLEBRAND_DATA = folder;
+  try {
+    clock.now = () => new Date('2026-05-20T12:00:00Z');
+    expect(troubleOfDatabase()).toBeNull();
+    const bytes = readFileSync(file);
+    bytes.fill(0xab, 4096 * 8, 4096 * 40);
+    writeFileSync(file, bytes);
+    clock.now = () => new Date('2026-05-20T12:01:00Z');
+    expect(troubleOfDatabase()).toMatch(/^The database is damaged.*restore FILE/);
+  } finally {
+    closeDatabase();
+    if (folderBefore === undefined) delete process.env.KETTLEBRAND_DATA;
+    else process.env.KETTLEBRAND_DATA = folderBefore;
+  }
 });
