@@ -1,14 +1,17 @@
 /** Signing in, the brake on guessing, sessions and what ends them. */
 import { commands } from '@/app/commands';
+import { isKnownHost, publicAddress } from '@/data/address';
 import { clock } from '@/data/clock';
 import { submit } from '@/data/command';
 import { refuseCommon } from '@/data/commonPasswords';
 import { listDoorLog } from '@/data/doorLog';
+import { findHouse } from '@/data/house';
 import { comparePassword, hashPassword } from '@/data/passwords';
 import { findLead, findPerson, findSignIn } from '@/data/people';
-import { browserOf, endSession, listSessions } from '@/data/session';
+import { browserOf, endSession, listSessions, startSession } from '@/data/session';
 import { openSetUp } from '@/data/setUpCode';
 import { openDatabase, type Db } from '@/data/database';
+import { commonHeaders } from '@/server/headers';
 import { comesIn, cookieJar, onNewBrowser } from '../support/door';
 import { faultOf } from '../support/fault';
 import { join, LEAD, newId, openHouse, quickHash, send, stopClock, WORDS } from '../support/house';
@@ -226,6 +229,56 @@ describe('a session', () => {
     ).toBe('unproved');
     db.prepare('UPDATE session SET proved_at = ?').run(clock.now().toISOString());
     expect(publish()).toMatchObject({ version: 1 });
+  });
+});
+
+describe('behind HTTPS', () => {
+  afterEach(() => {
+    delete process.env.KETTLEBRAND_ADDRESS;
+  });
+
+  it('cookies are kept to this very host, and browsers are told to come closed', () => {
+    process.env.KETTLEBRAND_ADDRESS = 'https://recipes.example';
+    const { db } = openHouse();
+    const set = jest.fn();
+    const store = { get: () => undefined, set } as unknown as Parameters<typeof startSession>[1];
+    startSession(db, store, findLead(db)!, 'Firefox on Linux');
+    expect(set.mock.calls).toEqual([
+      [
+        '__Host-kettlebrand',
+        expect.any(String),
+        expect.objectContaining({ secure: true, path: '/' }),
+      ],
+      [
+        '__Host-kettlebrand-browser',
+        expect.any(String),
+        expect.objectContaining({ httpOnly: true }),
+      ],
+    ]);
+    expect(commonHeaders('/')['Strict-Transport-Security']).toMatch(/max-age=\d{8}/);
+    expect(isKnownHost(db, 'recipes.example')).toBe(true);
+    expect(publicAddress(db)).toBe('https://recipes.example');
+  });
+
+  it('only names of this server are answered: its own, the house’s, no other', () => {
+    const { db } = openHouse();
+    expect(commonHeaders('/')['Strict-Transport-Security']).toBeUndefined();
+    for (const [host, isKnown] of [
+      ['localhost:3210', true],
+      ['127.0.0.1', true],
+      ['[::1]:3210', true],
+      ['evil.example', false],
+      ['localhost.evil.example', false],
+      [null, false],
+    ] as const)
+      expect([host, isKnownHost(db, host)]).toEqual([host, isKnown]);
+    const { rowVersion, rules: _r, halfLife: _h, ...house } = findHouse(db)!;
+    send(db, 'saveHouse', {
+      rowVersion,
+      house: { ...house, publicAddress: 'https://cards.example' },
+    });
+    expect(isKnownHost(db, 'cards.example')).toBe(true);
+    expect(publicAddress(db)).toBe('https://cards.example');
   });
 });
 
