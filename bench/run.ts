@@ -7,12 +7,14 @@ import { benchDialin } from './dialin/dialin';
 import type { Measure } from './measure';
 import { benchStart } from './start/start';
 import { benchLongViews } from './longViews';
+import { benchPublic } from './public';
 import { benchViews } from './views';
 
 const PARTS: Readonly<Record<string, () => Promise<Measure[]>>> = {
   views: benchViews,
   start: benchStart,
   dialin: () => benchDialin(),
+  public: benchPublic,
 };
 
 async function main(args: string[]): Promise<number> {

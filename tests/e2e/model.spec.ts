@@ -117,7 +117,7 @@ test('a new light natural, coming from a washed coffee: the changes shown are wh
     const first = influential.getByRole('link').first();
     const name = await first.textContent();
     await first.press('Enter');
-    await expect(page.getByRole('heading', { name: name! })).toBeVisible();
+    await expect(page.getByRole('heading', { name: name!, level: 1 })).toBeVisible();
   });
 });
 
@@ -155,7 +155,7 @@ test('Patterns shows at least two learnt effects, narrows, exports, and opens a 
     .first();
   const name = await link.textContent();
   await link.press('Enter');
-  await expect(page.getByRole('heading', { name: name! })).toBeVisible();
+  await expect(page.getByRole('heading', { name: name!, level: 1 })).toBeVisible();
 });
 
 test('a rule of the house’s own moves the next proposal, and is reset to the trade’s', async ({
