@@ -55,7 +55,7 @@ async function round(n: number): Promise<void> {
     notesFound: [],
     remark: '',
   });
-  const second = await give('acceptRecipe', {
+  await give('acceptRecipe', {
     ...RECIPE,
     releaseId,
     batchId,
@@ -98,7 +98,6 @@ async function round(n: number): Promise<void> {
     units: {},
     dateOrder: 'ymd',
   });
-  void second;
 }
 
 for (let n = 0; ; n++) await round(n);

@@ -94,19 +94,17 @@ function pageOf(title: string, content: ReactElement): StaticPage {
   sheet.seal();
   const css = `${plain(fontFaces)}${plain(theme)}${plain(rules)}`;
   const head = renderToStaticMarkup(
-    // A document of its own: the framework has no part in it.
-    // eslint-disable-next-line @next/next/no-head-element
-    <head>
+    <>
       <meta charSet="utf-8" />
       <meta name="viewport" content="width=device-width, initial-scale=1" />
       <meta name="robots" content="noindex" />
       <title>{title}</title>
       <link rel="icon" href="/icon.svg" />
       <style dangerouslySetInnerHTML={{ __html: css }} />
-    </head>,
+    </>,
   );
   return {
-    html: `<!DOCTYPE html><html lang="en-GB">${head}<body>${markup}</body></html>`,
+    html: `<!DOCTYPE html><html lang="en-GB"><head>${head}</head><body>${markup}</body></html>`,
     policy: policyOf(css),
   };
 }

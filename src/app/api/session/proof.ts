@@ -13,6 +13,10 @@ export const typed = (label: string) =>
     .min(1, { error: `${label} is empty. Enter it.` })
     .max(200, { error: `${label} is over 200 characters. Check it.` });
 
+/** Was the password looked at and another one? */
+export const isWrong = (error: unknown): boolean =>
+  error instanceof UserFault && error.code === 'signedOut';
+
 const WRONG = 'is signed in and gave a wrong password';
 
 /** @throws UserFault when it is another password; strangers' tries do not count against who is signed in. */
@@ -26,9 +30,9 @@ export async function proveAgain(
   try {
     await signIn(db, { signInName: person.signInName, password }, knock);
   } catch (error) {
+    if (!isWrong(error)) throw error;
     const source = sourceOf(request);
     logAtDoor(db, { personId: person.id, kind: 'failure', words: WRONG, source });
-    if (!(error instanceof UserFault) || error.code !== 'signedOut') throw error;
     throw userFault('refused', 'password', 'This is not your password. Type it again.');
   }
   noteProof(db, session.id);

@@ -12,7 +12,7 @@ import { browserOf, endSession, endSessions, findSignedIn, startSession } from '
 import { signIn } from '@/data/signIn';
 import { addressOf, admit, deviceOf, sourceOf } from '../caller';
 import { answer, jsonOf, STRANGERS_BYTES } from '../edge';
-import { proveAgain, typed } from './proof';
+import { isWrong, proveAgain, typed } from './proof';
 
 export const dynamic = 'force-dynamic';
 
@@ -33,6 +33,8 @@ export async function POST(request: Request): Promise<Response> {
       startSession(db, store, person, deviceOf(request));
       logAtDoor(db, { personId: person.id, kind: 'signIn', words: 'signed in', source });
     } catch (error) {
+      // Only what was looked at: tries the brake refuses must not push the log out.
+      if (!isWrong(error)) throw error;
       const personId = findSignIn(db, name)?.id ?? null;
       // What was typed is kept only where it is somebody's name: it might be a password.
       const words = personId ? 'was not let in: wrong password' : 'a name nobody has was tried';
