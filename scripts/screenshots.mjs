@@ -1,9 +1,9 @@
 /** `npm run screenshots`: see screenshots.ts. */
-import { ensureBrowser } from './lib/browser.mjs';
+import { ensureDebian } from './lib/debian.mjs';
 import { ensureBuilt } from './lib/build.mjs';
 import { ensureInstalled, runBin } from './lib/install.mjs';
 
 ensureInstalled();
-ensureBrowser();
+ensureDebian('chromium');
 ensureBuilt();
 process.exitCode = runBin('tsx', ['scripts/screenshots.ts']);

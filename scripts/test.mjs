@@ -5,12 +5,12 @@
  */
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { ensureBrowser } from './lib/browser.mjs';
 import { ensureBuilt } from './lib/build.mjs';
+import { ensureDebian } from './lib/debian.mjs';
 import { ensureInstalled, ROOT, runBin } from './lib/install.mjs';
 
 ensureInstalled();
-ensureBrowser();
+ensureDebian('chromium', 'nginx');
 ensureBuilt();
 
 const [name] = process.argv.slice(2);

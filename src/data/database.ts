@@ -4,7 +4,16 @@
  * foreign keys on; the schema version is `user_version`; migrations are applied in order, each in
  * its own transaction; a database newer than the program is refused, never touched.
  */
-import { chmodSync, existsSync, mkdirSync, readdirSync, readFileSync, statSync } from 'node:fs';
+import {
+  accessSync,
+  chmodSync,
+  constants,
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  readFileSync,
+  statSync,
+} from 'node:fs';
 import { dirname, join } from 'node:path';
 import Database from 'better-sqlite3';
 import { userFault } from '@/core/errors';
@@ -68,9 +77,19 @@ function explained<T>(file: string, open: () => T): T {
   try {
     return open();
   } catch (error) {
-    const words = knownWords(error, file);
+    const words = knownWords(againstWriting(dirname(file)) ?? error, file);
     if (words === null) throw error;
     throw userFault('storage', 'database', `Kettlebrand cannot open its database: ${words}`);
+  }
+}
+
+/** What keeps us from writing in a folder: SQLite does not tell a disk that can only be read from a closed one. */
+function againstWriting(folder: string): unknown {
+  try {
+    accessSync(folder, constants.W_OK);
+    return null;
+  } catch (error) {
+    return error;
   }
 }
 

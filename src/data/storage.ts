@@ -6,7 +6,10 @@ interface Coded {
 }
 
 const WORDS: readonly (readonly [RegExp, (where: string) => string])[] = [
-  [/^(SQLITE_FULL|ENOSPC|EDQUOT)/, () => 'the disk is full. Make room on it, then try again.'],
+  [
+    /^(SQLITE_FULL|SQLITE_IOERR_SHMSIZE|ENOSPC|EDQUOT)/,
+    () => 'the disk is full. Make room on it, then try again.',
+  ],
   [
     /^(SQLITE_READONLY|EROFS)/,
     (where) => `${where} can only be read. Let the person the server runs as write there.`,

@@ -143,10 +143,17 @@ export function schemaFile(version: number): Answer | null {
   return { type: 'application/json; charset=utf-8', body, etag: etagOf(body) };
 }
 
+/** Read and hashed once: they come with the program. */
+const fonts = new Map<string, Answer>();
+
 function fontFile(name: string): Answer | null {
+  const known = fonts.get(name);
+  if (known) return known;
   try {
     const body = readFileSync(join(FONT_FOLDER, name));
-    return { type: 'font/woff2', body, etag: etagOf(body), maxAgeS: A_YEAR_S };
+    const font = { type: 'font/woff2', body, etag: etagOf(body), maxAgeS: A_YEAR_S };
+    fonts.set(name, font);
+    return font;
   } catch {
     return null;
   }

@@ -35,7 +35,7 @@ interface Schema extends DBSchema {
 }
 
 /** Why entries wait. */
-export type Trouble = 'unreached' | 'signedOut';
+export type Trouble = 'unreached' | 'signedOut' | 'storage';
 
 export interface OutboxState {
   readonly entries: readonly Entry[];
@@ -167,7 +167,8 @@ async function sendAll(): Promise<void> {
 
 function troubleOf(answer: Answer | 'unreached'): Trouble | null {
   if (answer === 'unreached') return 'unreached';
-  return !answer.ok && answer.code === 'signedOut' ? 'signedOut' : null;
+  if (answer.ok) return null;
+  return answer.code === 'signedOut' || answer.code === 'storage' ? answer.code : null;
 }
 
 /** Refused after it had waited, with nobody at the form: it is shown until somebody settles it. */

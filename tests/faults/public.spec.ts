@@ -1,11 +1,12 @@
 /** What anybody may read: kept as it was made, told apart by its hash, gone within a minute. */
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import Database from 'better-sqlite3';
 import { expect, test, type APIRequestContext } from '@playwright/test';
+import { servedFolder, startNginx } from '../support/nginx';
 import { startServer, type RunningServer } from '../support/server';
 import { signIn } from '../support/signIn';
 
@@ -91,37 +92,44 @@ test('what a version says never changes, and what is taken back is gone, files a
   expect(await etags(request)).toEqual(before);
 });
 
-test('all of it as a folder: what its pages lead to is there, and is what its hash says', async () => {
+test('all of it as a folder, served by nginx: each file is what its hash says, each link leads on', async ({
+  request,
+}) => {
   const folder = mkdtempSync(join(tmpdir(), 'kettlebrand-site-'));
+  const out = join(folder, 'site');
+  const made = spawnSync('node', ['scripts/kb.mjs', 'site', '--out', out], {
+    env: { ...process.env, KETTLEBRAND_DATA: dirname(server.databaseFile) },
+  });
+  const nginx = await startNginx(({ port }) => servedFolder(port, out));
+  const at = (path: string) => request.get(`http://127.0.0.1:${nginx.port}/${path}`);
   try {
-    const out = join(folder, 'site');
-    const made = spawnSync('node', ['scripts/kb.mjs', 'site', '--out', out], {
-      env: { ...process.env, KETTLEBRAND_DATA: dirname(server.databaseFile) },
-    });
     expect(made.stderr.toString()).toBe('');
     const { cards } = JSON.parse(made.stdout.toString()) as { cards: number };
     expect(cards).toBeGreaterThan(2);
-    const hashes = JSON.parse(readFileSync(join(out, 'hashes.json'), 'utf8')) as object;
-    for (const [path, hash] of Object.entries(hashes))
-      expect([
-        path,
-        createHash('sha256')
-          .update(readFileSync(join(out, path)))
-          .digest('hex'),
-      ]).toEqual([path, hash]);
+    const hashes = (await (await at('hashes.json')).json()) as object;
+    for (const [path, hash] of Object.entries(hashes)) {
+      const found = createHash('sha256')
+        .update(await (await at(path)).body())
+        .digest('hex');
+      expect([path, found]).toEqual([path, hash]);
+    }
     const pages = Object.keys(hashes).filter((path) => path.endsWith('.html'));
     expect(pages).toHaveLength(cards + 1);
-    let links = 0;
+    const links = new Map<string, string>();
     for (const page of pages)
-      for (const [, address] of readFileSync(join(out, page), 'utf8').matchAll(
+      for (const [, address] of (await (await at(page)).text()).matchAll(
         /(?:href="|url\()(\/[^")]*)/g,
-      )) {
-        const target = address!.endsWith('/') ? `${address!}index.html` : address!;
-        expect([page, target, existsSync(join(out, target))]).toEqual([page, target, true]);
-        links++;
-      }
-    expect(links).toBeGreaterThan(cards * 3);
+      ))
+        links.set(address!.slice(1), page);
+    for (const [link, page] of links)
+      expect([page, link, (await at(link)).status()]).toEqual([page, link, 200]);
+    expect(links.size).toBeGreaterThan(cards * 3);
+    const kinds = [...links.keys()].map(async (link) => (await at(link)).headers()['content-type']);
+    expect([...new Set(await Promise.all(kinds))].sort().join(' ')).toMatch(
+      /application\/json.*application\/pdf.*font\/woff2.*text\/html/,
+    );
   } finally {
+    await nginx.close();
     rmSync(folder, { recursive: true });
   }
 });

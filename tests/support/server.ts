@@ -61,11 +61,13 @@ export async function startServer({
   demo = false,
   prepare,
   databaseFile: given,
+  env = {},
 }: {
   demo?: boolean;
   prepare?: (databaseFile: string) => void;
   /** A database that is there already, of another server too. */
   databaseFile?: string;
+  env?: Readonly<Record<string, string>>;
 } = {}): Promise<RunningServer> {
   const folder = mkdtempSync(join(tmpdir(), 'kettlebrand-'));
   const databaseFile = given ?? join(folder, 'kettlebrand.sqlite');
@@ -91,6 +93,7 @@ export async function startServer({
         NEXT_TELEMETRY_DISABLED: '1',
         KETTLEBRAND_DATA: dirname(databaseFile),
         KETTLEBRAND_DEMO: demo ? '1' : '0',
+        ...env,
       },
       stdio: ['ignore', 'pipe', 'pipe'],
     });

@@ -11,6 +11,8 @@ const TROUBLE_WORDS: Record<Trouble, string> = {
     'The server is not reached. What you log is kept on this device and goes up by itself, once and in order.',
   signedOut:
     'You are signed out. What you log is kept on this device: sign in again in another tab, and it goes up.',
+  storage:
+    'The disk of the server is full or closed to it: nothing was stored there. What you log is kept on this device and goes up by itself once there is room.',
 };
 
 /** Shots that are not up yet, and those the server would not take after they had waited. */

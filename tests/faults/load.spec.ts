@@ -1,0 +1,116 @@
+/** More than one person would send: slow requests end, many at once and many open lines have a bound. */
+import { connect, type Socket } from 'node:net';
+import Database from 'better-sqlite3';
+import { expect, test } from '@playwright/test';
+import { startServer, type RunningServer } from '../support/server';
+import { cookieOf } from '../support/signIn';
+
+let server: RunningServer;
+test.beforeAll(async () => {
+  server = await startServer({ demo: true });
+});
+test.afterAll(() => server.close());
+
+interface Line {
+  readonly socket: Socket;
+  /** What came back by the time the server closed it. */
+  readonly closed: Promise<string>;
+}
+
+/** A connection on which text is sent as it stands; `from` is one of this machine's own addresses. */
+function send(text: string, from = '127.0.0.1'): Line {
+  const socket = connect({
+    host: '127.0.0.1',
+    port: Number(new URL(server.url).port),
+    localAddress: from,
+  });
+  let said = '';
+  socket.on('data', (chunk: Buffer) => (said += chunk.toString()));
+  socket.on('error', () => undefined);
+  socket.write(text);
+  return { socket, closed: new Promise((resolve) => socket.once('close', () => resolve(said))) };
+}
+
+const head = (length: number) =>
+  `POST /api/session HTTP/1.1\r\nhost: localhost\r\ncontent-type: application/json\r\ncontent-length: ${length}\r\n\r\n`;
+
+/** Sends a character every two seconds until the line is closed. */
+function trickle({ socket, closed }: Line): Promise<string> {
+  const timer = setInterval(() => socket.write(' '), 2_000);
+  return closed.finally(() => clearInterval(timer));
+}
+
+test('a request that never gets whole is ended, its headers sooner', async () => {
+  const start = Date.now();
+  const headers = trickle(send('POST /api/session HTTP/1.1\r\nhost: loc'));
+  const body = trickle(send(head(1000)));
+  expect(await headers).toContain('408');
+  expect(Date.now() - start).toBeLessThan(30_000);
+  expect(await body).toContain('408');
+  expect(Date.now() - start).toBeLessThan(90_000);
+});
+
+test('bodies that are still coming in have a bound for each address, and leave the others alone', async () => {
+  const open = Array.from({ length: 20 }, () => send(head(1000)));
+  await expect
+    .poll(async () => {
+      const one = send(`${head(2)}{}`);
+      const said = await Promise.race([
+        one.closed,
+        new Promise<string>((resolve) => setTimeout(() => resolve('open'), 500)),
+      ]);
+      one.socket.destroy();
+      return said;
+    })
+    .toMatch(/^HTTP\/1\.1 503[^]*Wait some seconds/);
+  const other = send(
+    `${head(2).replace('\r\n\r\n', '\r\nconnection: close\r\n\r\n')}{}`,
+    '127.0.0.2',
+  );
+  expect(await other.closed).toMatch(/^HTTP\/1\.1 400/);
+  for (const { socket } of open) socket.destroy();
+  await expect
+    .poll(async () => {
+      const answer = await fetch(`${server.url}/api/session`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: '{}',
+      });
+      return answer.status;
+    })
+    .toBe(400);
+});
+
+test('more than a body may hold is refused while it comes in', async () => {
+  const far = send(head(21_000_000));
+  expect(await far.closed).toMatch(/^HTTP\/1\.1 413/);
+  const unsaid = send(
+    'POST /api/session HTTP/1.1\r\nhost: localhost\r\ncontent-type: application/json\r\ntransfer-encoding: chunked\r\nconnection: close\r\n\r\n',
+  );
+  for (let n = 0; n < 30; n++) unsaid.socket.write(`3e8\r\n${'x'.repeat(1000)}\r\n`);
+  unsaid.socket.write('0\r\n\r\n');
+  expect(await unsaid.closed).toMatch(/^HTTP\/1\.1 400[^]*That is over 4 kB/);
+});
+
+test('open lines have a bound for each person, and one that is closed makes room', async () => {
+  const cookie = await cookieOf(server.url);
+  const db = new Database(server.databaseFile, { readonly: true });
+  const releaseId = db.prepare('SELECT id FROM release LIMIT 1').pluck().get() as string;
+  db.close();
+  const openLine = async (whose: string) => {
+    const ending = new AbortController();
+    const { status } = await fetch(`${server.url}/api/releases/${releaseId}/stream`, {
+      headers: { cookie: whose },
+      signal: ending.signal,
+    });
+    return { status, close: () => ending.abort() };
+  };
+  const lines = [];
+  for (let n = 0; n < 20; n++) lines.push(await openLine(cookie));
+  expect(lines.map(({ status }) => status)).toEqual(Array(20).fill(200));
+  expect((await openLine(cookie)).status).toBe(429);
+  expect((await openLine(await cookieOf(server.url, 'tobin'))).status).toBe(200);
+  lines[0]!.close();
+  await expect.poll(async () => (await openLine(cookie)).status).toBe(200);
+  lines.forEach(({ close }) => close());
+});
