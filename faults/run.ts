@@ -10,6 +10,7 @@ import { BAD, noCounts } from './counts';
 import { askHostile, hinder, importHostile, sendHostile } from './inputs';
 import { kill } from './kills';
 import { sendToBoth } from './twoServers';
+import { takeOver } from './warmCopy';
 
 const kills = Number(process.env.KILLS ?? 500);
 const inputs = Number(process.env.INPUTS ?? 10_000);
@@ -28,6 +29,10 @@ try {
   say(`and routes: ${counts.inputs}`);
   await sendToBoth(60, counts);
   say(`and two servers on one file: ${counts.inputs}`);
+  const { seconds, logged, found } = await takeOver(counts);
+  say(
+    `a second machine took over ${seconds.toFixed(1)} s after the first was gone, with ${found} of ${logged} shots: all of its last copy`,
+  );
   await Promise.all(folders.map((folder) => kill(folder, Math.ceil(kills / 2), counts)));
 } finally {
   for (const folder of folders) rmSync(folder, { recursive: true, force: true });

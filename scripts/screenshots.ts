@@ -1,7 +1,8 @@
 /** `npm run screenshots`: one picture per main view, made from the demo data. */
-import { mkdirSync, writeFileSync } from 'node:fs';
-import { createCanvas } from '@napi-rs/canvas';
+import { mkdirSync, statSync, truncateSync, writeFileSync } from 'node:fs';
+import { createCanvas, loadImage } from '@napi-rs/canvas';
 import { chromium, type Page } from '@playwright/test';
+import Database from 'better-sqlite3';
 import browserConfig from '../playwright.config';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { pathOf } from '../tests/support/openRelease';
@@ -19,7 +20,7 @@ Notes: strawberry, rose, cocoa nib. Roasted 20 Nov 2026
 Rested in cherry for four days.`;
 
 mkdirSync(FOLDER, { recursive: true });
-const server = await startServer({ demo: true });
+const server = await startServer({ demo: true, prepare: noteBackup });
 const browser = await chromium.launch(browserConfig.use!.launchOptions!);
 const page = await browser.newPage({ viewport: DESK });
 
@@ -48,8 +49,6 @@ await open('/releases/new');
 await picture('new-release', pasting);
 await open('/find?q=anaerobic');
 await picture('find');
-await open('/');
-await picture('switcher', switching);
 await open(`${blend}/read`);
 await picture('read');
 await open(`${arrived}/start`);
@@ -103,6 +102,45 @@ await picture('house');
 await page.setViewportSize(PHONE);
 await open(`${onBench}/pull`);
 await picture('pull-phone');
+await page.setViewportSize(DESK);
+await doors();
+
+/** A house that has named a folder for its backups, and has one of last night. */
+function noteBackup(databaseFile: string): void {
+  const db = new Database(databaseFile);
+  const day = new Date().toISOString();
+  db.prepare(`UPDATE house SET backup_folder = '/mnt/backups'`).run();
+  db.prepare(`INSERT INTO backup (at, file, bytes, fault) VALUES (?, ?, 1540096, '')`).run(
+    day,
+    `/mnt/backups/kettlebrand-${day.slice(0, 10)}-0200.sqlite`,
+  );
+  db.close();
+}
+
+/** Who is in, who came in, and what is said of a damaged file: three screens on one picture. */
+async function doors(): Promise<void> {
+  const canvas = createCanvas(DESK.width, 1.5 * DESK.height);
+  const context = canvas.getContext('2d');
+  const half = { width: DESK.width / 2, height: DESK.height / 2 };
+  const draw = async (x: number, y: number, scale: number) =>
+    context.drawImage(
+      await loadImage(await page.screenshot()),
+      x,
+      y,
+      scale * DESK.width,
+      scale * DESK.height,
+    );
+  await open('/people');
+  await page.getByRole('heading', { name: 'Where you are signed in' }).scrollIntoViewIfNeeded();
+  await draw(0, 0, 1);
+  await open('/people/log');
+  await draw(0, DESK.height, 0.5);
+  truncateSync(server.databaseFile, statSync(server.databaseFile).size / 2);
+  await page.goto(`${server.url}/trouble`);
+  await page.getByText(/is damaged/).waitFor();
+  await draw(half.width, DESK.height, 0.5);
+  writeFileSync(`${FOLDER}/doors.png`, canvas.toBuffer('image/png'));
+}
 
 /** What a bag says, read and shown with the words each fact came from. */
 async function pasting(view: Page): Promise<void> {
@@ -110,13 +148,6 @@ async function pasting(view: Page): Promise<void> {
   await view.getByLabel('What the bag says').fill(BAG);
   await view.getByRole('button', { name: 'Read it', exact: true }).click();
   await view.getByText('Understood, and from which words').waitFor();
-}
-
-/** The palette with what holds the first letters of a word. */
-async function switching(view: Page): Promise<void> {
-  await view.keyboard.press('Control+k');
-  await view.getByRole('searchbox').fill('rose');
-  await view.getByRole('option', { name: /Find everything/ }).waitFor();
 }
 
 /** A simulated shot, so many seconds after its pump started. */

@@ -17,7 +17,7 @@ import {
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import { userFault } from '@/core/errors';
-import { backupName, outdated, type Kept } from './backupRotation';
+import { backupName, backupsAmong, outdated, type Kept } from './backupRotation';
 import { clock } from './clock';
 import { prepared, type Db } from './database';
 import { wordsOfStorage } from './storage';
@@ -112,6 +112,11 @@ export function rotate(folder: string, kept: Kept): string[] {
   const gone = outdated(readdirSync(folder), kept);
   for (const name of gone) rmSync(join(folder, name));
   return gone;
+}
+
+/** Takes away all backups of a folder but so many of the newest. */
+export function keepNewest(folder: string, count: number): void {
+  for (const name of backupsAmong(readdirSync(folder)).slice(count)) rmSync(join(folder, name));
 }
 
 export interface NotedBackup {

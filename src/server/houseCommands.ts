@@ -1,7 +1,7 @@
 /** What `kb` does with a whole house, while it is used or into an empty place. */
 import { existsSync } from 'node:fs';
 import { userFault } from '@/core/errors';
-import { backUp, noteBackup } from '@/data/backup';
+import { backUp, keepNewest, noteBackup } from '@/data/backup';
 import { databaseFile, openDatabase, type Db } from '@/data/database';
 import { restore } from '@/data/restore';
 import { HOUSE_USAGE, type HouseCommand } from './houseUsage';
@@ -12,11 +12,19 @@ type Words = readonly string[];
 
 /** Null where it is said in another way than it is meant to be. */
 const RUN: Readonly<Record<HouseCommand, (words: Words) => unknown>> = {
-  backup: ([option, folder, ...more]) => {
+  backup: ([option, folder, keep, count, ...more]) => {
     if (option !== '--to' || !folder || more.length > 0) return null;
+    if (keep === undefined)
+      return withHouse(async (db) => {
+        const made = await backUp(db, folder);
+        noteBackup(db, { ...made, fault: '' });
+        return made;
+      });
+    if (keep !== '--keep' || !/^[1-9]\d{0,2}$/.test(count ?? '')) return null;
+    // A copy in passing: the house's own nightly backups stay due.
     return withHouse(async (db) => {
       const made = await backUp(db, folder);
-      noteBackup(db, { ...made, fault: '' });
+      keepNewest(folder, Number(count));
       return made;
     });
   },

@@ -1,6 +1,6 @@
 /** How `kb` is told what to do with a whole house; the doing is loaded only when it is asked for. */
 export const HOUSE_USAGE = {
-  backup: 'backup --to FOLDER',
+  backup: 'backup --to FOLDER [--keep NUMBER]',
   restore: 'restore FILE',
   export: 'export --all --to FOLDER',
   import: 'import --all FOLDER',

@@ -3,6 +3,7 @@ import { spawnSync } from 'node:child_process';
 import {
   copyFileSync,
   existsSync,
+  mkdirSync,
   mkdtempSync,
   readdirSync,
   readFileSync,
@@ -12,7 +13,7 @@ import {
   writeFileSync,
 } from 'node:fs';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { basename, join } from 'node:path';
 import Database from 'better-sqlite3';
 import fc from 'fast-check';
 import { backUp, backupState, isBackupDue, isBackupOld, noteBackup, rotate } from '@/data/backup';
@@ -24,6 +25,7 @@ import { findLead } from '@/data/people';
 import { restore } from '@/data/restore';
 import { addDays } from '@/core/rest/day';
 import { readTable, writeTable } from '@/formats/sheets/tableCsv';
+import { runHouseCommand } from '@/server/houseCommands';
 import { exportHouse, importHouse } from '@/server/wholeHouse';
 import { onNewBrowser } from '../support/door';
 import { faultOf } from '../support/fault';
@@ -214,6 +216,29 @@ describe('a damaged, empty or closed file', () => {
     expect(statSync(at('new')).mode & 0o777).toBe(0o700);
     expect(statSync(at('new', 'kettlebrand.sqlite')).mode & 0o777).toBe(0o600);
   });
+});
+
+it('a copy in passing keeps the newest few, and leaves the nightly one due', async () => {
+  const { db } = openHouse(at('kettlebrand.sqlite'));
+  db.close();
+  mkdirSync(at('copies'));
+  const older = ['2026-05-01', '2026-05-02', '2026-05-03'].map((day) => backupName(day, '10:00'));
+  for (const name of [...older, 'notes.txt']) writeFileSync(at('copies', name), '');
+  const run = (...words: string[]) => runHouseCommand('backup', ['--to', at('copies'), ...words]);
+  const before = process.env.KETTLEBRAND_DATA;
+  process.env.KETTLEBRAND_DATA = at('.');
+  try {
+    for (const wrong of [['--keep'], ['--keep', '0'], ['--keep', 'all'], ['--kept', '2']])
+      await expect(run(...wrong)).rejects.toThrow('Say: kb backup --to FOLDER [--keep NUMBER]');
+    const { file } = (await run('--keep', '2')) as { file: string };
+    expect(readdirSync(at('copies')).sort()).toEqual([older[2], basename(file), 'notes.txt']);
+  } finally {
+    if (before === undefined) delete process.env.KETTLEBRAND_DATA;
+    else process.env.KETTLEBRAND_DATA = before;
+  }
+  const again = openDatabase(at('kettlebrand.sqlite'));
+  expect(isBackupDue(backupState(again))).toBe(true);
+  again.close();
 });
 
 describe('which backups stay', () => {
