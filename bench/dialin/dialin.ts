@@ -1,7 +1,18 @@
-/** `bench dialin`: shots and grams until two in a row land, for people, searches and the advisor. */
+/**
+ * `bench dialin`: shots and grams until a setting is taken for proven, by people, searches and the advisor,
+ * and how often it is not what it was taken for.
+ */
 import type { Shot } from '@/core/schema/shot';
 import type { Measure } from '../measure';
-import { advisor, bisection, byHand, perfect, proportional, type Strategy } from './strategies';
+import {
+  advisor,
+  bisection,
+  byHand,
+  perfect,
+  proportional,
+  type Ended,
+  type Strategy,
+} from './strategies';
 import { simulatedBench, statisticalBench, TARGET, type Case, type TrueBench } from './truths';
 
 export const MOST_SHOTS = 25;
@@ -9,35 +20,34 @@ const START_SD = 0.25;
 const GOOD_START_SD = 0.1;
 
 export interface Tried {
-  /** Shots until the second of two landings in a row; one more than the most when never. */
+  /** Shots until the strategy ended; one more than the most when it never did. */
   readonly shots: number;
   readonly grams: number;
-  readonly resolved: boolean;
+  readonly end: Ended | 'never';
+  /** Taken for proven, though the setting's own mean lies outside the window. */
+  readonly isFalse: boolean;
 }
 
-const lands = (shot: Shot) =>
-  shot.timeS >= TARGET.timeS[0] &&
-  shot.timeS <= TARGET.timeS[1] &&
-  Math.abs(shot.yieldG - TARGET.yieldG) <= 1;
-
-/** Dials in until confirmed or given up. */
+/** Dials in until the strategy takes a setting for proven or nearest, or is given up. */
 export function dialIn(bench: TrueBench, strategy: Strategy): Tried {
   const shots: Shot[] = [];
   let grams = 0;
-  while (shots.length < MOST_SHOTS) {
+  for (;;) {
     const asked = strategy(bench, shots);
-    const before = shots.at(-1);
-    const shot: Shot = {
+    if (typeof asked === 'string') {
+      const last = shots.at(-1)!;
+      const meanS = bench.meanS({ dial: last.dial, doseG: last.aimDoseG ?? TARGET.doseG });
+      const isInside = meanS >= TARGET.timeS[0] && meanS <= TARGET.timeS[1];
+      return { shots: shots.length, grams, end: asked, isFalse: asked === 'proven' && !isInside };
+    }
+    if (shots.length === MOST_SHOTS)
+      return { shots: MOST_SHOTS + 1, grams, end: 'never', isFalse: false };
+    shots.push({
       ...bench.pull(asked),
       ...(asked.doseG !== TARGET.doseG && { aimDoseG: asked.doseG }),
-    };
-    shots.push(shot);
+    });
     grams += asked.doseG + asked.purgeG;
-    const isSame = before?.dial === shot.dial && before.aimDoseG === shot.aimDoseG;
-    if (before && isSame && lands(before) && lands(shot))
-      return { shots: shots.length, grams, resolved: true };
   }
-  return { shots: MOST_SHOTS + 1, grams, resolved: false };
 }
 
 interface Way {
@@ -105,8 +115,24 @@ export async function benchDialin(cases = 1000): Promise<Measure[]> {
         if (way.name !== 'by hand')
           add(`${metric} against by hand`, (100 * value) / hand[metric]!, '%');
       }
-      const lost = tried.filter(({ resolved }) => !resolved).length;
-      add(`unresolved after ${MOST_SHOTS}`, (100 * lost) / cases, '%');
+      const share = (is: (one: Tried) => boolean, among = tried) =>
+        (100 * among.filter(is).length) / Math.max(1, among.length);
+      add(
+        `never within ${MOST_SHOTS}`,
+        share(({ end }) => end === 'never'),
+        '%',
+      );
+      add(
+        'nearest',
+        share(({ end }) => end === 'nearest'),
+        '%',
+      );
+      const proven = tried.filter(({ end }) => end === 'proven');
+      add(
+        'false among the proven',
+        share(({ isFalse }) => isFalse, proven),
+        '%',
+      );
       await new Promise((resolve) => setImmediate(resolve));
     }
   }

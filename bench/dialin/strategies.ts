@@ -1,32 +1,46 @@
 /** Ways to dial in: what people do by hand, two textbook searches, the advisor, and knowing it all. */
 import { nextMove } from '@/core/advice/next';
+import { isProvenStatus } from '@/core/advice/types';
 import { PURGE_TIMES_RETENTION } from '@/core/grinder/retention';
 import type { Grinder } from '@/core/schema/setup';
 import type { Shot } from '@/core/schema/shot';
 import { targetSchema } from '@/core/schema/target';
 import { RATED_G, TARGET, type Asked, type TrueBench } from './truths';
 
-export type Strategy = (bench: TrueBench, shots: readonly Shot[]) => Asked;
+/** What to pull next; null when the setting of the last shot is taken for proven or the nearest there is. */
+export type Strategy = (bench: TrueBench, shots: readonly Shot[]) => Asked | Ended;
+
+export type Ended = 'proven' | 'nearest';
+
+/** Two in a row inside the window at one setting, as people take it for proof. */
+export const twoInARow =
+  (next: (bench: TrueBench, shots: readonly Shot[]) => Asked): Strategy =>
+  (bench, shots) => {
+    const [before, last] = shots.slice(-2);
+    const isSame = before?.dial === last?.dial && before?.aimDoseG === last?.aimDoseG;
+    return before && last && isSame && lands(before) && lands(last) ? 'proven' : next(bench, shots);
+  };
 
 const CENTRE_S = 28;
 const dose = TARGET.doseG;
+const lands = (shot: Shot) => inWindow(shot) && Math.abs(shot.yieldG - TARGET.yieldG) <= 1;
 const inWindow = ({ timeS }: Shot) => timeS >= TARGET.timeS[0] && timeS <= TARGET.timeS[1];
 const full = (grinder: Grinder) => PURGE_TIMES_RETENTION * grinder.retentionG;
 
 /** One step for up to 3.5 s, three for more (big steps first), no purge, and again when it hits. */
-export const byHand: Strategy = (bench, shots) => {
+export const byHand: Strategy = twoInARow((bench, shots) => {
   const last = shots.at(-1);
   if (!last) return { dial: bench.startDial, doseG: dose, purgeG: 0 };
   if (inWindow(last)) return { dial: last.dial, doseG: dose, purgeG: 0 };
   const offS = last.timeS - CENTRE_S;
   const steps = Math.sign(offS) * (Math.abs(offS) > 3.5 ? 3 : 1);
   return { dial: last.dial + steps, doseG: dose, purgeG: 0 };
-};
+});
 
 const REMEMBERED = 6;
 
 /** Doubles the move until the window lies between two settings, then halves. */
-export const bisection: Strategy = (bench, shots) => {
+export const bisection: Strategy = twoInARow((bench, shots) => {
   const last = shots.at(-1);
   if (!last) return { dial: bench.startDial, doseG: dose, purgeG: 0 };
   const stay = { dial: last.dial, doseG: dose, purgeG: 0 };
@@ -44,24 +58,24 @@ export const bisection: Strategy = (bench, shots) => {
   // Contradicting shots leave nothing between: one step the way the last one says.
   const to = dial === last.dial || (isBracketed && coarsest - finest < 2) ? last.dial + way : dial;
   return { dial: to, doseG: dose, purgeG: 0 };
-};
+});
 
 /** Moves by what a usual step does: ln(time / centre) / .10. */
-export const proportional: Strategy = (bench, shots) => {
+export const proportional: Strategy = twoInARow((bench, shots) => {
   const last = shots.at(-1);
   if (!last) return { dial: bench.startDial, doseG: dose, purgeG: 0 };
   if (inWindow(last)) return { dial: last.dial, doseG: dose, purgeG: 0 };
   const off = Math.log(last.timeS / CENTRE_S);
   const steps = Math.round(off / 0.1) || Math.sign(off);
   return { dial: last.dial + steps, doseG: dose, purgeG: 0 };
-};
+});
 
 /** Knows the ideal dial and purges fully before every shot; has only the settings the grinder has. */
-export const perfect: Strategy = (bench) => ({
+export const perfect: Strategy = twoInARow((bench) => ({
   dial: Math.round(bench.idealDial),
   doseG: dose,
   purgeG: full(bench.grinder),
-});
+}));
 
 export interface AdvisorOptions {
   readonly retention: boolean;
@@ -83,14 +97,11 @@ export function advisor({ retention, trim, known = false }: AdvisorOptions): Str
       grinder,
       basket: { ratedG: RATED_G },
       shots: [...shots],
-      holdDose: !trim,
+      doseSchool: trim ? 'trim' : 'locked',
     });
-    const last = shots.at(-1);
-    const here = { dial: last?.dial ?? bench.startDial, doseG: last?.aimDoseG ?? dose };
-    const { move } = advice;
-    const dial = move?.variable === 'dial' ? move.to : here.dial;
-    const doseG = move?.variable === 'doseG' ? move.to : (move?.doseTrim?.to ?? here.doseG);
-    return { dial, doseG, purgeG: retention ? advice.purgeG : 0 };
+    if (isProvenStatus(advice.status)) return 'proven';
+    if (advice.status === 'nearest') return 'nearest';
+    return { ...advice.setting, purgeG: retention ? advice.purgeG : 0 };
   };
 }
 

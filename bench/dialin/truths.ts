@@ -25,6 +25,8 @@ export interface TrueBench {
   readonly lnPerStep: number;
   readonly idealDial: number;
   readonly pull: (asked: Asked) => Shot;
+  /** What a setting gives without the noise of a shot, once the grinder has settled on it, s. */
+  readonly meanS: (setting: Pick<Asked, 'dial' | 'doseG'>) => number;
 }
 
 export interface Case {
@@ -54,11 +56,17 @@ export function statisticalBench({ seed, startSd }: Case): TrueBench {
   const { lnPerStep, retentionG, startError } = drawn(chance, startSd);
   const doseExponent = 1 + 0.2 * chance.normal();
   let chamber: number | null = null;
+  const lnMean = (dial: number, doseG: number) =>
+    Math.log(CENTRE_S) +
+    startError -
+    lnPerStep * dial +
+    doseExponent * Math.log(doseG / TARGET.doseG);
   return {
     grinder: grinderOf(retentionG),
     startDial: 0,
     lnPerStep,
     idealDial: startError / lnPerStep,
+    meanS: ({ dial, doseG }) => Math.exp(lnMean(dial, doseG)),
     pull: ({ dial, doseG, purgeG }) => {
       const passage = { retentionG, doseG, purgeG };
       const stood = chamber ?? dial;
@@ -68,10 +76,7 @@ export function statisticalBench({ seed, startSd }: Case): TrueBench {
       const yieldG = TARGET.yieldG + 0.3 * chance.normal();
       const badPrep = chance.isWithin(BAD_PREP_SHARE) ? -0.35 + 0.1 * chance.normal() : 0;
       const lnTime =
-        Math.log(CENTRE_S) +
-        startError -
-        lnPerStep * ground +
-        doseExponent * Math.log(doseIn / TARGET.doseG) +
+        lnMean(ground, doseIn) +
         Math.log(yieldG / TARGET.yieldG) +
         0.045 * chance.normal() +
         badPrep;
@@ -117,6 +122,9 @@ export function simulatedBench({ seed, startSd }: Case): TrueBench {
     startDial: 0,
     lnPerStep,
     idealDial,
+    meanS: (setting) =>
+      pullAt(station, null, { ...ask, ...setting, purgeG: 0, mostS: 75, prep: 0.8 }, null).result
+        .timeS,
     pull: ({ dial, doseG, purgeG }) => {
       const isBad = chance.isWithin(BAD_PREP_SHARE);
       const shotSeed = Math.floor(chance.uniform() * 2 ** 31);

@@ -3,7 +3,11 @@ declare module 'jstat' {
   const jStat: {
     gammaln(x: number): number;
     studentt: { inv(p: number, degrees: number): number };
-    normal: { cdf(x: number, mean: number, sd: number): number };
+    normal: {
+      cdf(x: number, mean: number, sd: number): number;
+      pdf(x: number, mean: number, sd: number): number;
+      inv(p: number, mean: number, sd: number): number;
+    };
   };
   export default jStat;
 }

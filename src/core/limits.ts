@@ -53,6 +53,8 @@ export const LIMITS = {
   halfLife: { label: 'Half-life', unit: 'releases', min: 5, max: 1000 },
   cup: { label: 'Score', unit: '', min: 0, max: 10 },
   strength: { label: 'Strength', unit: '', min: -2, max: 2 },
+  proofGoalPct: { label: 'A setting is proven from', unit: '%', min: 80, max: 90 },
+  leastLiking: { label: 'A cup confirms from a liking of', unit: '', min: 0, max: 10 },
   backupDays: { label: 'Daily backups kept', unit: '', min: 1, max: 60 },
   backupWeeks: { label: 'Weekly backups kept', unit: '', min: 0, max: 200 },
 } as const satisfies Record<string, Limit>;

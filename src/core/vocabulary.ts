@@ -77,6 +77,15 @@ export const TEMPERATURE_SCHOOL_LABELS: Record<TemperatureSchool, string> = {
   wide: 'Wide, 80-96 °C',
 };
 
+/** May a dial-in touch the dose? */
+export const DOSE_SCHOOLS = ['locked', 'trim'] as const;
+export type DoseSchool = (typeof DOSE_SCHOOLS)[number];
+
+export const DOSE_SCHOOL_LABELS: Record<DoseSchool, string> = {
+  locked: 'Set by the basket, then left alone',
+  trim: 'Trimmed where one grinder step is too coarse',
+};
+
 export const REST_SCHOOLS = ['byRoast', 'oneWeek', 'patient', 'early'] as const;
 export type RestSchool = (typeof REST_SCHOOLS)[number];
 

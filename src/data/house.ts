@@ -1,6 +1,7 @@
 /** The house and how it works: schools, clock, tolerances, money, days off, roast words. */
 import { z } from 'zod';
 import { HOUSE, type HouseEntered, type HouseValues } from '@/core/entity/house';
+import { DEFAULT_TOLERANCE } from '@/core/schema/target';
 import { ownRuleSchema } from '@/core/schema/ownRule';
 import { prepared, type Db } from './database';
 import { json, now, optional } from './rows';
@@ -39,7 +40,10 @@ export function findHouse(db: Db): House | null {
 }
 
 export function insertHouse(db: Db, name: string): void {
-  prepared(db, 'INSERT INTO house (id, name, created_at) VALUES (1, ?, ?)').run(name, now());
+  prepared(
+    db,
+    'INSERT INTO house (id, name, dose_tolerance_g, created_at) VALUES (1, ?, ?, ?)',
+  ).run(name, DEFAULT_TOLERANCE.doseG, now());
 }
 
 /** False when someone else changed the house since `rowVersion` was read. */

@@ -4,7 +4,7 @@
  */
 import { runThrough } from '@/core/runThrough';
 import { purgeOf } from '@/core/advice/judge';
-import { shotsToConfirmed } from '@/core/advice/confirmedAt';
+import { shotsToProven } from '@/core/advice/provenAt';
 import { readRoast } from '@/core/coffee/roast';
 import { restSpan } from '@/core/rest/rest';
 import type { BrewStyle, Process } from '@/core/vocabulary';
@@ -20,7 +20,7 @@ import { allSetups, type StoredSetup } from '@/data/setups';
 import { shotsOfDialIns, type StoredShot } from '@/data/shots';
 import { tastingsOfDialIns, type StoredTasting } from '@/data/tastings';
 import { dayOf } from '@/data/today';
-import { advisedShot, targetOf } from './release';
+import { advisedShot, judgingOf, targetOf } from './release';
 
 /** What every point carries to be filtered by, and to open its release. */
 export interface About {
@@ -177,8 +177,8 @@ function readDialIn(
   const roast = readRoast(batch, house.roastMap);
   const about = aboutOf(release, { batch, style, setupId, roastLevel: roast.level });
   const opensOn = restSpan(roast.level ?? 0, house.restSchool).opens;
-  const count = shotsToConfirmed(
-    setup,
+  const count = shotsToProven(
+    { ...setup, ...judgingOf(house) },
     stored.map((shot) => ({
       shot: advisedShot(shot, cupsOf.get(shot.id) ?? []),
       recipe: shot.draftId,

@@ -3,13 +3,13 @@
  * Read-only; computed anew for every request, so it can never be stale.
  */
 import { nextMove } from '@/core/advice/next';
-import type { Advice, NextInput, ShotMark } from '@/core/advice/types';
+import type { Advice, Judging, NextInput, ShotMark } from '@/core/advice/types';
 import { purgeOf } from '@/core/advice/judge';
 import type { ReleaseFacts } from '@/core/coffee/features';
 import { readRoast, type RoastReading } from '@/core/coffee/roast';
 import { restOn, restSpan, type Rest, type RestSpan } from '@/core/rest/rest';
 import { daysBetween } from '@/core/rest/day';
-import { targetSchema, type Target } from '@/core/schema/target';
+import { targetSchema, yieldTolerance, type Target } from '@/core/schema/target';
 import type { Shot } from '@/core/schema/shot';
 import { METRIC, type Units } from '@/core/units';
 import { groupBy } from '@/core/patterns/groupBy';
@@ -41,6 +41,7 @@ export interface Bench {
   readonly draft: StoredDraft;
   readonly setup: StoredSetup;
   readonly target: Target;
+  readonly judging: Judging;
   /** The newest of them, in the order they were pulled. */
   readonly shots: readonly BenchShot[];
   /** Every shot of the dial-in: those before the newest count in what was spent alone. */
@@ -193,13 +194,14 @@ function readBench(
     number: before + i + 1,
     tastings: cupsOf.get(shot.id) ?? [],
   }));
-  const advice = nextMove(askedOf({ target, setup, shots: stored, draft }, units));
+  const judging = judgingOf(house);
+  const advice = nextMove(askedOf({ target, setup, shots: stored, draft, judging }, units));
   const shots = stored.map((shot, i) => ({ ...shot, mark: advice.marks[i]! }));
   const spentG = all.reduce(
     (sum, shot) => sum + shot.doseG + purgeOf(shot, setup.grinder.retentionG),
     0,
   );
-  return { draft, setup, target, shots, shotCount: all.length, advice, spentG };
+  return { draft, setup, target, judging, shots, shotCount: all.length, advice, spentG };
 }
 
 type AskedShot = Omit<BenchShot, 'mark'>;
@@ -211,7 +213,8 @@ export function askedOf(
     setup,
     shots,
     draft,
-  }: Pick<Bench, 'target' | 'setup' | 'draft'> & { shots: readonly AskedShot[] },
+    judging,
+  }: Pick<Bench, 'target' | 'setup' | 'draft' | 'judging'> & { shots: readonly AskedShot[] },
   units: Units,
 ): NextInput {
   return {
@@ -222,7 +225,13 @@ export function askedOf(
     shots: shots.map((shot) => advisedShot(shot, shot.tastings)),
     targetFrom: shots.findLastIndex((shot) => shot.draftId !== draft.id) + 1,
     units,
+    ...judging,
   };
+}
+
+/** How the house judges its dial-ins. */
+export function judgingOf({ doseSchool, proofGoalPct, leastLiking }: House): Judging {
+  return { doseSchool, proofGoal: proofGoalPct / 100, leastLiking };
 }
 
 /** What a shot of a recipe is judged against. */
@@ -234,7 +243,7 @@ export function targetOf(
   return targetSchema.parse({
     ...draft.recipe,
     doseToleranceG: house.doseToleranceG,
-    yieldToleranceG: house.yieldToleranceG,
+    yieldToleranceG: yieldTolerance(house.yieldToleranceG, draft.recipe.yieldG),
     startDial: draft.startDial,
     tasteFirst: house.tasteFirst,
     openDay: Math.round(opensOn),

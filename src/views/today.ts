@@ -1,4 +1,5 @@
 /** The whole house on one page: every release as it stands today and what it asks for. */
+import { isProvenStatus } from '@/core/advice/types';
 import { checkDays, gramsPerCheck } from '@/core/rest/checkPlan';
 import { LIMITS } from '@/core/limits';
 import { addDays, daysBetween } from '@/core/rest/day';
@@ -100,7 +101,7 @@ function standingOf(house: House, view: ReleaseView, today: string, units: Units
     rest: batch.rest,
     bench: bench && {
       shots: bench.shotCount,
-      isConfirmed: bench.advice.status === 'confirmed',
+      isConfirmed: isProvenStatus(bench.advice.status),
       next: nextWords(bench),
       tasters: tastersOf(bench).size,
       isPublished: isPublishedDraft(view, bench),

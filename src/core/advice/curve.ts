@@ -29,7 +29,7 @@ export function grinderCurve(input: NextInput): CurvePoint[] {
   const steps = Math.max(1, Math.round((high - low) / stepSize));
   const every = Math.ceil(steps / (MOST_POINTS - 1));
   const shown = (ln: number) =>
-    fromPumpSeconds(pumpSeconds(Math.exp(ln)), target.clock, judged.firstDripS);
+    fromPumpSeconds(pumpSeconds(Math.exp(ln)), target.clock, judged.offsetS);
   return Array.from({ length: Math.floor(steps / every) + 1 }, (_, i) => {
     const dial = roundDial(low + i * every * stepSize);
     const { lnTimeS, variance } = judged.model.predict({

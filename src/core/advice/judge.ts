@@ -2,40 +2,56 @@
  * What the bench knows: every shot judged against the target, and the time model fitted to them.
  * House heuristic where a threshold stands (model.md §3, order of judgement).
  */
-import {
-  fromPumpSeconds,
-  pumpSeconds,
-  toPumpSeconds,
-  USUAL_FIRST_DRIP_S,
-} from '../extraction/clock';
+import { pumpSeconds, USUAL_FIRST_DRIP_S } from '../extraction/clock';
 import { isSameDial, middleSetting, slopePrior } from '../grinder/dial';
+import { priorFromMemory } from '../grinder/memory';
 import { isSpoilt, PURGE_TIMES_RETENTION } from '../grinder/retention';
-import { fitTimeModel, NOISE_SD, ODD_WEIGHT, type TimeModel } from '../grinder/timeModel';
+import { fitTimeModel, ODD_WEIGHT, type TimeModel } from '../grinder/timeModel';
+import { plainPrior, type TimePrior } from '../grinder/timePrior';
+import {
+  DOSE_EXPONENT,
+  NOISE_SD,
+  YIELD_DOUBT,
+  YIELD_EXPONENT,
+  type TimedShot,
+} from '../grinder/timeRows';
 import { CHOKED } from '../choked';
 import type { Shot } from '../schema/shot';
 import { tasteDirection, type Direction } from '../taste/direction';
 import { METRIC, type Units } from '../units';
 import { prepSigns } from './prep';
+import { between } from './proof';
 import { doseInForce } from './setting';
 import type { BeanState } from '../vocabulary';
-import type { NextInput, ShotMark } from './types';
+import { USUAL_JUDGING, type NextInput, type ShotMark, type Side } from './types';
 
 /** All in the cup before this, it gushed. */
 const GUSHING_UNDER_S = 12;
+/** Under this share of its yield at the top of the window a shot is choked, or nearly so. */
+const CHOKED_UNDER_SHARE = 0.6;
 /** Two odd shots that agree within this many sd are not odd: they are news. */
 const CORROBORATED_SDS = 2.5;
+/** sd of a time converted between the clocks by a usual first drip, s. */
+const USUAL_DRIP_SD_S = 1.5;
+/** sd of ln yield where it was read by volume: crema fools the eye. */
+const VOLUME_SD = 0.15;
+/** So sure the verdict must be before a shot of the wrong dose or yield is believed. */
+const SURE = 0.9;
 
 export interface Judged {
   readonly input: NextInput;
   readonly model: TimeModel;
   readonly marks: readonly ShotMark[];
-  /** Delay between pump and first drip used to convert windows, s. */
-  readonly firstDripS: number;
+  /** Seconds between the pump's clock and the target's: 0 on the pump's. */
+  readonly offsetS: number;
   /** The time window on the pump's clock. */
   readonly pumpWindowS: readonly [number, number];
   readonly restDays: number;
   readonly dial: number;
   readonly aimDoseG: number;
+  /** Of the last shot; undefined where it was not noted. */
+  readonly temperatureC: number | undefined;
+  readonly goal: number;
   readonly units: Units;
   /** The recipe was revised after the last shot, so that shot is not judged by it. */
   readonly isRevised: boolean;
@@ -45,66 +61,74 @@ export interface Judged {
 export function judge(input: NextInput): Judged {
   const { target, grinder, shots, targetFrom = 0 } = input;
   const isRevised = shots.length > 0 && targetFrom >= shots.length;
-  const firstDripS = usualFirstDrip(shots);
-  const drip = target.clock === 'firstDrip' ? firstDripS : 0;
-  const pumpWindowS = [target.timeS[0] + drip, target.timeS[1] + drip] as const;
+  const dripS = usualFirstDrip(shots);
+  const offsetS = target.clock === 'firstDrip' ? dripS : 0;
+  const pumpWindowS = [target.timeS[0] + offsetS, target.timeS[1] + offsetS] as const;
   const last = shots[shots.length - 1];
   const startDial = target.startDial ?? shots[0]?.dial ?? middleSetting(grinder);
-  const restDays = lastRestDays(shots);
-  const chokes = shots.map((shot) => isChoked(shot, target.yieldG));
-  const beans = usualBeans(shots);
+  const beans = beansInForce(shots);
+  const reference = {
+    dial: input.memory?.referenceDial ?? startDial,
+    doseG: target.doseG,
+    yieldG: target.yieldG,
+    restDays: shots.find((shot) => shot.restDays !== undefined)?.restDays ?? 0,
+  };
   const model = fitTimeModel({
-    shots: shots.map((shot, i) => ({
-      dial: shot.dial,
-      doseG: shot.doseG,
-      yieldG: shot.yieldG,
-      timeS:
-        shot.byVolume || beansOf(shot) !== beans
-          ? null
-          : toPumpSeconds(shot.timeS, shot.clock, shot.firstDripS),
-      purgeG: purgeOf(shot, grinder.retentionG),
-      restDays: shot.restDays ?? null,
-      choked: chokes[i]!,
-    })),
-    reference: {
-      dial: startDial,
-      doseG: target.doseG,
-      yieldG: target.yieldG,
-      restDays: shots.find((shot) => shot.restDays !== undefined)?.restDays ?? 0,
-    },
-    expectedTimeS: pumpSeconds((pumpWindowS[0] + pumpWindowS[1]) / 2),
-    slope: slopePrior(grinder),
+    shots: shots.map((shot) => timedOf(shot, input, { dripS, offsetS, beans })),
+    reference,
+    prior: priorOf(input, (pumpWindowS[0] + pumpWindowS[1]) / 2),
     retentionG: grinder.retentionG,
   });
-  const marks = shots.map((_, index) =>
-    markOf(input, model, { index, choked: chokes[index]!, beans }),
-  );
   return {
     input,
     model,
-    marks,
+    marks: shots.map((_, index) => markOf(input, model, { index, dripS, beans })),
     units: input.units ?? METRIC,
-    firstDripS,
+    offsetS,
     pumpWindowS,
-    restDays,
+    restDays: lastRestDays(shots),
     isRevised,
     dial: isRevised ? startDial : (last?.dial ?? startDial),
     aimDoseG: isRevised ? target.doseG : doseInForce(last, target),
+    temperatureC: last?.temperatureC,
+    goal: input.proofGoal ?? USUAL_JUDGING.proofGoal,
+  };
+}
+
+function priorOf({ grinder, memory, coffee }: NextInput, expectedTimeS: number): TimePrior {
+  if (memory && memory.dialIns > 0)
+    return priorFromMemory(memory, coffee ?? { light: 0, dark: 0, intensity: 0 });
+  return plainPrior(pumpSeconds(expectedTimeS), slopePrior(grinder));
+}
+
+interface Clocks {
+  readonly dripS: number;
+  readonly offsetS: number;
+}
+
+function timedOf(
+  shot: Shot,
+  { target, grinder }: NextInput,
+  { dripS, offsetS, beans }: Clocks & { beans: BeanState },
+): TimedShot {
+  const { timeS, sdS } = timeOnClock(shot, target.clock, dripS);
+  return {
+    dial: shot.dial,
+    doseG: shot.doseG,
+    yieldG: shot.yieldG,
+    timeS: shot.byVolume || beansOf(shot) !== beans ? null : pumpSeconds(timeS + offsetS),
+    clockSdS: sdS,
+    purgeG: purgeOf(shot, grinder.retentionG),
+    restDays: shot.restDays ?? null,
+    choked: isChoked(shot, target, timeS),
   };
 }
 
 const beansOf = (shot: Pick<Shot, 'beans'>): BeanState => shot.beans ?? 'room';
 
-/** The state most shots of the dial-in were ground from; of two equal ones, the newer. */
-export function usualBeans(shots: readonly Pick<Shot, 'beans'>[]): BeanState {
-  const count = (state: BeanState) => shots.filter((shot) => beansOf(shot) === state).length;
-  return [...shots]
-    .reverse()
-    .map(beansOf)
-    .reduce<BeanState>(
-      (best, state) => (count(state) > count(best) ? state : best),
-      shots.length > 0 ? beansOf(shots.at(-1)!) : 'room',
-    );
+/** The state whose shots tell of each other: that of the shot before the last, which the last must share. */
+function beansInForce(shots: readonly Pick<Shot, 'beans'>[]): BeanState {
+  return shots.slice(-2).map(beansOf)[0] ?? 'room';
 }
 
 function usualFirstDrip(shots: readonly Shot[]): number {
@@ -123,20 +147,25 @@ export function purgeOf(shot: Pick<Shot, 'purged' | 'purgeG'>, retentionG: numbe
   return shot.purged ? PURGE_TIMES_RETENTION * retentionG : 0;
 }
 
-export function isChoked(shot: Shot, targetYieldG: number): boolean {
+function isChoked(shot: Shot, target: NextInput['target'], timeS: number): boolean {
   const stalled = shot.yieldG < CHOKED.underG && shot.timeS >= CHOKED.afterS;
-  return stalled || (shot.seen.includes('choke') && shot.yieldG < targetYieldG / 2);
+  const crawled = shot.yieldG < CHOKED_UNDER_SHARE * target.yieldG && timeS >= target.timeS[1];
+  return stalled || crawled || (shot.seen.includes('choke') && shot.yieldG < target.yieldG / 2);
 }
 
 /** The taste direction of a shot, null when it was not tasted. */
-export function directionOf(shot: Shot, roastLevel: number): Direction | null {
-  return shot.taste ? tasteDirection(shot.taste, roastLevel) : null;
+export function directionOf(
+  shot: Shot,
+  roastLevel: number,
+  side: Side = 'inside',
+): Direction | null {
+  return shot.taste ? tasteDirection(shot.taste, roastLevel, side === 'fast') : null;
 }
 
 function markOf(
   { target, grinder, shots }: NextInput,
   model: TimeModel,
-  { index, choked, beans }: { index: number; choked: boolean; beans: BeanState },
+  { index, dripS, beans }: { index: number; dripS: number; beans: BeanState },
 ): ShotMark {
   const shot = shots[index]!;
   const previous = shots[index - 1];
@@ -146,9 +175,10 @@ function markOf(
   const carriedLnTime = model.coefficients[1] * (shot.dial - model.effectiveDials[index]!);
   const unpurged =
     moved && isSpoilt(carriedLnTime) && purgeG < PURGE_TIMES_RETENTION * grinder.retentionG - 1e-9;
-  const odd = weight !== null && weight < ODD_WEIGHT && !corroborated(shots, index);
+  const { isSound, isRight, ...measured } = measuredOf(shot, target, dripS);
+  const choked = isChoked(shot, target, measured.timeOnTargetClockS);
+  const odd = weight !== null && weight < ODD_WEIGHT && !choked && !corroborated(shots, index);
   const otherBeans = beansOf(shot) !== beans;
-  const { isSound, isRight, ...measured } = measuredOf(shot, target);
   const valid = isSound && !odd && !unpurged && !otherBeans && !choked;
   return {
     weight,
@@ -158,46 +188,83 @@ function markOf(
     choked,
     gushing: !choked && shot.timeS < GUSHING_UNDER_S && shot.yieldG >= target.yieldG / 2,
     ...measured,
+    ...(choked && { side: 'slow' as const }),
     valid,
     landed: valid && isRight,
   };
 }
 
 /** What a shot says by itself, whatever was pulled before it. */
-function measuredOf(shot: Shot, target: NextInput['target']) {
-  const onClock = timeOnClock(shot, target.clock);
+function measuredOf(shot: Shot, target: NextInput['target'], dripS: number) {
+  const { timeS, sdS } = timeOnClock(shot, target.clock, dripS);
   const [low, high] = target.timeS;
-  const inTime = onClock !== null && onClock >= low && onClock <= high;
+  const inTime = timeS >= low && timeS <= high;
   const inDose = Math.abs(shot.doseG - doseInForce(shot, target)) <= target.doseToleranceG + 1e-9;
   const inYield = Math.abs(shot.yieldG - target.yieldG) <= target.yieldToleranceG + 1e-9;
   const rested =
     target.openDay === undefined || shot.restDays === undefined || shot.restDays >= target.openDay;
-  const measured = inDose && inYield && !shot.byVolume && onClock !== null;
+  const measured = inDose && inYield && !shot.byVolume && sdS === 0;
   const tastesRight =
     target.tasteFirst && directionOf(shot, target.roastLevel)?.verdict === 'right';
   return {
     inDose,
     inYield,
-    timeOnTargetClockS: onClock,
+    timeOnTargetClockS: timeS,
+    isConverted: sdS > 0,
     inTime,
+    side: measured ? sideOf(timeS, target.timeS) : sureSide(shot, target, { timeS, sdS }),
     isSound: measured && rested && prepSigns(shot).length === 0,
     isRight: inTime || tastesRight,
   };
 }
 
-/** A shot that cannot land whatever the others were: it need not be judged with them. */
-export function cannotLand(shot: Shot, target: NextInput['target']): boolean {
-  const { isSound, isRight } = measuredOf(shot, target);
-  return !isSound || !isRight;
+/** A shot that proves nothing whatever the others were: it need not be judged with them. */
+export function isUnsound(shot: Shot, target: NextInput['target']): boolean {
+  return !measuredOf(shot, target, USUAL_FIRST_DRIP_S).isSound;
 }
 
-/** The shot's time on the target's clock; null when the first drip is needed and missing. */
-function timeOnClock(shot: Shot, clock: Shot['clock']): number | null {
-  if (shot.clock === clock) return shot.timeS;
-  const pump = toPumpSeconds(shot.timeS, shot.clock, shot.firstDripS);
-  if (pump === null || shot.firstDripS === undefined) return null;
-  return fromPumpSeconds(pump, clock, shot.firstDripS);
+const sideOf = (timeS: number, [low, high]: readonly [number, number]): Side =>
+  timeS < low ? 'fast' : timeS > high ? 'slow' : 'inside';
+
+/** Which side a shot of the wrong dose or yield is on for sure, once its time is corrected for them. */
+function sureSide(
+  shot: Shot,
+  target: NextInput['target'],
+  { timeS, sdS }: { timeS: number; sdS: number },
+): Side {
+  const { lnTimeS, sd } = correctedLnTime(shot, target, timeS);
+  const sdAll = Math.hypot(sd, sdS / timeS, shot.byVolume ? VOLUME_SD : 0);
+  const [low, high] = target.timeS;
+  const fast = between(lnTimeS, sdAll, -Infinity, Math.log(low));
+  const slow = between(lnTimeS, sdAll, Math.log(high), Infinity);
+  return fast >= SURE ? 'fast' : slow >= SURE ? 'slow' : 'unsure';
 }
+
+/** ln time the shot would have had at the target's dose and yield, and how sure that is. */
+export function correctedLnTime(shot: Shot, target: NextInput['target'], timeS: number) {
+  const dose = Math.log(shot.doseG / doseInForce(shot, target));
+  const ofYield = Math.log(Math.max(shot.yieldG, 0.1) / target.yieldG);
+  return {
+    lnTimeS: Math.log(timeS) - DOSE_EXPONENT.mean * dose - YIELD_EXPONENT.mean * ofYield,
+    /** Change of ln time the wrong dose alone made. */
+    ofDose: DOSE_EXPONENT.mean * dose,
+    sd: Math.hypot(DOSE_EXPONENT.sd * dose, YIELD_EXPONENT.sd * ofYield, YIELD_DOUBT * ofYield),
+  };
+}
+
+/** The shot's time on the target's clock, and its sd where a usual first drip stands in for its own. */
+function timeOnClock(shot: Shot, clock: Shot['clock'], usualDripS: number) {
+  if (shot.clock === clock) return { timeS: shot.timeS, sdS: 0 };
+  const dripS = shot.firstDripS ?? usualDripS;
+  const timeS = clock === 'pump' ? shot.timeS + dripS : shot.timeS - dripS;
+  return {
+    timeS: Math.max(LEAST_TIME_S, timeS),
+    sdS: shot.firstDripS === undefined ? USUAL_DRIP_SD_S : 0,
+  };
+}
+
+/** A time converted by more than all of it is still a time. */
+const LEAST_TIME_S = 1;
 
 /** A neighbour at the same setting with the same time: the pair is believed, odd or not. */
 function corroborated(shots: readonly Shot[], index: number): boolean {

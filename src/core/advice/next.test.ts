@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { grinder, question, shot, target } from '../../../tests/support/coffee';
 import { expectSignificant } from '../../../tests/support/significant';
 import { SEEN } from '../vocabulary';
-import { doseChange } from './grind';
+import { doseChange } from './plan';
 import { nextMove } from './next';
 import { ADVICE_STATUSES } from './types';
 
@@ -20,7 +20,7 @@ describe('order of judgement', () => {
   });
 
   it('measures before it judges the time', () => {
-    const advice = nextMove(question([shot({ yieldG: 42, timeS: 20, doseG: 18.6 })]));
+    const advice = nextMove(question([shot({ yieldG: 42, timeS: 31, doseG: 18.6 })]));
     expect(advice.status).toBe('measure');
     expect(advice.move).toBeNull();
     expect(codes(advice)).toEqual(['doseOff', 'yieldOff']);
@@ -30,6 +30,8 @@ describe('order of judgement', () => {
   it('never compares across clocks', () => {
     const dripped = { clock: 'firstDrip', timeS: 21 } as const;
     expect(codes(nextMove(question([shot(dripped)])))).toEqual(['noFirstDrip']);
+    // 12 s from the first drip is far too fast on any clock.
+    expect(nextMove(question([shot({ ...dripped, timeS: 12 })])).status).toBe('grind');
     const noted = nextMove(question([shot({ ...dripped, firstDripS: 7 })]));
     expect(noted.status).toBe('repeat');
     expect(noted.marks[0]!.timeOnTargetClockS).toBe(28);
@@ -76,7 +78,7 @@ describe('order of judgement', () => {
     const fast = nextMove(question([shot({ timeS: 22 })]));
     expect(fast.setting).toEqual({ dial: fast.move!.to, doseG: fast.move!.doseTrim?.to ?? 18 });
     const landed = nextMove(question([shot({}), shot({})]));
-    expect(landed).toMatchObject({ status: 'confirmed', setting: { dial: 0, doseG: 18 } });
+    expect(landed).toMatchObject({ status: 'repeated', setting: { dial: 0, doseG: 18 } });
     fc.assert(
       fc.property(fc.double({ min: 12, max: 60, noNaN: true }), (timeS) => {
         const { setting, move } = nextMove(question([shot({ timeS })]));
@@ -111,7 +113,11 @@ describe('order of judgement', () => {
     const coarse = { ...grinder, umPerStep: 40, min: 0, max: 30 };
     const shots = [shot({ dial: 10, timeS: 25.2 }), shot({ dial: 10, timeS: 25.2 })];
     const advice = nextMove(
-      question(shots, { grinder: coarse, target: target({ startDial: 10 }) }),
+      question(shots, {
+        grinder: coarse,
+        target: target({ startDial: 10 }),
+        doseSchool: 'trim',
+      }),
     );
     const trimG = advice.move!.doseTrim?.to ?? advice.move!.to;
     expect(trimG).toBeGreaterThan(18);
@@ -142,7 +148,9 @@ describe('order of judgement', () => {
       move: null,
     });
     const good = shot({ timeS: 20, taste: { sweetness: 8, sharpness: 2, bitterness: 2 } });
-    expect(nextMove(question([good], house)).status).toBe('repeat');
+    const kept = nextMove(question([good], house));
+    expect(kept).toMatchObject({ status: 'taste', move: null });
+    expect(kept.reasons[0]!.text).toMatch(/move the window to 18-22 s/);
   });
 
   it('does not judge the last shot by a recipe revised after it', () => {
@@ -154,25 +162,59 @@ describe('order of judgement', () => {
     expect(codes(advice)).toEqual(['revised']);
   });
 
-  it('repeats a hit, and confirms two in a row', () => {
+  it('repeats a hit, proves it by a second, and confirms with a liked cup', () => {
     expect(nextMove(question([shot()])).status).toBe('repeat');
-    expect(nextMove(question([shot(), shot({ timeS: 27 })])).status).toBe('confirmed');
+    const proven = nextMove(question([shot(), shot({ timeS: 27.6 })]));
+    expect(proven.status).toBe('repeated');
+    expect(proven.reasons[0]!.text).toMatch(/runs 27\.8 ± \d\.\d s, 9\d % sure/);
+    const liked = { sharpness: 2, bitterness: 2, sweetness: 7, liking: 7 };
+    expect(nextMove(question([shot(), shot({ timeS: 27.6, taste: liked })])).status).toBe(
+      'confirmed',
+    );
+    const unloved = { ...liked, liking: 5 };
+    expect(nextMove(question([shot(), shot({ timeS: 27.6, taste: unloved })])).status).toBe(
+      'repeated',
+    );
+  });
+
+  it('takes two hits at the edge for no proof, and a near miss beside a hit for one', () => {
+    const narrow = { target: target({ timeS: [26.5, 29.5] }) };
+    expect(nextMove(question([shot({ timeS: 29.2 }), shot({ timeS: 28.9 })], narrow)).status).toBe(
+      'repeat',
+    );
+    const wide = { target: target({ timeS: [25, 31] }) };
+    expect(nextMove(question([shot({ timeS: 29 }), shot({ timeS: 31.1 })], wide)).status).not.toBe(
+      'confirmed',
+    );
   });
 
   it('does not count a shot of the recipe before as the repeat', () => {
-    const shots = [shot(), shot({ timeS: 27 })];
+    const shots = [shot(), shot({ timeS: 27.6 })];
     expect(nextMove(question(shots, { targetFrom: 1 })).status).toBe('repeat');
     const third = [...shots, shot({ timeS: 28.5 })];
-    expect(nextMove(question(third, { targetFrom: 1 })).status).toBe('confirmed');
+    expect(nextMove(question(third, { targetFrom: 1 })).status).toBe('repeated');
   });
 
-  it('does not confirm across settings or over a bad shot', () => {
+  it('does not prove across settings or by a bad shot', () => {
     const dials = [shot({ timeS: 27 }), shot({ dial: -1, timeS: 29, purged: true })];
-    expect(nextMove(question(dials)).status).not.toBe('confirmed');
-    const between = [shot(), shot({ seen: ['spurt'] }), shot()];
-    expect(nextMove(question(between)).status).toBe('repeat');
+    expect(nextMove(question(dials)).status).not.toBe('repeated');
+    expect(nextMove(question([shot(), shot({ seen: ['spurt'] })])).status).toBe('prep');
     const warmer = [shot({ temperatureC: 93 }), shot({ temperatureC: 94 })];
     expect(nextMove(question(warmer)).status).toBe('repeat');
+  });
+
+  it('says what it cannot prove', () => {
+    // A step of four windows: no setting lands, and the dose is locked.
+    const coarse = { ...grinder, umPerStep: 80, retentionG: 0 };
+    const shots = [
+      shot({ timeS: 25.2 }),
+      shot({ dial: -1, timeS: 38 }),
+      ...[25.1, 24.9].map((timeS) => shot({ timeS })),
+    ];
+    const advice = nextMove(question(shots, { grinder: coarse }));
+    expect(advice.status).toBe('nearest');
+    expect(advice.reasons[0]!.text).toMatch(/no confirmation/);
+    expect(advice.alternatives.map(({ words }) => words).join()).toMatch(/dose 18\.0 → /i);
   });
 });
 

@@ -1,29 +1,38 @@
 /**
  * The one next move, in the order of judgement of model.md §3: measure, prep, grind, dose, taste,
- * repeat, confirmed. House heuristic; each reason is given in words. Advice only: the lead decides.
- * Choked and gushing shots are judged first, because their yield is wrong by nature.
+ * repeat, nearest, repeated, confirmed. House heuristic; each reason is given in words. Advice only: the
+ * lead decides. Choked and gushing shots are judged first, because their yield is wrong by nature.
  */
-import { isSameDial } from '../grinder/dial';
+import { settingLimits } from '../grinder/dial';
 import { basketWarnings } from '../start/setupLimits';
-import { tasteMove } from '../taste/tasteMove';
-import { directionOf, judge, usualBeans, type Judged } from './judge';
+import { otherFlatMove, tasteMove } from '../taste/tasteMove';
+import { ageShare } from './age';
+import { correctedLnTime, directionOf, judge, type Judged } from './judge';
 import { prepSigns } from './prep';
-import { bestSetting, expectAt, landing, moveTo, purgeBefore, trimmedDose } from './grind';
-import { doseInForce, settingAfter } from './setting';
-import type {
-  Advice,
-  AdviceStatus,
-  Alternative,
-  Move,
-  MovedVariable,
-  NextInput,
-  Reason,
-  Setting,
+import { expectAt, landing, moveTo, purgeBefore } from './grind';
+import { doseToCentre, isProven, isSensible, planOf, proofOf, shotsAt } from './plan';
+import { settingAfter } from './setting';
+import {
+  USUAL_JUDGING,
+  type Advice,
+  type AdviceStatus,
+  type Alternative,
+  type Move,
+  type MovedVariable,
+  type NextInput,
+  type Reason,
+  type Setting,
 } from './types';
 import { REASON_WORDS } from './words';
 
 /** A move to the end of the dial is not worth making below this landing probability. */
 const RANGE_ENDS_BELOW = 0.25;
+/** Where no setting of a locked dose can land more often, the trim is offered. */
+const TRIM_OFFERED_BELOW = 0.5;
+/** A shot this far off the recipe's temperature is no shot of the recipe. */
+const OTHER_TEMPERATURE_C = 0.5;
+/** A cup this much liked outside the window moves the window. */
+const LIKED_OUTSIDE = 8;
 
 const ALL_VARIABLES: readonly MovedVariable[] = ['dial', 'doseG', 'yieldG', 'temperatureC'];
 
@@ -31,20 +40,23 @@ interface Judgement {
   readonly status: AdviceStatus;
   readonly move: Move | null;
   readonly reasons: readonly Reason[];
+  /** A second move to be tasted beside the first. */
+  readonly beside?: Move;
 }
 
 /** Judges the last shot in the light of all and says what to do next. */
 export function nextMove(input: NextInput): Advice {
   const judged = judge(input);
-  const judgement =
+  const { beside, ...judgement }: Judgement =
     firstShot(judged) ??
     outOfRange(judged) ??
     measurement(judged) ??
     preparation(judged) ??
     taste(judged) ??
-    grind(judged) ??
-    repetition(judged);
-  const setting = settingAfter(settingNow(judged), judgement.move);
+    settled(judged) ??
+    grind(judged);
+  const here = settingNow(judged);
+  const setting = settingAfter(here, judgement.move);
   return {
     ...judgement,
     hold: ALL_VARIABLES.filter((variable) => !moves(judgement.move, variable)),
@@ -52,7 +64,8 @@ export function nextMove(input: NextInput): Advice {
     expect: expectAt(judged, setting),
     purgeG: purgeBefore(judged, setting),
     costG: costOf(judged, setting),
-    alternatives: alternatives(judged, judgement),
+    alternatives: alternatives(judged, judgement, beside),
+    proof: input.shots.length === 0 || judged.isRevised ? null : proofOf(judged, here),
     marks: judged.marks,
     warnings: basketWarnings(input.basket),
   };
@@ -72,39 +85,43 @@ function firstShot(judged: Judged): Judgement | null {
 
 /** Choked or gushing: a large move, whatever the scale says. */
 function outOfRange(judged: Judged): Judgement | null {
-  const { mark } = lastOf(judged);
+  const { shot, mark } = lastOf(judged);
   if (!mark.choked && !mark.gushing) return null;
-  const { move, status } = grindMove(judged);
-  return {
-    status,
-    move,
-    reasons: [mark.choked ? REASON_WORDS.choked() : REASON_WORDS.gushing()],
-  };
+  const reason = mark.choked
+    ? REASON_WORDS.choked(shot, judged.input.target.yieldG, judged.units)
+    : REASON_WORDS.gushing();
+  return { ...grindMove(judged), reasons: [reason] };
 }
 
+/** A shot of the wrong dose, yield or clock, where that leaves open on which side of the window it is. */
 function measurement(judged: Judged): Judgement | null {
   const { target } = judged.input;
   const { shot, mark } = lastOf(judged);
+  if (mark.side !== 'unsure') return null;
   const reasons: Reason[] = [];
   if (!mark.inDose) reasons.push(REASON_WORDS.doseOff(shot.doseG, judged.aimDoseG, judged.units));
   if (!mark.inYield) reasons.push(REASON_WORDS.yieldOff(shot.yieldG, target.yieldG, judged.units));
   if (shot.byVolume) reasons.push(REASON_WORDS.byVolume());
-  if (mark.timeOnTargetClockS === null) reasons.push(REASON_WORDS.noFirstDrip(target.clock));
-  return reasons.length > 0 ? { status: 'measure', move: null, reasons } : null;
+  if (mark.isConverted) reasons.push(REASON_WORDS.noFirstDrip(target.clock));
+  return { status: 'measure', move: null, reasons };
 }
 
 function preparation(judged: Judged): Judgement | null {
-  const { target } = judged.input;
+  const { target, shots } = judged.input;
   const { shot, mark } = lastOf(judged);
   const reasons: Reason[] = prepSigns(shot).map((sign) => REASON_WORDS.prepSign(sign));
-  if (mark.unpurged) reasons.push(REASON_WORDS.unpurged());
   if (mark.otherBeans)
-    reasons.push(REASON_WORDS.otherBeans(shot.beans ?? 'room', usualBeans(judged.input.shots)));
+    reasons.unshift(REASON_WORDS.otherBeans(shot.beans ?? 'room', shots.at(-2)?.beans ?? 'room'));
+  if (mark.unpurged) reasons.push(REASON_WORDS.unpurged());
   if (mark.odd) reasons.push(REASON_WORDS.odd());
   if (target.openDay !== undefined && shot.restDays !== undefined && shot.restDays < target.openDay)
     reasons.push(REASON_WORDS.tooFresh(shot.restDays, target.openDay));
-  if (directionOf(shot, target.roastLevel)?.verdict === 'uneven')
-    reasons.push(REASON_WORDS.uneven());
+  const direction = directionOf(shot, target.roastLevel, mark.side);
+  if (direction?.verdict === 'uneven') reasons.push(REASON_WORDS.uneven());
+  if (mark.side === 'fast' && direction?.verdict === 'over')
+    reasons.push(REASON_WORDS.fastAndBitter());
+  if (mark.side === 'slow' && direction?.verdict === 'under')
+    reasons.push(REASON_WORDS.slowAndSour());
   return reasons.length > 0 ? { status: 'prep', move: null, reasons } : null;
 }
 
@@ -112,85 +129,155 @@ function preparation(judged: Judged): Judgement | null {
 function taste(judged: Judged): Judgement | null {
   const { target, grinder, machine } = judged.input;
   const { shot, mark } = lastOf(judged);
-  if (!mark.inTime && !target.tasteFirst) return null;
-  const direction = directionOf(shot, target.roastLevel);
+  const direction = directionOf(shot, target.roastLevel, mark.side);
   if (direction === null)
     return target.tasteFirst
       ? { status: 'taste', move: null, reasons: [REASON_WORDS.tasteFirst()] }
       : null;
-  const found = tasteMove({
+  if (mark.side !== 'inside') {
+    if (!target.tasteFirst) return null;
+    if (isLikedOutside(judged) || isRightEnough(judged))
+      return { status: 'taste', move: null, reasons: [windowMoves(judged)] };
+    // Too slow and bitter, too fast and sour: clock and cup agree, and the grind answers both.
+    if (direction.verdict === 'under' || direction.verdict === 'over') return null;
+  }
+  const reasons: Reason[] = [{ code: `taste.${direction.verdict}`, text: direction.words }];
+  const pulledC = shot.temperatureC;
+  const isOther =
+    pulledC !== undefined &&
+    target.temperatureC !== undefined &&
+    Math.abs(pulledC - target.temperatureC) > OTHER_TEMPERATURE_C;
+  if (isOther)
+    reasons.unshift(REASON_WORDS.otherTemperature(pulledC, target.temperatureC!, judged.units));
+  const question = {
     direction,
-    target,
+    target: isOther ? { ...target, temperatureC: pulledC } : target,
+    roastLevel: target.roastLevel,
     dial: shot.dial,
     grinder,
     machine,
     units: judged.units,
-  });
+  };
+  const found = tasteMove(question);
   if (found === null) return null;
   return {
     status: 'taste',
     move: found,
-    reasons: [{ code: `taste.${direction.verdict}`, text: direction.words }],
+    reasons,
+    ...(direction.verdict === 'flat' && { beside: otherFlatMove(question) }),
   };
 }
 
-function grind(judged: Judged): Judgement | null {
-  const { mark } = lastOf(judged);
-  if (mark.landed) return null;
+/** A cup without a fault that is much liked, though its time is outside the window. */
+function isLikedOutside(judged: Judged): boolean {
+  const { shot, mark } = lastOf(judged);
+  const verdict = directionOf(shot, judged.input.target.roastLevel)?.verdict;
+  return (
+    mark.side !== 'inside' &&
+    (shot.taste?.liking ?? 0) >= LIKED_OUTSIDE &&
+    (verdict === 'right' || verdict === 'unclear')
+  );
+}
+
+/** In balance, and liked as far as anybody said: where taste comes first the window follows the cup. */
+function isRightEnough(judged: Judged): boolean {
+  const { target, leastLiking = USUAL_JUDGING.leastLiking } = judged.input;
+  const { shot } = lastOf(judged);
+  return (
+    directionOf(shot, target.roastLevel)?.verdict === 'right' &&
+    (shot.taste?.liking ?? leastLiking) >= leastLiking
+  );
+}
+
+/** The window of the same width around the time of the last shot. */
+function windowMoves(judged: Judged): Reason {
+  const [low, high] = judged.input.target.timeS;
+  const shift = Math.round(lastOf(judged).mark.timeOnTargetClockS - (low + high) / 2);
+  return REASON_WORDS.likedOutside(low + shift, high + shift);
+}
+
+/** Proven, with or without a cup; or as near as this grinder comes. */
+function settled(judged: Judged): Judgement | null {
+  const here = settingNow(judged);
+  if (!isProven(judged, here)) return null;
+  const proof = proofOf(judged, here);
+  return hasLikedCup(judged, here)
+    ? { status: 'confirmed', move: null, reasons: [REASON_WORDS.confirmed(proof)] }
+    : { status: 'repeated', move: null, reasons: [REASON_WORDS.repeated(proof)] };
+}
+
+/** Was a shot of this setting tasted, without a fault and liked? */
+function hasLikedCup(judged: Judged, here: Setting): boolean {
+  const { target, leastLiking = USUAL_JUDGING.leastLiking } = judged.input;
+  return shotsAt(judged, here).here.some(
+    ({ shot, mark }) =>
+      mark.valid &&
+      directionOf(shot, target.roastLevel)?.verdict === 'right' &&
+      (shot.taste?.liking ?? 0) >= leastLiking,
+  );
+}
+
+function grind(judged: Judged): Judgement {
   const { target } = judged.input;
-  const { move, status } = grindMove(judged);
-  if (move === null) return null;
-  return {
-    status,
-    move,
-    reasons: [REASON_WORDS.timeOff(mark.timeOnTargetClockS!, target.timeS, target.clock)],
-  };
+  const { shot, mark } = lastOf(judged);
+  const { move, status, isNearest } = grindMove(judged);
+  if (move === null && isNearest)
+    return {
+      status: 'nearest',
+      move,
+      reasons: [REASON_WORDS.nearest(proofOf(judged, settingNow(judged)))],
+    };
+  if (move === null) return { status: 'repeat', move, reasons: [stayReason(judged)] };
+  if (mark.landed)
+    return { status, move, reasons: [REASON_WORDS.edge(proofOf(judged, settingNow(judged)))] };
+  const reasons = [
+    REASON_WORDS.timeOff(mark.timeOnTargetClockS, target.timeS, target.clock),
+    ...ageShare(judged),
+  ];
+  if (!mark.inDose || !mark.inYield) {
+    const { ofDose } = correctedLnTime(shot, target, mark.timeOnTargetClockS);
+    const ofDoseS = Math.abs(mark.timeOnTargetClockS * (Math.exp(-ofDose) - 1));
+    reasons.push(REASON_WORDS.smallMiss(shot, judged.aimDoseG, ofDoseS, judged.units));
+  }
+  return { status, move, reasons };
 }
 
-/** The best setting as a move; a dose move where the grinder's range ends. */
-function grindMove(judged: Judged): { status: 'grind' | 'dose'; move: Move | null } {
-  const best = bestSetting(judged);
-  const { grinder } = judged.input;
-  const atEnd = best.dial <= grinder.min + 1e-9 || best.dial >= grinder.max - 1e-9;
-  if (atEnd && landing(judged, best) < RANGE_ENDS_BELOW && judged.dial === best.dial) {
-    const doseG = trimmedDose(judged, judged.dial);
+/** The planned setting as a move; a dose move where the grinder's range ends. */
+function grindMove(judged: Judged): {
+  status: 'grind' | 'dose' | 'repeat';
+  move: Move | null;
+  isNearest: boolean;
+} {
+  const { setting, isNearest } = planOf(judged);
+  const { min, max } = settingLimits(judged.input.grinder);
+  const atEnd = setting.dial <= min + 1e-9 || setting.dial >= max - 1e-9;
+  if (atEnd && setting.dial === judged.dial && landing(judged, setting) < RANGE_ENDS_BELOW) {
+    const doseG = doseToCentre(judged, judged.dial);
     if (doseG !== null)
-      return { status: 'dose', move: moveTo(judged, { dial: judged.dial, doseG }) };
+      return {
+        status: 'dose',
+        move: moveTo(judged, { dial: judged.dial, doseG }),
+        isNearest: false,
+      };
   }
-  const move = moveTo(judged, best);
-  return { status: move?.variable === 'doseG' ? 'dose' : 'grind', move };
+  const move = moveTo(judged, setting);
+  const status = move === null ? 'repeat' : move.variable === 'doseG' ? 'dose' : 'grind';
+  return { status, move, isNearest };
 }
 
 function settingNow(judged: Judged): Setting {
   return { dial: judged.dial, doseG: judged.aimDoseG };
 }
 
-function repetition(judged: Judged): Judgement {
-  const { shots, target, targetFrom = 0 } = judged.input;
-  const { shot, mark } = lastOf(judged);
-  const previous = shots.length - 2 >= targetFrom ? shots[shots.length - 2] : undefined;
-  const previousMark = judged.marks[judged.marks.length - 2];
-  const sameSetting =
-    previous !== undefined &&
-    isSameDial(previous.dial, shot.dial) &&
-    doseInForce(previous, target) === doseInForce(shot, target) &&
-    (previous.temperatureC === undefined ||
-      shot.temperatureC === undefined ||
-      Math.abs(previous.temperatureC - shot.temperatureC) < 0.25);
-  if (mark.landed && previousMark?.landed && sameSetting)
-    return { status: 'confirmed', move: null, reasons: [REASON_WORDS.confirmed()] };
-  return {
-    status: 'repeat',
-    move: null,
-    reasons: [mark.landed ? REASON_WORDS.landed() : stayReason(judged)],
-  };
-}
-
-/** Why a shot that missed is pulled again as it was. */
+/** Why a shot is pulled again as it was. */
 function stayReason(judged: Judged): Reason {
-  const { timeS } = expectAt(judged, settingNow(judged));
+  const { mark } = lastOf(judged);
+  const proof = proofOf(judged, settingNow(judged));
+  if (mark.landed) return REASON_WORDS.landed(proof);
   const [low, high] = judged.input.target.timeS;
-  return timeS >= low && timeS <= high ? REASON_WORDS.outvoted(timeS) : REASON_WORDS.nearest();
+  return proof.meanS >= low && proof.meanS <= high
+    ? REASON_WORDS.outvoted(proof.meanS)
+    : REASON_WORDS.noBetter();
 }
 
 /** Purge and dose of a shot at a setting, g. */
@@ -203,9 +290,14 @@ function moves(move: Move | null, variable: MovedVariable): boolean {
 }
 
 /** What else could be done, with what it would be expected to give: at most two. */
-function alternatives(judged: Judged, { status, move }: Judgement): Alternative[] {
+function alternatives(
+  judged: Judged,
+  { status, move }: Judgement,
+  beside: Move | undefined,
+): Alternative[] {
   if (judged.input.shots.length === 0 || judged.isRevised) return [];
   const found: Alternative[] = [];
+  const here = settingNow(judged);
   const add = (setting: Setting, words: (move: Move | null) => string) => {
     const other = moveTo(judged, setting);
     found.push({
@@ -215,16 +307,28 @@ function alternatives(judged: Judged, { status, move }: Judgement): Alternative[
       costG: costOf(judged, setting),
     });
   };
-  const here = settingNow(judged);
+  if (beside)
+    found.push({
+      move: beside,
+      words: beside.words,
+      expect: expectAt(judged, here),
+      costG: costOf(judged, here),
+    });
+  if (isLikedOutside(judged) && !judged.input.target.tasteFirst)
+    add(here, () => windowMoves(judged).text);
   if (status === 'grind' || status === 'dose' || status === 'taste')
     add(here, () => 'Repeat unchanged');
-  if (status === 'grind') {
-    const doseG = trimmedDose(judged, judged.dial);
-    if (doseG !== null)
-      add({ dial: judged.dial, doseG }, (other) => `${other!.words}, grind stays`);
+  if (status === 'grind' || status === 'nearest') {
+    const doseG = doseToCentre(judged, judged.dial);
+    const trimmed = { dial: judged.dial, doseG: doseG ?? judged.aimDoseG };
+    const isOffered =
+      judged.input.doseSchool === 'trim' ||
+      landing(judged, planOf(judged).setting) < TRIM_OFFERED_BELOW;
+    if (doseG !== null && isOffered && judged.marks.length > 1 && isSensible(judged, trimmed))
+      add(trimmed, (other) => `${other!.words}, grind stays`);
   }
   if ((status === 'measure' || status === 'prep') && move === null) {
-    const best = bestSetting(judged);
+    const best = planOf(judged).setting;
     if (best.dial !== judged.dial || best.doseG !== judged.aimDoseG)
       add(best, (other) => `Believe the shot: ${other!.words.toLowerCase()}`);
   }

@@ -2,9 +2,24 @@
 import type { Basket, Grinder, Machine } from '../schema/setup';
 import type { Shot } from '../schema/shot';
 import type { Target } from '../schema/target';
+import type { GrinderMemory, GrindFeatures } from '../grinder/memory';
 import type { Units } from '../units';
+import type { DoseSchool } from '../vocabulary';
 
-export interface NextInput {
+/** How a house judges its dial-ins. */
+export interface Judging {
+  /** Whether a dial-in may touch the dose. */
+  readonly doseSchool: DoseSchool;
+  /** How surely a setting must hold the window to be proven, 0-1. */
+  readonly proofGoal: number;
+  /** Liking from which a cup confirms, 0-10. */
+  readonly leastLiking: number;
+}
+
+/** Trade practice for the dose; the figures are a house heuristic (model.md §3b). */
+export const USUAL_JUDGING: Judging = { doseSchool: 'locked', proofGoal: 0.85, leastLiking: 6 };
+
+export interface NextInput extends Partial<Judging> {
   readonly target: Target;
   readonly grinder: Grinder;
   readonly basket: Basket;
@@ -16,8 +31,9 @@ export interface NextInput {
    * they teach the grinder, and neither count as repeats nor are judged. 0 when absent.
    */
   readonly targetFrom?: number | undefined;
-  /** The house leaves the dose alone: no trim, whatever the step. */
-  readonly holdDose?: boolean | undefined;
+  /** What past dial-ins taught of this grinder, and what of this coffee it goes by. */
+  readonly memory?: GrinderMemory | undefined;
+  readonly coffee?: GrindFeatures | undefined;
   /** Units the words are said in; grams and °C when absent. */
   readonly units?: Units | undefined;
 }
@@ -36,9 +52,15 @@ export const ADVICE_STATUSES = [
   'dose',
   'taste',
   'repeat',
+  'nearest',
+  'repeated',
   'confirmed',
 ] as const;
 export type AdviceStatus = (typeof ADVICE_STATUSES)[number];
+
+/** The setting holds the window, tasted or not. */
+export const isProvenStatus = (status: AdviceStatus): boolean =>
+  status === 'repeated' || status === 'confirmed';
 
 export type MovedVariable = 'dial' | 'doseG' | 'yieldG' | 'temperatureC';
 
@@ -88,26 +110,43 @@ export interface Advice {
   readonly costG: number;
   readonly reasons: readonly Reason[];
   readonly alternatives: readonly Alternative[];
+  /** Of the setting the bench stands at; null before its first shot. */
+  readonly proof: Proof | null;
   readonly marks: readonly ShotMark[];
   /** What this setup cannot do, whatever the shots say. */
   readonly warnings: readonly Reason[];
 }
 
+/** What the shots at a setting say of it, without the noise of a single shot. */
+export interface Proof {
+  /** Its mean time on the target's clock and the sd of that mean, s. */
+  readonly meanS: number;
+  readonly sdS: number;
+  /** Probability that its mean time lies inside the window, 0-1. */
+  readonly inWindow: number;
+}
+
+/** On which side of the window a shot is; unsure where its dose, yield or clock leaves that open. */
+export type Side = 'fast' | 'inside' | 'slow' | 'unsure';
+
 /** What the advisor makes of one shot. */
 export interface ShotMark {
-  /** Student-t weight as evidence; null when its time was not usable. */
+  /** Weight as evidence; null when its time was not usable. */
   readonly weight: number | null;
   readonly odd: boolean;
   readonly unpurged: boolean;
-  /** Ground from beans in another state than the rest of the dial-in. */
+  /** Ground from beans in another state than the shot before. */
   readonly otherBeans: boolean;
   readonly choked: boolean;
   readonly gushing: boolean;
   readonly inDose: boolean;
   readonly inYield: boolean;
-  /** On the target's clock; null when it cannot be converted. */
-  readonly timeOnTargetClockS: number | null;
+  /** On the target's clock. */
+  readonly timeOnTargetClockS: number;
+  /** Converted between the clocks by a usual first drip, its own not being noted. */
+  readonly isConverted: boolean;
   readonly inTime: boolean;
+  readonly side: Side;
   /** Valid as evidence: measured, prepared and rested as it should be. */
   readonly valid: boolean;
   /** Valid and inside dose, yield and time. */

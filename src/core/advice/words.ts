@@ -1,17 +1,22 @@
 /** Every reason the advisor gives, worded in one place. */
-import { massWords, type Units } from '../units';
+import { Z_80 } from '../grinder/dial';
+import { LEAST_TIMED_G } from '../grinder/timeRows';
+import type { Shot } from '../schema/shot';
+import { massWords, temperatureWords, type Units } from '../units';
 import { CLOCK_LABELS, type BeanState, type Clock } from '../vocabulary';
 import type { PrepSign } from './prep';
-import type { AdviceStatus, Reason } from './types';
+import type { AdviceStatus, Proof, Reason } from './types';
 
 /** What each status asks for, in a few words. */
 export const STATUS_WORDS: Record<AdviceStatus, string> = {
   measure: 'Measure again',
-  prep: 'Same again, prepared better',
+  prep: 'Same again, with better puck prep',
   grind: 'Change the grind',
   dose: 'Change the dose',
   taste: 'Taste decides',
   repeat: 'Pull it unchanged',
+  nearest: 'As near as this grinder comes',
+  repeated: 'Proven: taste it',
   confirmed: 'Confirmed',
 };
 
@@ -38,9 +43,17 @@ export const REASON_WORDS = {
     code: 'revised',
     text: 'The recipe changed after the last shot: pull it as the plate says now. Earlier shots still teach the grinder.',
   }),
-  choked: (): Reason => ({
+  choked: (
+    { yieldG, timeS }: Pick<Shot, 'yieldG' | 'timeS'>,
+    targetG: number,
+    units: Units,
+  ): Reason => ({
     code: 'choked',
-    text: 'It choked. Wait for the pressure to vent before you loosen the portafilter, then make a large move coarser.',
+    text: `${
+      yieldG < LEAST_TIMED_G
+        ? 'It choked.'
+        : `Choked, or nearly so: ${massWords(yieldG, units)} in ${timeS.toFixed(0)} s would be about ${nearestTen((timeS * targetG) / yieldG)} s to ${massWords(targetG, units)}.`
+    } Wait for the pressure to vent before you loosen the portafilter, then make a large move coarser.`,
   }),
   gushing: (): Reason => ({
     code: 'gushing',
@@ -63,7 +76,7 @@ export const REASON_WORDS = {
   }),
   noFirstDrip: (clock: Clock): Reason => ({
     code: 'noFirstDrip',
-    text: `The recipe's clock starts ${CLOCK_LABELS[clock]}, this shot's does not, and the first drip was not noted. Note the first drip.`,
+    text: `The recipe's clock starts ${CLOCK_LABELS[clock]}, this shot's does not, and its first drip was not noted: a usual one leaves open whether it hit. Note the first drip, or time it by the recipe's clock.`,
   }),
   prepSign: (sign: PrepSign): Reason => ({ code: `prep.${sign}`, text: PREP_TEXT[sign] }),
   unpurged: (): Reason => ({
@@ -72,11 +85,11 @@ export const REASON_WORDS = {
   }),
   otherBeans: (state: BeanState, usual: BeanState): Reason => ({
     code: 'otherBeans',
-    text: `Beans ${BEANS_WORDS[state]}, the other shots ${BEANS_WORDS[usual]}: they grind otherwise, so this shot is not evidence. Keep to one state within a dial-in.`,
+    text: `Beans ${BEANS_WORDS[state]}, at the shot before ${BEANS_WORDS[usual]}: they grind otherwise${state === 'warm' ? ' and run faster' : state === 'room' ? '' : ' and run slower'}, so the time says nothing of the grind. Keep to one state within a dial-in.`,
   }),
   odd: (): Reason => ({
     code: 'odd',
-    text: 'This shot does not fit the others: prep? Pull it again unchanged before you believe it.',
+    text: 'Odd one out: check puck prep, and pull it again unchanged before you believe it.',
   }),
   tooFresh: (restDays: number, openDay: number): Reason => ({
     code: 'tooFresh',
@@ -98,20 +111,72 @@ export const REASON_WORDS = {
         : `${(timeS - high).toFixed(1)} s too slow`
     } for ${low}-${high} s.`,
   }),
-  landed: (): Reason => ({
-    code: 'landed',
-    text: 'On target. Only a repeat counts: pull it again unchanged.',
+  smallMiss: (
+    { doseG, yieldG }: Pick<Shot, 'doseG' | 'yieldG'>,
+    aimG: number,
+    ofDoseS: number,
+    units: Units,
+  ): Reason => ({
+    code: 'smallMiss',
+    text: `Dose ${massWords(doseG, units)} for ${massWords(aimG, units)}, yield ${massWords(yieldG, units)}: the dose explains about ${ofDoseS.toFixed(1)} s of it, so the time is believed. Weigh both again next time.`,
   }),
-  nearest: (): Reason => ({
-    code: 'nearest',
+  aged: (days: number, seconds: number): Reason => ({
+    code: 'aged',
+    text: `The coffee is ${days} days older than at the shot before: about ${Math.abs(seconds).toFixed(1)} s ${seconds > 0 ? 'faster' : 'slower'} of this is age.`,
+  }),
+  otherTemperature: (pulledC: number, recipeC: number, units: Units): Reason => ({
+    code: 'otherTemperature',
+    text: `Pulled at ${temperatureWords(pulledC, units)}, the recipe says ${temperatureWords(recipeC, units)}: the cup speaks for what was pulled.`,
+  }),
+  fastAndBitter: (): Reason => ({
+    code: 'fastAndBitter',
+    text: 'Fast, and yet bitter or drying: clock and cup contradict each other. Look at distribution first, then at a group that is too hot; the grind stays.',
+  }),
+  slowAndSour: (): Reason => ({
+    code: 'slowAndSour',
+    text: 'Slow, and yet sour: clock and cup contradict each other. Look for a channel first, then at a group that is too cold; the grind stays.',
+  }),
+  likedOutside: (lowS: number, highS: number): Reason => ({
+    code: 'likedOutside',
+    text: `Everybody likes this cup: keep it, and move the window to ${lowS}-${highS} s.`,
+  }),
+  landed: (proof: Proof): Reason => ({
+    code: 'landed',
+    text: `On target. Only a repeat counts: pull it again unchanged. ${proofWords(proof)}`,
+  }),
+  edge: (proof: Proof): Reason => ({
+    code: 'edge',
+    text: `On target, but near the edge: the shots together say ${proof.meanS.toFixed(1)} s, and a small move holds the window more surely.`,
+  }),
+  noBetter: (): Reason => ({
+    code: 'noBetter',
     text: 'No setting is clearly better than this one: pull it again unchanged to learn more.',
   }),
   outvoted: (timeS: number): Reason => ({
     code: 'outvoted',
     text: `The shots together say about ${timeS.toFixed(0)} s at this setting, and one shot is one shot: pull it again unchanged before you move.`,
   }),
-  confirmed: (): Reason => ({
+  nearest: (proof: Proof): Reason => ({
+    code: 'nearest',
+    text: `No setting of this grinder holds the window more surely. ${proofWords(proof)} Widen the window, trim the dose, or live with it: this is no confirmation.`,
+  }),
+  repeated: (proof: Proof): Reason => ({
+    code: 'repeated',
+    text: `${proofWords(proof)} Taste it: only a liked cup confirms a recipe.`,
+  }),
+  confirmed: (proof: Proof): Reason => ({
     code: 'confirmed',
-    text: 'Two in a row on target at one setting: confirmed.',
+    text: `${proofWords(proof)} The cup is liked: confirmed.`,
   }),
 };
+
+/** Mean, band and probability of a setting, in one sentence. */
+export function proofWords({ meanS, sdS, inWindow }: Proof): string {
+  return `This setting runs ${meanS.toFixed(1)} ± ${(Z_80 * sdS).toFixed(1)} s, ${surePct(inWindow)} % sure that it holds the window.`;
+}
+
+/** Never "100 % sure". */
+export const surePct = (probability: number): number =>
+  Math.min(99, Math.max(1, Math.round(100 * probability)));
+
+const nearestTen = (value: number) => 10 * Math.round(value / 10);

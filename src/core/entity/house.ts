@@ -2,6 +2,8 @@
 import {
   CLOCK_LABELS,
   CLOCKS,
+  DOSE_SCHOOL_LABELS,
+  DOSE_SCHOOLS,
   REST_SCHOOL_LABELS,
   REST_SCHOOLS,
   STYLE_LABELS,
@@ -19,6 +21,9 @@ export const HOUSE = {
   }),
   restSchool: word(REST_SCHOOLS, REST_SCHOOL_LABELS, { label: 'Rest school' }),
   clock: word(CLOCKS, CLOCK_LABELS, { label: 'Clock' }),
+  doseSchool: word(DOSE_SCHOOLS, DOSE_SCHOOL_LABELS, { label: 'Dose', unsaid: 'locked' }),
+  proofGoalPct: quantity('proofGoalPct', { unsaid: 85 }),
+  leastLiking: quantity('leastLiking', { unsaid: 6 }),
   tasteFirst: flag({ label: 'The house tastes first' }),
   doseToleranceG: quantity('doseToleranceG', {}),
   yieldToleranceG: quantity('yieldToleranceG', {}),

@@ -7,7 +7,7 @@ import { inverse, Matrix } from 'ml-matrix';
 import { userFault } from '../errors';
 import type { Grinder } from '../schema/setup';
 import { finerSign, LN_TIME_PER_STEP_DEFAULT } from './dial';
-import { NOISE_SD } from './timeModel';
+import { NOISE_SD } from './timeRows';
 
 /** Time at which the reference coffee is right: the trade's usual middle (model.md §2, base). */
 export const REFERENCE_TIME_S = 28;

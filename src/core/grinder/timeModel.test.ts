@@ -9,7 +9,9 @@ import {
   isSpoilt,
   purgeFor,
 } from './retention';
-import { fitTimeModel, ODD_WEIGHT, type TimedShot, type TimeModelInput } from './timeModel';
+import { fitTimeModel, ODD_WEIGHT, type TimeModelInput } from './timeModel';
+import { plainPrior, weightOf } from './timePrior';
+import type { TimedShot } from './timeRows';
 
 function timed(dial: number, timeS: number, changes: Partial<TimedShot> = {}): TimedShot {
   return {
@@ -24,12 +26,15 @@ function timed(dial: number, timeS: number, changes: Partial<TimedShot> = {}): T
   };
 }
 
+const PRIOR = plainPrior(pumpSeconds(28), { mean: -0.1, sd: 0.04 });
+/** Every shot is believed. */
+const BELIEVING = { prior: { ...PRIOR, oddRate: 0 } };
+
 function fit(shots: readonly TimedShot[], changes: Partial<TimeModelInput> = {}) {
   return fitTimeModel({
     shots,
     reference: { dial: 0, doseG: 18, yieldG: 36, restDays: 0 },
-    expectedTimeS: pumpSeconds(28),
-    slope: { mean: -0.1, sd: 0.04 },
+    prior: PRIOR,
     retentionG: 3,
     ...changes,
   });
@@ -46,35 +51,34 @@ describe('worked (4): an unpurged move', () => {
   });
 
   it('reads the slope through the mixture', () => {
-    const model = fit(shots);
+    const model = fit(shots, BELIEVING);
     expectSignificant(model.coefficients[0], 3.067);
     expectSignificant(model.coefficients[1], -0.08076);
     expectSignificant(idealDial(model), -3.285);
   });
 
   it('would overshoot if it ignored retention', () => {
-    expectSignificant(idealDial(fit(shots, { retentionG: 0 })), -3.884);
+    expectSignificant(idealDial(fit(shots, { ...BELIEVING, retentionG: 0 })), -3.884);
   });
 });
 
-describe('worked (5): a shot that does not fit', () => {
-  const shots = [28.1, 27.6, 19, 28.4].map((timeS) => timed(0, timeS));
-
-  it('is given a weight of .06567, and the rest say 27.82 s', () => {
-    const model = fit(shots);
-    expectSignificant(Math.exp(model.coefficients[0]), 27.82);
-    expectSignificant(model.weights[2]!, 0.06567);
-    expect(model.weights.map((w) => w! < ODD_WEIGHT)).toEqual([false, false, true, false]);
+describe('worked (12): a shot that may be odd', () => {
+  it.each([
+    [0.12, 0.8369],
+    [0.15, 0.427],
+    [0.2, 0.032],
+  ])('%f off weighs %f', (miss, weight) => {
+    expectSignificant(weightOf(miss ** 2, 0.045 ** 2, 0.04).weight, weight);
   });
 
-  it('would pull a plain mean to 25.45 s', () => {
-    // The plain posterior mean: prior ln 28 ± .25 and noise .045, no weights.
-    const precision = { prior: 1 / 0.25 ** 2, shot: 1 / 0.045 ** 2 };
-    const sum = [28.1, 27.6, 19, 28.4].reduce((s, t) => s + Math.log(t), 0);
-    const plain =
-      (Math.log(28) * precision.prior + sum * precision.shot) /
-      (precision.prior + 4 * precision.shot);
-    expectSignificant(Math.exp(plain), 25.45);
+  it('.045 off is good with .9900', () => {
+    expectSignificant(weightOf(0.045 ** 2, 0.045 ** 2, 0.04).good, 0.99);
+  });
+
+  it('among four, the others decide', () => {
+    const model = fit([28.1, 27.6, 19, 28.4].map((timeS) => timed(0, timeS)));
+    expect(model.weights.map((w) => w! < ODD_WEIGHT)).toEqual([false, false, true, false]);
+    expect(Math.exp(model.coefficients[0])).toBeCloseTo(28, 0);
   });
 });
 

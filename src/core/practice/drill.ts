@@ -80,6 +80,8 @@ const ANSWERS: Record<Verdict, DrillAnswer> = {
   right: 'leave',
   weak: 'leave',
   strong: 'leave',
+  flat: 'leave',
+  unclear: 'leave',
 };
 
 export function makeDrill({ seed }: DrillRound): Drill {

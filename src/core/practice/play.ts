@@ -3,7 +3,7 @@
  * level, its seed and the moves so far; everything else follows from them, so nothing of it is stored.
  */
 import { nextMove } from '../advice/next';
-import type { Advice } from '../advice/types';
+import { isProvenStatus, type Advice } from '../advice/types';
 import type { Progress } from '../progress';
 import { STYLE_STEPS } from '../programme/styles';
 import type { Shot } from '../schema/shot';
@@ -150,7 +150,7 @@ function stateAfter(
   });
   const advice = nextMove({ target, grinder, basket: BASKET, shots });
   const leftG = budgetG - spentG;
-  const isConfirmed = advice.status === 'confirmed';
+  const isConfirmed = isProvenStatus(advice.status);
   return {
     target,
     startDial: START_DIAL,

@@ -3,7 +3,14 @@ import { z } from 'zod';
 import { quantity } from './fields';
 import { recipeFields, ratioField } from './recipe';
 
-export const DEFAULT_TOLERANCE = { doseG: 0.2, yieldG: 1 } as const;
+export const DEFAULT_TOLERANCE = { doseG: 0.3, yieldG: 1 } as const;
+/** People accept a yield within about this share. Source: trade practice. */
+const YIELD_SHARE = 0.04;
+
+/** Grams a yield may be off: the house's, at least 4 % of the yield, to .1 g. */
+export function yieldTolerance(leastG: number, yieldG: number): number {
+  return Math.max(leastG, Math.round(10 * YIELD_SHARE * yieldG) / 10);
+}
 
 /** A whole recipe may be given as the target; what judging a shot does not need is let by. */
 const letBy = {
@@ -15,7 +22,7 @@ const letBy = {
   restDays: recipeFields.restDays.optional(),
 };
 
-export const targetSchema = z.strictObject({
+const fields = z.strictObject({
   ...letBy,
   doseG: recipeFields.doseG,
   yieldG: recipeFields.yieldG,
@@ -23,7 +30,8 @@ export const targetSchema = z.strictObject({
   clock: recipeFields.clock,
   temperatureC: recipeFields.temperatureC.optional(),
   doseToleranceG: z.number().min(0.05).max(2).default(DEFAULT_TOLERANCE.doseG),
-  yieldToleranceG: z.number().min(0.1).max(10).default(DEFAULT_TOLERANCE.yieldG),
+  /** The trade's share of the yield when absent. */
+  yieldToleranceG: z.number().min(0.1).max(10).optional(),
   /** Dial at which the target's time is expected; the first shot's dial when absent. */
   startDial: quantity('dial').optional(),
   /** Taste decides before time does. */
@@ -32,5 +40,10 @@ export const targetSchema = z.strictObject({
   openDay: quantity('restDays').optional(),
   roastLevel: quantity('roastLevel').default(0),
 });
+
+export const targetSchema = fields.transform((given) => ({
+  ...given,
+  yieldToleranceG: given.yieldToleranceG ?? yieldTolerance(DEFAULT_TOLERANCE.yieldG, given.yieldG),
+}));
 
 export type Target = z.output<typeof targetSchema>;

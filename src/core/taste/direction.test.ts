@@ -5,6 +5,7 @@ import { tasteMove } from './tasteMove';
 const balanced = { acidity: 5, sharpness: 2, sweetness: 7, bitterness: 3, dryness: 1, body: 6 };
 const onBench = {
   target: { doseG: 18, yieldG: 36, temperatureC: 93 },
+  roastLevel: 0,
   dial: 11,
   grinder,
 };

@@ -7,7 +7,8 @@
 import type { Taste } from '../schema/shot';
 import type { TasteSign } from '../vocabulary';
 
-export type Verdict = 'right' | 'under' | 'over' | 'uneven' | 'weak' | 'strong';
+export type Verdict =
+  'right' | 'under' | 'over' | 'uneven' | 'weak' | 'strong' | 'flat' | 'unclear';
 export type Size = 'small' | 'medium' | 'large';
 
 export interface Direction {
@@ -40,38 +41,61 @@ const UNEVEN_FROM = 1.5;
 const SIZE_FROM = { small: 1, medium: 2.5, large: 4.5 } as const;
 const STRENGTH_FROM = 1;
 
-/** The direction a cup sheet points in, for a coffee of this roast level. */
-export function tasteDirection(taste: Taste, roastLevel: number): Direction {
-  const under = underPoints(taste, roastLevel);
-  const over = overPoints(taste, roastLevel);
-  const u = under - over;
-  const size = sizeOf(Math.abs(u));
-  if (Math.min(under, over) >= UNEVEN_FROM)
-    return {
-      verdict: 'uneven',
-      size: null,
-      under,
-      over,
-      words:
-        'Sour and bitter at once: water found a channel. Mend the preparation, not the recipe.',
-    };
+/** Without a fault, but nobody wants it: little sweetness, or little liked. */
+const FLAT = { sweetness: 3, liking: 4 } as const;
+
+/**
+ * The direction a cup sheet points in, for a coffee of this roast level.
+ * @param ranFast the shot was too fast: dryness without bitterness is then the astringency of that.
+ */
+export function tasteDirection(taste: Taste, roastLevel: number, ranFast = false): Direction {
+  const sour = underPoints(taste, roastLevel);
+  const bitter = bitterPoints(taste, roastLevel);
+  const dry = Math.max(0, (taste.dryness ?? 0) - TOLERATED.dryness);
+  const isAstringent = bitter === 0 && (sour > 0 || ranFast);
+  const under = sour + (isAstringent ? dry : 0);
+  // Bitter and dry are two faces of one fault; their mean would hide a cup that is only drying.
+  const over = isAstringent ? 0 : Math.max(bitter, dry) + 0.5 * Math.min(bitter, dry);
+  const found = (verdict: Verdict, words: string, size: Size | null = null) => ({
+    verdict,
+    size,
+    under,
+    over,
+    words,
+  });
+  if (Math.min(sour, bitter) >= UNEVEN_FROM)
+    return found(
+      'uneven',
+      'Sour and bitter at once: water found a channel. Mend the preparation, not the recipe.',
+    );
+  const size = sizeOf(Math.abs(under - over));
   if (size !== null) {
-    const verdict = u > 0 ? 'under' : 'over';
-    return { verdict, size, under, over, words: sideWords(verdict, size) };
+    const verdict = under > over ? 'under' : 'over';
+    return found(verdict, sideWords(verdict, size), size);
   }
   const strength = taste.strength ?? 0;
   if (Math.abs(strength) >= STRENGTH_FROM) {
     const verdict = strength < 0 ? 'weak' : 'strong';
-    return {
-      verdict,
-      size: null,
-      under,
-      over,
-      words: `Balanced but ${verdict}: change the ratio, not the grind.`,
-    };
+    return found(verdict, `Balanced but ${verdict}: change the ratio, not the grind.`);
   }
-  return { verdict: 'right', size: null, under, over, words: 'In balance: nothing to change.' };
+  if ((taste.sweetness ?? 10) <= FLAT.sweetness || (taste.liking ?? 10) <= FLAT.liking)
+    return found(
+      'flat',
+      'Flat: no fault, and nobody wants it. Two ways are known: a degree hotter, or a longer ratio. Taste them side by side.',
+    );
+  return hasEvidence(taste)
+    ? found('right', 'In balance: nothing to change.')
+    : found(
+        'unclear',
+        'No direction from this sheet: give sharpness, bitterness or dryness, and sweetness or liking.',
+      );
 }
+
+/** Balance is said only of what was asked: both sides, and whether it pleases. */
+const hasEvidence = ({ sharpness, bitterness, dryness, sweetness, liking }: Taste): boolean =>
+  sharpness !== undefined &&
+  (bitterness !== undefined || dryness !== undefined) &&
+  (sweetness !== undefined || liking !== undefined);
 
 function underPoints(taste: Taste, roastLevel: number): number {
   const brightAllowed = TOLERATED.sharpness + ROAST_ALLOWANCE * Math.max(0, -roastLevel);
@@ -83,13 +107,9 @@ function underPoints(taste: Taste, roastLevel: number): number {
   );
 }
 
-function overPoints(taste: Taste, roastLevel: number): number {
-  const bitterAllowed = TOLERATED.bitterness + ROAST_ALLOWANCE * Math.max(0, roastLevel);
-  const bitter = Math.max(0, (taste.bitterness ?? 0) - bitterAllowed);
-  const dry = Math.max(0, (taste.dryness ?? 0) - TOLERATED.dryness);
-  // Bitter and dry are two faces of one fault; their mean would hide a cup that is only drying.
-  const both = Math.max(bitter, dry) + 0.5 * Math.min(bitter, dry);
-  return both + signPoints(taste, 'over');
+function bitterPoints(taste: Taste, roastLevel: number): number {
+  const allowed = TOLERATED.bitterness + ROAST_ALLOWANCE * Math.max(0, roastLevel);
+  return Math.max(0, (taste.bitterness ?? 0) - allowed) + signPoints(taste, 'over');
 }
 
 function signPoints(taste: Taste, side: 'under' | 'over'): number {

@@ -29,6 +29,7 @@ export interface TasteMoveInput {
     readonly yieldG: number;
     readonly temperatureC?: number | undefined;
   };
+  readonly roastLevel: number;
   readonly dial: number;
   readonly grinder: Grinder;
   readonly machine?: Machine | undefined;
@@ -37,6 +38,9 @@ export interface TasteMoveInput {
 }
 
 const LARGE_RATIO = { least: 0.25, most: 0.4, mostAtPoints: 8, leastAtPoints: 4.5 } as const;
+/** A light coffee that is far under goes straight to the longer ratio of its style. */
+const FAR_UNDER_LIGHT = { most: 0.75, fromPoints: 6 } as const;
+const FLAT_RATIO = 0.25;
 const SMALL_RATIO = 0.1;
 const STRENGTH_RATIO = 0.2;
 const TEMPERATURE_STEP_C = 1;
@@ -50,21 +54,31 @@ export function tasteMove(input: TasteMoveInput): TasteMove | null {
   switch (direction.verdict) {
     case 'right':
     case 'uneven':
+    case 'unclear':
       return null;
+    case 'flat':
+      return smallMove(input, true);
     case 'weak':
       return ratioMove(input, -STRENGTH_RATIO);
     case 'strong':
       return ratioMove(input, STRENGTH_RATIO);
     case 'under':
     case 'over':
-      if (direction.size === 'large') return ratioMove(input, (more ? 1 : -1) * largeRatio(points));
+      if (direction.size === 'large')
+        return ratioMove(input, (more ? 1 : -1) * largeRatio(points, more && input.roastLevel < 0));
       if (direction.size === 'medium')
         return grindMove(input, more, points >= TWO_STEPS_FROM ? 2 : 1);
       return smallMove(input, more);
   }
 }
 
-function largeRatio(points: number): number {
+/** The other way out of a flat cup, to be tasted beside the first. */
+export function otherFlatMove(input: TasteMoveInput): TasteMove {
+  return ratioMove(input, FLAT_RATIO);
+}
+
+function largeRatio(points: number, isLightUnder: boolean): number {
+  if (isLightUnder && points >= FAR_UNDER_LIGHT.fromPoints) return FAR_UNDER_LIGHT.most;
   const { least, most, mostAtPoints, leastAtPoints } = LARGE_RATIO;
   const share = Math.min(1, (points - leastAtPoints) / (mostAtPoints - leastAtPoints));
   return least + share * (most - least);

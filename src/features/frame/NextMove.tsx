@@ -1,5 +1,6 @@
 'use client';
 
+import { isProvenStatus } from '@/core/advice/types';
 import styled from 'styled-components';
 import { revisedWindow } from '@/core/advice/revise';
 import type { Move } from '@/core/advice/types';
@@ -95,11 +96,11 @@ export function NextMove({ bench, releaseId }: { bench: Bench; releaseId: string
         ) : (
           <p>The lead puts it on the bench.</p>
         ))}
-      {status !== 'confirmed' && (
+      {!isProvenStatus(status) && (
         <Expect>
-          Expect <strong>{expect.timeS.toFixed(0)} s</strong> {CLOCK_LABELS[expect.clock]}, 80 %
-          between {low.toFixed(0)} and {high.toFixed(0)}. Lands {(100 * expect.landing).toFixed(0)}{' '}
-          times in 100. Costs {mass(costG, 1)}.
+          Expect <strong>{expect.timeS.toFixed(0)} s</strong> {CLOCK_LABELS[expect.clock]}, likely{' '}
+          {low.toFixed(0)}-{high.toFixed(0)} (8 in 10). {(100 * expect.landing).toFixed(0)} % chance
+          of hitting the window. Costs {mass(costG, 1)}.
         </Expect>
       )}
       {alternatives.length > 0 && (
@@ -109,8 +110,8 @@ export function NextMove({ bench, releaseId }: { bench: Bench; releaseId: string
             {alternatives.map(({ words, expect: other, costG: otherG }) => (
               <li key={words}>
                 {words}: {other.timeS.toFixed(0)} s ({other.interval80[0].toFixed(0)}-
-                {other.interval80[1].toFixed(0)}), lands {(100 * other.landing).toFixed(0)} in 100,{' '}
-                costs {mass(otherG, 1)}
+                {other.interval80[1].toFixed(0)}), {(100 * other.landing).toFixed(0)} % in the
+                window, costs {mass(otherG, 1)}
               </li>
             ))}
           </ul>

@@ -1,5 +1,6 @@
 'use client';
 
+import type { AdviceStatus } from '@/core/advice/types';
 import Link from 'next/link';
 import { useRouter, useSelectedLayoutSegment } from 'next/navigation';
 import type { ReactNode } from 'react';
@@ -261,7 +262,7 @@ function BenchSide({ view }: { view: ReleaseView }) {
       </PlateBar>
       <WidePlate>
         <Plate
-          state={advice.status === 'confirmed' ? 'Confirmed' : 'On the bench'}
+          state={PLATE_STATES[advice.status] ?? 'On the bench'}
           note={publicWords(view)}
           recipe={{
             ...recipe,
@@ -280,6 +281,12 @@ function BenchSide({ view }: { view: ReleaseView }) {
     </>
   );
 }
+
+const PLATE_STATES: Partial<Record<AdviceStatus, string>> = {
+  confirmed: 'Confirmed',
+  repeated: 'Proven, not tasted',
+  nearest: 'Nearest this grinder comes',
+};
 
 const EmptyPlate = styled.p`
   padding: 18px 16px;

@@ -1,4 +1,5 @@
 /** The stages of a release that exist, each with the state and figure its tab shows. */
+import { isProvenStatus } from '@/core/advice/types';
 import { easeOf } from '@/core/ease/ease';
 import type { ReleaseView } from '@/views/release';
 import { signed } from '@/ui/signed';
@@ -33,7 +34,8 @@ function statesOf({
   const ease = easeOf(facts);
   const cups = bench?.shots.reduce((sum, shot) => sum + shot.tastings.length, 0) ?? 0;
   const shots = bench?.shotCount ?? 0;
-  const isConfirmed = bench?.advice.status === 'confirmed';
+  const status = bench?.advice.status;
+  const isProven = status !== undefined && isProvenStatus(status);
   const newest = versions[0];
   const isWithdrawn = address?.withdrawnAt != null;
   return {
@@ -43,8 +45,12 @@ function statesOf({
       isDone: bench !== null,
     },
     pull: {
-      figure: isConfirmed ? 'confirmed' : `${shots} ${shots === 1 ? 'shot' : 'shots'}`,
-      isDone: isConfirmed,
+      figure: isProven
+        ? status === 'confirmed'
+          ? 'confirmed'
+          : 'proven'
+        : `${shots} ${shots === 1 ? 'shot' : 'shots'}`,
+      isDone: isProven,
     },
     taste: { figure: `${cups} ${cups === 1 ? 'cup' : 'cups'}`, isDone: cups > 0 },
     publish: {

@@ -6,6 +6,8 @@ import styled from 'styled-components';
 import {
   CLOCK_LABELS,
   CLOCKS,
+  DOSE_SCHOOL_LABELS,
+  DOSE_SCHOOLS,
   REST_SCHOOL_LABELS,
   REST_SCHOOLS,
   roastWord,
@@ -53,6 +55,9 @@ const LABELS = {
   restSchool: 'Rest school',
   clock: 'Clock',
   tasteFirst: 'Time or taste first',
+  doseSchool: 'Dose',
+  proofGoalPct: 'A setting is proven from, % sure',
+  leastLiking: 'A cup confirms from a liking of',
   doseToleranceG: 'Dose tolerance',
   yieldToleranceG: 'Yield tolerance',
   currency: 'Currency',
@@ -70,6 +75,8 @@ const SHOWN = [
   'house.name',
   'doseToleranceG',
   'yieldToleranceG',
+  'proofGoalPct',
+  'leastLiking',
   'currency',
   'coffeePricePerKg',
   'publicAddress',
@@ -161,7 +168,26 @@ export function HousePage({ house, backups }: { house: House; backups: BackupVie
                 label={LABELS.yieldToleranceG}
                 quantity="yieldToleranceG"
                 step={0.1}
+                hint="At least; and 4 % of a longer yield"
                 {...bind('yieldToleranceG')}
+              />
+              <SelectInput
+                label={LABELS.doseSchool}
+                options={optionsOf(DOSE_SCHOOLS, DOSE_SCHOOL_LABELS)}
+                {...bind('doseSchool')}
+              />
+              <QuantityInput
+                label={LABELS.proofGoalPct}
+                quantity="proofGoalPct"
+                step={5}
+                hint="80 to 90: surer takes more shots"
+                {...bind('proofGoalPct')}
+              />
+              <QuantityInput
+                label={LABELS.leastLiking}
+                quantity="leastLiking"
+                step={1}
+                {...bind('leastLiking')}
               />
             </FieldGrid>
             <Choice

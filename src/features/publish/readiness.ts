@@ -1,4 +1,6 @@
 /** Is a recipe ready to leave the house? Three gates; each can be passed by the lead's word. */
+import { isProvenStatus } from '@/core/advice/types';
+import { proofWords } from '@/core/advice/words';
 import type { Gate } from '@/data/publications';
 import { reachOf } from '@/core/programme/reach';
 import type { Bench, ReleaseView } from '@/views/release';
@@ -25,7 +27,7 @@ export function readinessOf({ bench }: ReleaseView): Readiness[] {
     {
       gate: 'confirmed',
       isMet: isConfirmed,
-      words: lacking ?? 'Two shots in a row on target at one setting.',
+      words: lacking ?? proofWords(bench.advice.proof!),
     },
     {
       gate: 'tasted',
@@ -46,13 +48,14 @@ export function readinessOf({ bench }: ReleaseView): Readiness[] {
 /** What keeps the last two shots from standing for the recipe; null when they do. */
 function lacksOf({ advice, draft, shots, setup }: Bench): string | null {
   if (shots.slice(-2).some((shot) => shot.isSimulated))
-    return 'The last two shots were simulated: pull two real ones in a row on target.';
+    return 'The last two shots were simulated: prove the setting with two real ones.';
   // Words alone do not say what the machine would have to do.
   if (draft.recipe.steps && !reachOf(draft.recipe.steps, setup.machine).isWhole)
     return `${setup.machine.name} cannot make the programme the card would promise: pull it on a machine that can, or take at Start what this one makes.`;
-  return advice.status === 'confirmed'
-    ? null
-    : 'Two shots in a row on target at one setting are missing.';
+  if (isProvenStatus(advice.status)) return null;
+  if (advice.proof === null || shots.length < 2)
+    return 'No setting is proven yet: at least two sound shots at one setting show whether it holds the window.';
+  return `Not proven yet. ${proofWords(advice.proof)}`;
 }
 
 function restWords(

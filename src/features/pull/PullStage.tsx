@@ -1,5 +1,6 @@
 'use client';
 
+import { isProvenStatus } from '@/core/advice/types';
 import Link from 'next/link';
 import { useEffect, useRef, useState } from 'react';
 import styled from 'styled-components';
@@ -200,7 +201,7 @@ function BenchWork({ bench, pull, releaseId, price }: BenchWorkProps) {
             trace: onGateClock(pull.traces[id], target.clock, drip),
             mark,
           }))}
-          expect={advice.status === 'confirmed' ? null : advice.expect}
+          expect={isProvenStatus(advice.status) ? null : advice.expect}
           runningS={isRunning ? elapsedS : null}
           live={onGateClock(live.live.points, target.clock, timer.firstDripS ?? undefined)}
         />
@@ -225,10 +226,12 @@ function BenchWork({ bench, pull, releaseId, price }: BenchWorkProps) {
         refractometer={live.refractometer}
       />
       <Faults faults={faults} shown={SHOWN} />
-      {advice.status === 'confirmed' && (
+      {isProvenStatus(advice.status) && (
         <Notice $kind="good">
-          Confirmed in {bench.shotCount} shots and {mass(bench.spentG, 0)}
-          {price && ` (${costWords(bench.spentG, price)})`}. Taste it, then publish.
+          {advice.status === 'confirmed' ? 'Confirmed' : 'Proven'} in {bench.shotCount} shots and{' '}
+          {mass(bench.spentG, 0)}
+          {price && ` (${costWords(bench.spentG, price)})`}.{' '}
+          {advice.status === 'confirmed' ? 'Publish it.' : 'Taste it, then publish.'}
         </Notice>
       )}
       <Beside>

@@ -23,11 +23,11 @@ function judgementOf(shot: BenchShot, target: Bench['target']): string {
     !mark.inYield && (shot.yieldG > target.yieldG ? 'ran long' : 'cut short'),
     mark.unpurged && 'unpurged',
     mark.otherBeans && 'beans in another state',
-    mark.odd && 'does not fit: prep?',
+    mark.odd && 'odd one out: check puck prep',
     ...prepSigns(shot).map((sign) => SEEN_LABELS[sign].toLowerCase()),
-    time !== null && time < low && `◂ ${(low - time).toFixed(1)} s fast`,
-    time !== null && time > high && `${(time - high).toFixed(1)} s slow ▸`,
-    time === null && 'first drip missing',
+    time < low && `◂ ${(low - time).toFixed(1)} s fast`,
+    time > high && `${(time - high).toFixed(1)} s slow ▸`,
+    mark.isConverted && 'first drip missing',
   ].filter((word) => word !== false);
   return words.length > 0 ? words.join(', ') : 'landed';
 }

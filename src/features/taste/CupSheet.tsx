@@ -174,10 +174,15 @@ function Verdict({
   const { units } = usePerson();
   if (Object.keys(text.scales).length === 0 && text.signs.length === 0 && text.strength === 0)
     return null;
-  const direction = tasteDirection(tasteOf(text), view.batch.roast.level ?? 0);
+  const direction = tasteDirection(
+    tasteOf(text),
+    view.batch.roast.level ?? 0,
+    shot.mark.side === 'fast',
+  );
   const move = tasteMove({
     direction,
     target: bench.target,
+    roastLevel: bench.target.roastLevel,
     dial: shot.dial,
     grinder: bench.setup.grinder,
     machine: bench.setup.machine,
