@@ -176,7 +176,7 @@ describe('the gates of publishing', () => {
     const { passed: _passed, ...words } = WORDS;
     const closed = faultOf(() => send(db, 'publish', { releaseId, draftId, ...words }));
     expect(closed.faults[0]!.field).toBe('passed.confirmed');
-    expect(closed.message).toMatch(/on target at one setting are missing.*or say why/);
+    expect(closed.message).toMatch(/No setting is proven yet.*or say why/);
     send(db, 'publish', {
       releaseId,
       draftId,

@@ -4,6 +4,7 @@
  * this checks the loop, not the physics.
  */
 import { nextMove } from '@/core/advice/next';
+import { isProvenStatus } from '@/core/advice/types';
 import type { Grinder } from '@/core/schema/setup';
 import type { Shot } from '@/core/schema/shot';
 import { shot, target } from '../support/coffee';
@@ -60,9 +61,10 @@ function dialIn(seed: number, grinder: Grinder, truth: Truth): Shot[] | null {
       target: target({ startDial: START }),
       grinder,
       basket: { ratedG: 18 },
+      doseSchool: 'trim',
       shots,
     });
-    if (status === 'confirmed') return shots;
+    if (isProvenStatus(status)) return shots;
     if (move?.variable === 'dial') {
       dial = move.to;
       doseG = move.doseTrim?.to ?? doseG;

@@ -33,7 +33,7 @@ describe('the frame of a release', () => {
       '1:2.00',
       '26-30 s from the pump',
       '93.0 °C',
-      'dose ± 0.2 g, yield ± 1 g',
+      'dose ± 0.3 g, yield ± 1.4 g',
       'day 8-21',
     ])
       expect(plate).toContain(words);
@@ -69,7 +69,7 @@ describe('the next move', () => {
     expect(advice()).toMatch(/Finer, 12 → 1[01](\.5)?/);
     expect(advice()).toMatch(/Purge 1\.0 g first: as much as this move needs/);
     expect(advice()).toMatch(
-      /Expect 2\d s from the pump, 80 % between \d\d and \d\d\. Lands \d+ times in 100/,
+      /Expect 2\d s from the pump, likely \d\d-\d\d \(8 in 10\)\. \d+ % chance of hitting the window/,
     );
     expect(advice()).toMatch(/Repeat unchanged: 22 s/);
     expect(screen.queryByRole('button', { name: 'Put it on the bench' })).toBeNull();
@@ -103,9 +103,9 @@ describe('the next move', () => {
     });
   });
 
-  it('says confirmed without expecting anything', () => {
+  it('says what is proven, how surely, and expects nothing', () => {
     openFrame(houseWith({}, {}));
-    expect(advice()).toMatch(/Confirmed/);
+    expect(advice()).toMatch(/Proven: taste it.*28\.0 ± \d\.\d s, 9\d % sure/);
     expect(advice()).not.toMatch(/Expect/);
   });
 });
