@@ -1,16 +1,26 @@
 /** The commands of `kb`: the computation core from a shell. */
 import { z } from 'zod';
 import { nextMove } from '@/core/advice/next';
-import { ADVICE_STATUSES } from '@/core/advice/types';
+import { grindFeatures, pastDialIn } from '@/core/advice/pastDialIn';
+import { ADVICE_STATUSES, USUAL_JUDGING } from '@/core/advice/types';
 import { MOST_CHARACTERS, readBag } from '@/core/bag/readBag';
 import { easeOf } from '@/core/ease/ease';
 import { extraction } from '@/core/extraction/extraction';
+import { finerSign, middleSetting, slopePrior } from '@/core/grinder/dial';
+import { learnGrinder, type GrinderMemory } from '@/core/grinder/memory';
+import { CARRY_VERDICTS, carryOver } from '@/core/rest/carry';
 import { REST_STATES, restOn } from '@/core/rest/rest';
 import { day, oneOf, quantity } from '@/core/schema/fields';
 import { recipeSchema } from '@/core/schema/recipe';
 import { ownRulesSchema } from '@/core/schema/ownRule';
 import { releaseFactsSchema } from '@/core/schema/release';
-import { basketSchema, grinderSchema, machineSchema, setupSchema } from '@/core/schema/setup';
+import {
+  basketSchema,
+  grinderSchema,
+  machineSchema,
+  setupSchema,
+  type Grinder,
+} from '@/core/schema/setup';
 import { shotSchema, tasteSchema } from '@/core/schema/shot';
 import { targetSchema } from '@/core/schema/target';
 import { simulateInputOf, simulateSchema } from '@/core/shot/question';
@@ -20,7 +30,7 @@ import { comingFrom } from '@/core/start/comingFrom';
 import { learn } from '@/core/start/fit';
 import { OUTPUTS } from '@/core/start/priors';
 import { propose, PUSHED, withEvidence } from '@/core/start/propose';
-import { CLOCKS, REST_SCHOOLS, STYLES, TEMPERATURE_SCHOOLS } from '@/core/vocabulary';
+import { CLOCKS, DOSE_SCHOOLS, REST_SCHOOLS, STYLES, TEMPERATURE_SCHOOLS } from '@/core/vocabulary';
 import { command, type Command } from './command';
 
 const interval = z.tuple([z.number(), z.number()]);
@@ -146,6 +156,8 @@ const advice = z.object({
   move,
   hold: z.array(z.string()),
   expect: expectation,
+  setting: z.object({ dial: z.number(), doseG: z.number() }),
+  proof: z.object({ meanS: z.number(), sdS: z.number(), inWindow: z.number() }).nullable(),
   purgeG: z.number(),
   reasons: coded,
   costG: z.number(),
@@ -156,6 +168,26 @@ const advice = z.object({
   marks: z.array(z.looseObject({ weight: z.number().nullable(), valid: z.boolean() })),
 });
 
+const meanSd = z.looseObject({ mean: z.number(), sd: z.number() });
+/** What `grinder` gives and `next` takes; the readable figures are not read back. */
+const memory = z.object({
+  dialIns: z.int().min(0),
+  referenceDial: z.number(),
+  mean: z.array(z.number()).length(8),
+  covariance: z.array(z.array(z.number()).length(8)).length(8),
+  between: z.array(z.number().min(0)).length(5),
+  noiseSd: z.number().positive(),
+  oddRate: z.number().min(0).max(0.5),
+  lnTimeS: meanSd.optional(),
+  light: meanSd.optional(),
+  dark: meanSd.optional(),
+  process: meanSd.optional(),
+  perStep: meanSd.optional(),
+  doseExponent: meanSd.optional(),
+  yieldExponent: meanSd.optional(),
+  agePerDay: meanSd.optional(),
+});
+
 const next = command({
   purpose: 'The one next move of a dial-in, with what it should give and why.',
   input: z.strictObject({
@@ -164,9 +196,91 @@ const next = command({
     basket: basketSchema,
     machine: machineSchema.optional(),
     shots: z.array(shotSchema).max(200),
+    memory: memory.optional(),
+    release: releaseFactsSchema.optional(),
+    doseSchool: oneOf('Dose school', DOSE_SCHOOLS).default('locked'),
+    proofGoal: z.number().min(0.8).max(0.9).default(USUAL_JUDGING.proofGoal),
+    leastLiking: z.number().min(0).max(10).default(USUAL_JUDGING.leastLiking),
   }),
   output: advice,
-  run: nextMove,
+  run: ({ release, ...asked }) =>
+    nextMove({
+      ...asked,
+      coffee: grindFeatures(release ?? { roastLevel: asked.target.roastLevel }),
+    }),
+});
+
+const MOST_DIAL_INS = 500;
+
+const grinder = command({
+  purpose: 'What past dial-ins teach of a grinder.',
+  input: z.strictObject({
+    grinder: grinderSchema,
+    dialIns: z
+      .array(
+        z.strictObject({
+          release: releaseFactsSchema,
+          target: targetSchema,
+          shots: z.array(shotSchema).max(200),
+        }),
+      )
+      .max(MOST_DIAL_INS),
+  }),
+  output: z.object({ memory }),
+  run: ({ grinder: asked, dialIns }) => {
+    const dial = asked.referenceDial ?? dialIns[0]?.target.startDial ?? middleSetting(asked);
+    const past = dialIns.map(({ release, ...dialIn }) =>
+      pastDialIn({ ...dialIn, grinder: asked }, grindFeatures(release), dial),
+    );
+    const learnt = learnGrinder(past, slopePrior(asked), dial);
+    return { memory: { ...learnt, ...readable(learnt, asked) } };
+  },
+});
+
+/** The memory's figures by their names, the slope for each step finer. */
+function readable(
+  { mean, covariance, between }: GrinderMemory,
+  { stepSize, finerIs }: Pick<Grinder, 'stepSize' | 'finerIs'>,
+) {
+  const of = (k: number) => ({ mean: mean[k]!, sd: Math.sqrt(covariance[k]![k]!) });
+  const perDial = of(4);
+  return {
+    lnTimeS: of(0),
+    light: of(1),
+    dark: of(2),
+    process: of(3),
+    perStep: {
+      mean: perDial.mean * finerSign({ finerIs }) * stepSize,
+      sd: perDial.sd * stepSize,
+      between: between[1]! * stepSize,
+    },
+    doseExponent: of(5),
+    yieldExponent: of(6),
+    agePerDay: of(7),
+  };
+}
+
+const carry = command({
+  purpose: 'Does a recipe carry over to a new batch, by its first shots?',
+  input: z.strictObject({
+    prior: z.strictObject({ mean: z.number().min(-2).max(2), sd: z.number().positive().max(1) }),
+    window: interval.refine(([low, high]) => low > 0 && high > low, {
+      error: 'The window goes from a time to a later one. Give [26.5, 29.5].',
+    }),
+    noiseSd: z.number().positive().max(0.5).optional(),
+    shots: z
+      .array(z.strictObject({ moveLn: z.number().min(-2).max(2), timeS: quantity('timeS') }))
+      .max(8),
+    moves: z.array(z.number().min(-2).max(2)).max(100).optional(),
+    goal: z.number().min(0.5).max(0.99),
+  }),
+  output: z.object({
+    mean: z.number(),
+    inWindow: z.number(),
+    best: z.object({ moveLn: z.number(), inWindow: z.number() }),
+    verdict: z.enum(CARRY_VERDICTS),
+  }),
+  run: carryOver,
 });
 
 const rest = command({
@@ -267,6 +381,8 @@ export const COMMANDS: Readonly<Record<string, Command>> = {
   ease,
   propose: proposeCommand,
   next,
+  grinder,
+  carry,
   bag,
   rest,
   simulate,

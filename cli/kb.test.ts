@@ -137,6 +137,70 @@ describe('kb', () => {
     expect(recipe).toMatchObject({ doseG: 20, ratio: 2 });
   });
 
+  describe('grinder', () => {
+    const stepped = { stepSize: 1, finerIs: 'lower', min: -40, max: 40, retentionG: 0 };
+    const target = { ...question.target, timeS: [26.5, 29.5], startDial: 0 };
+    const shotsOf = (...shots: [number, number][]) =>
+      shots.map(([dial, timeS]) => ({ ...question.shots[0], dial, timeS, doseG: 18, yieldG: 36 }));
+    const dialIns = [
+      {
+        release: { roastLevel: 0, process: 'washed' },
+        target,
+        shots: shotsOf([0, 34], [2, 28.5], [2, 27.8]),
+      },
+      {
+        release: { roastLevel: -1, process: 'washed' },
+        target,
+        shots: shotsOf([0, 26], [-1, 28.2], [-1, 29]),
+      },
+    ];
+
+    it('tells what two dial-ins taught, by names, and next begins there', () => {
+      const asked = { grinder: { ...stepped, referenceDial: 0 }, dialIns };
+      const { memory } = kb(['grinder'], asked).answer() as { memory: Record<string, object> };
+      expect(memory).toMatchObject({
+        dialIns: 2,
+        lnTimeS: { mean: expect.closeTo(3.4638, 3) },
+        perStep: { mean: expect.closeTo(0.0922, 3) },
+        noiseSd: expect.closeTo(0.04056, 4),
+      });
+      const next = kb(['next'], {
+        target,
+        grinder: stepped,
+        basket: { ratedG: 18 },
+        shots: shotsOf([0, 34]),
+        memory,
+        release: { roastLevel: 1, process: 'washed' },
+      }).answer();
+      expect(next).toMatchObject({ status: 'grind', move: { variable: 'dial', from: 0, to: 2 } });
+    });
+
+    it('of one dial-in still leans on the rules, and says how many it has', () => {
+      const asked = { grinder: stepped, dialIns: dialIns.slice(0, 1) };
+      const { memory } = kb(['grinder'], asked).answer() as { memory: Record<string, object> };
+      expect(memory.dialIns).toBe(1);
+      expect(kb(['next'], { ...question, memory: { ...memory, mean: [1] } })).toMatchObject({
+        status: 2,
+      });
+    });
+  });
+
+  it('carry', () => {
+    const asked = {
+      prior: { mean: -0.0302, sd: 0.0566 },
+      window: [26.5, 29.5],
+      shots: [{ moveLn: 0, timeS: 29 }],
+      goal: 0.8,
+    };
+    expect(kb(['carry'], asked).answer()).toMatchObject({
+      inWindow: expect.closeTo(0.8494, 3),
+      verdict: 'carriesOver',
+    });
+    expect(kb(['carry'], { ...asked, window: [29, 26] }).stderr).toMatch(
+      /^window: The window goes/,
+    );
+  });
+
   it('rest', () => {
     const input = {
       roastDate: '2026-03-01',

@@ -24,9 +24,10 @@ function readInput(): unknown {
   }
 }
 
-/** What a sum in binary leaves behind the twelfth digit means nothing. */
+/** No figure of the model means more than this many digits. */
+const DIGITS = 6;
 const meant = (_key: string, value: unknown) =>
-  typeof value === 'number' ? Number(value.toPrecision(12)) : value;
+  typeof value === 'number' ? Number(value.toPrecision(DIGITS)) : value;
 
 async function answerOf(name: string, flags: readonly string[]): Promise<unknown> {
   if (isHouseCommand(name)) {
@@ -59,7 +60,7 @@ async function main([name, ...flags]: string[]): Promise<number> {
     if (!(error instanceof UserFault)) throw error;
     process.stderr.write(
       `${error.faults
-        .map((fault) => fault.message)
+        .map(({ field, message }) => (field === '' ? message : `${field}: ${message}`))
         .join(' ')
         .replaceAll('\n', ' ')}\n`,
     );

@@ -92,15 +92,15 @@ test('from an empty house to a published card, by keyboard only', async ({ page,
     await expect(page.getByLabel('Recipe in force')).toContainText('On the bench');
   });
 
-  await test.step('pull until confirmed', async () => {
+  await test.step('pull until the setting is proven', async () => {
     await page.clock.install();
     const dials: number[] = [];
     for (let shots = 1; shots <= 8; shots++) {
       dials.push(await pullShot(page));
       await expect(page.getByText(new RegExp(`Ledger: ${shots} shot`))).toBeVisible();
-      if (await page.getByText(/Confirmed in/).isVisible()) break;
+      if (await page.getByText(/Proven in/).isVisible()) break;
     }
-    await expect(page.getByLabel('Recipe in force')).toContainText('Confirmed');
+    await expect(page.getByLabel('Recipe in force')).toContainText('Proven, not tasted');
     expect(dials.length).toBeLessThanOrEqual(6);
     expect(dials.at(-1)).toBe(dials.at(-2));
   });
@@ -109,7 +109,7 @@ test('from an empty house to a published card, by keyboard only', async ({ page,
     await page.keyboard.press('Escape');
     await page.keyboard.press('u');
     await press(page, /^Undo/);
-    await expect(page.getByText(/Confirmed in/)).toBeVisible();
+    await expect(page.getByText(/Proven in/)).toBeVisible();
   });
 
   await test.step('taste', async () => {

@@ -57,25 +57,38 @@ export interface Judged {
   readonly isRevised: boolean;
 }
 
+/** The shots on the pump's clock, what they are counted from, and the window they are meant for. */
+export function timedShots(input: Pick<NextInput, 'target' | 'grinder' | 'shots'>) {
+  const { target, grinder, shots } = input;
+  const dripS = usualFirstDrip(shots);
+  const offsetS = target.clock === 'firstDrip' ? dripS : 0;
+  const beans = beansInForce(shots);
+  const startDial = target.startDial ?? shots[0]?.dial ?? middleSetting(grinder);
+  return {
+    dripS,
+    offsetS,
+    beans,
+    pumpWindowS: [target.timeS[0] + offsetS, target.timeS[1] + offsetS] as const,
+    reference: {
+      dial: startDial,
+      doseG: target.doseG,
+      yieldG: target.yieldG,
+      restDays: shots.find((shot) => shot.restDays !== undefined)?.restDays ?? 0,
+    },
+    shots: shots.map((shot) => timedOf(shot, input, { dripS, offsetS, beans })),
+  };
+}
+
 /** Fits and judges all shots of a dial-in. Needs at least a start dial or one shot. */
 export function judge(input: NextInput): Judged {
   const { target, grinder, shots, targetFrom = 0 } = input;
   const isRevised = shots.length > 0 && targetFrom >= shots.length;
-  const dripS = usualFirstDrip(shots);
-  const offsetS = target.clock === 'firstDrip' ? dripS : 0;
-  const pumpWindowS = [target.timeS[0] + offsetS, target.timeS[1] + offsetS] as const;
+  const timed = timedShots(input);
+  const { dripS, offsetS, beans, pumpWindowS, reference } = timed;
   const last = shots[shots.length - 1];
-  const startDial = target.startDial ?? shots[0]?.dial ?? middleSetting(grinder);
-  const beans = beansInForce(shots);
-  const reference = {
-    dial: input.memory?.referenceDial ?? startDial,
-    doseG: target.doseG,
-    yieldG: target.yieldG,
-    restDays: shots.find((shot) => shot.restDays !== undefined)?.restDays ?? 0,
-  };
   const model = fitTimeModel({
-    shots: shots.map((shot) => timedOf(shot, input, { dripS, offsetS, beans })),
-    reference,
+    shots: timed.shots,
+    reference: { ...reference, dial: input.memory?.referenceDial ?? reference.dial },
     prior: priorOf(input, (pumpWindowS[0] + pumpWindowS[1]) / 2),
     retentionG: grinder.retentionG,
   });
@@ -88,7 +101,7 @@ export function judge(input: NextInput): Judged {
     pumpWindowS,
     restDays: lastRestDays(shots),
     isRevised,
-    dial: isRevised ? startDial : (last?.dial ?? startDial),
+    dial: isRevised ? reference.dial : (last?.dial ?? reference.dial),
     aimDoseG: isRevised ? target.doseG : doseInForce(last, target),
     temperatureC: last?.temperatureC,
     goal: input.proofGoal ?? USUAL_JUDGING.proofGoal,
@@ -108,7 +121,7 @@ interface Clocks {
 
 function timedOf(
   shot: Shot,
-  { target, grinder }: NextInput,
+  { target, grinder }: Pick<NextInput, 'target' | 'grinder'>,
   { dripS, offsetS, beans }: Clocks & { beans: BeanState },
 ): TimedShot {
   const { timeS, sdS } = timeOnClock(shot, target.clock, dripS);
@@ -116,8 +129,8 @@ function timedOf(
     dial: shot.dial,
     doseG: shot.doseG,
     yieldG: shot.yieldG,
-    timeS: shot.byVolume || beansOf(shot) !== beans ? null : pumpSeconds(timeS + offsetS),
-    clockSdS: sdS,
+    timeS: beansOf(shot) === beans ? pumpSeconds(timeS + offsetS) : null,
+    lnSd: Math.hypot(sdS / timeS, shot.byVolume ? VOLUME_SD : 0),
     purgeG: purgeOf(shot, grinder.retentionG),
     restDays: shot.restDays ?? null,
     choked: isChoked(shot, target, timeS),

@@ -190,8 +190,8 @@ const onGrid = (dial: number, from: number, stepSize: number) =>
 export function isSensible(judged: Judged, setting: Setting): boolean {
   const { side, odd, otherBeans } = judged.marks.at(-1) ?? {};
   if (judged.isRevised || odd || otherBeans || (side !== 'fast' && side !== 'slow')) return true;
-  const here = settledAt(judged, { dial: judged.dial, doseG: judged.aimDoseG }).lnTimeS;
-  const change = settledAt(judged, setting).lnTimeS - here;
+  const here = { dial: judged.dial, doseG: judged.aimDoseG };
+  const change = settledAt(judged, setting).lnTimeS - settledAt(judged, here).lnTimeS;
   return side === 'fast' ? change >= -1e-9 : change <= 1e-9;
 }
 

@@ -30,6 +30,10 @@ const MAX_ITERATIONS = 200;
 const WEIGHT_TOLERANCE = 1e-8;
 const DAMPING = 0.5;
 
+/** A slope under this share of what was expected is not believed. House heuristic. */
+const LEAST_SLOPE_SHARE = 0.15;
+const HELD_SHARE = 0.1;
+
 /** Below this weight a shot is the odd one out. */
 export const ODD_WEIGHT = 0.35;
 
@@ -76,7 +80,10 @@ export function fitTimeModel({ shots, reference, prior, retentionG }: TimeModelI
   const variances = rows.map(
     ({ fixedVariance, extraVariance }) => fixedVariance ?? prior.noiseSd ** 2 + extraVariance,
   );
-  const { fit, rowWeights } = robust(rows, variances, prior);
+  const free = robust(rows, variances, prior);
+  // Shots far from where the start was meant to be must not turn finer into coarser.
+  const isTurned = free.fit.mean[1]! / slope < LEAST_SLOPE_SHARE;
+  const { fit, rowWeights } = isTurned ? robust(rows, variances, withSlopeHeld(prior)) : free;
   const weights: (number | null)[] = shots.map(() => null);
   rows.forEach((row, i) => {
     if (row.fixedVariance === null) weights[row.shotIndex] = rowWeights[i]!;
@@ -105,6 +112,13 @@ export function fitTimeModel({ shots, reference, prior, retentionG }: TimeModelI
       return { lnTimeS: dot(x, fit.mean), variance: quadratic(fit.covariance, x) };
     },
   };
+}
+
+/** The prior with its slope all but certain. */
+function withSlopeHeld(prior: TimePrior): TimePrior {
+  const covariance = prior.covariance.clone();
+  covariance.mulRow(1, HELD_SHARE).mulColumn(1, HELD_SHARE);
+  return { ...prior, covariance };
 }
 
 /** Weights and conjugate posterior, each from the other, to a fixed point. */

@@ -5,7 +5,7 @@ import { AGE_SLOPE, DOSE_EXPONENT, NOISE_SD, YIELD_EXPONENT } from './timeRows';
 
 /** Share of shots that do not fit, and how far those scatter in ln time. House heuristic (model.md §3b). */
 export const ODD_RATE = 0.04;
-const ODD_SD = 0.3;
+export const ODD_SD = 0.3;
 
 /** Prior sd of the level where no memory of the grinder stands. House heuristic (model.md §3). */
 const EXPECTED_SD = 0.25;

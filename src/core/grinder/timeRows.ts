@@ -31,8 +31,8 @@ export interface TimedShot {
   readonly yieldG: number;
   /** Null when the time cannot be used: the shot then only moves grounds. */
   readonly timeS: PumpSeconds | null;
-  /** sd of that time where it was converted by a usual first drip, s. */
-  readonly clockSdS?: number | undefined;
+  /** sd of ln time beside the noise of like shots: a converted clock, a yield read by eye. */
+  readonly lnSd?: number | undefined;
   readonly purgeG: number;
   readonly restDays: number | null;
   readonly choked: boolean;
@@ -89,13 +89,12 @@ export function rowsOf({ shots, reference, retentionG, slope, expectedLnTimeS }:
         shotIndex,
       });
     } else if (shot.timeS !== null && isTimed(shot.yieldG, reference.yieldG)) {
-      const clock = (shot.clockSdS ?? 0) / shot.timeS;
       const yields = YIELD_DOUBT * Math.log(shot.yieldG / reference.yieldG);
       const fresh = shot.restDays === null ? 0 : freshVariance(shot.restDays);
       rows.push({
         x: designOf({ ...shot, dial }, reference),
         lnTimeS: Math.log(shot.timeS),
-        extraVariance: mixing + clock ** 2 + yields ** 2 + fresh,
+        extraVariance: mixing + (shot.lnSd ?? 0) ** 2 + yields ** 2 + fresh,
         fixedVariance: null,
         shotIndex,
       });
