@@ -4,6 +4,7 @@
  * of the product does not exist yet; only what can be measured is listed.
  */
 import { benchDialin } from './dialin/dialin';
+import { benchHistory } from './dialin/history';
 import type { Measure } from './measure';
 import { benchStart } from './start/start';
 import { benchLongViews } from './longViews';
@@ -13,7 +14,7 @@ import { benchViews } from './views';
 const PARTS: Readonly<Record<string, () => Promise<Measure[]>>> = {
   views: benchViews,
   start: benchStart,
-  dialin: () => benchDialin(),
+  dialin: async () => [...(await benchDialin()), ...benchHistory()],
   public: benchPublic,
 };
 

@@ -29,8 +29,12 @@ export interface Tried {
 }
 
 /** Dials in until the strategy takes a setting for proven or nearest, or is given up. */
-export function dialIn(bench: TrueBench, strategy: Strategy): Tried {
-  const shots: Shot[] = [];
+export function dialIn(
+  bench: TrueBench,
+  strategy: Strategy,
+  /** Filled with what was pulled. */
+  shots: Shot[] = [],
+): Tried {
   let grams = 0;
   for (;;) {
     const asked = strategy(bench, shots);
@@ -93,46 +97,52 @@ function quantile(values: readonly number[], share: number): number {
   return sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))]!;
 }
 
+/** Shots and grams at the median and in the worst tenth. */
+function spentOf(tried: readonly Tried[]): Readonly<Record<string, number>> {
+  const shots = tried.map((one) => one.shots);
+  const grams = tried.map((one) => one.grams);
+  return {
+    'shots, median': quantile(shots, 0.5),
+    'shots, 90th percentile': quantile(shots, 0.9),
+    'grams, median': quantile(grams, 0.5),
+    'grams, 90th percentile': quantile(grams, 0.9),
+  };
+}
+
+/** What a way of dialling in spent, against another way where one is given, and how it ended. */
+export function measuresOf(
+  name: string,
+  tried: readonly Tried[],
+  against?: readonly Tried[],
+): Measure[] {
+  const measures: Measure[] = [];
+  const add = (metric: string, value: number, unit: string) =>
+    measures.push({ part: 'dialin', case: name, metric, value, unit });
+  const other = against && spentOf(against);
+  for (const [metric, value] of Object.entries(spentOf(tried))) {
+    add(metric, value, metric.startsWith('shots') ? 'shots' : 'g');
+    if (other) add(`${metric} against by hand`, (100 * value) / other[metric]!, '%');
+  }
+  const share = (is: (one: Tried) => boolean, among = tried) =>
+    (100 * among.filter(is).length) / Math.max(1, among.length);
+  const proven = tried.filter(({ end }) => end === 'proven');
+  const isNever = ({ end }: Tried) => end === 'never';
+  add(`never within ${MOST_SHOTS}`, share(isNever), '%');
+  const isNearest = ({ end }: Tried) => end === 'nearest';
+  add('nearest', share(isNearest), '%');
+  const isFalse = (one: Tried) => one.isFalse;
+  add('false among the proven', share(isFalse, proven), '%');
+  return measures;
+}
+
 export async function benchDialin(cases = 1000): Promise<Measure[]> {
   const measures: Measure[] = [];
   for (const { name: truth, make } of TRUTHS) {
-    let hand: Record<string, number> = {};
+    let hand: readonly Tried[] | undefined;
     for (const way of WAYS) {
       const tried = tryWay(way, make, cases);
-      const shots = tried.map((one) => one.shots);
-      const grams = tried.map((one) => one.grams);
-      const found: Record<string, number> = {
-        'shots, median': quantile(shots, 0.5),
-        'shots, 90th percentile': quantile(shots, 0.9),
-        'grams, median': quantile(grams, 0.5),
-        'grams, 90th percentile': quantile(grams, 0.9),
-      };
-      if (way.name === 'by hand') hand = found;
-      const add = (metric: string, value: number, unit: string) =>
-        measures.push({ part: 'dialin', case: `${truth}: ${way.name}`, metric, value, unit });
-      for (const [metric, value] of Object.entries(found)) {
-        add(metric, value, metric.startsWith('shots') ? 'shots' : 'g');
-        if (way.name !== 'by hand')
-          add(`${metric} against by hand`, (100 * value) / hand[metric]!, '%');
-      }
-      const share = (is: (one: Tried) => boolean, among = tried) =>
-        (100 * among.filter(is).length) / Math.max(1, among.length);
-      add(
-        `never within ${MOST_SHOTS}`,
-        share(({ end }) => end === 'never'),
-        '%',
-      );
-      add(
-        'nearest',
-        share(({ end }) => end === 'nearest'),
-        '%',
-      );
-      const proven = tried.filter(({ end }) => end === 'proven');
-      add(
-        'false among the proven',
-        share(({ isFalse }) => isFalse, proven),
-        '%',
-      );
+      measures.push(...measuresOf(`${truth}: ${way.name}`, tried, hand));
+      hand ??= tried;
       await new Promise((resolve) => setImmediate(resolve));
     }
   }

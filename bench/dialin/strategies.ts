@@ -1,6 +1,7 @@
 /** Ways to dial in: what people do by hand, two textbook searches, the advisor, and knowing it all. */
 import { nextMove } from '@/core/advice/next';
 import { isProvenStatus } from '@/core/advice/types';
+import type { GrinderMemory, GrindFeatures } from '@/core/grinder/memory';
 import { PURGE_TIMES_RETENTION } from '@/core/grinder/retention';
 import type { Grinder } from '@/core/schema/setup';
 import type { Shot } from '@/core/schema/shot';
@@ -82,9 +83,12 @@ export interface AdvisorOptions {
   readonly trim: boolean;
   /** The grinder's step is calibrated. */
   readonly known?: boolean;
+  /** What past dial-ins taught, and what of this coffee it goes by. */
+  readonly memory?: GrinderMemory;
+  readonly coffee?: GrindFeatures;
 }
 
-export function advisor({ retention, trim, known = false }: AdvisorOptions): Strategy {
+export function advisor({ retention, trim, known = false, ...learnt }: AdvisorOptions): Strategy {
   return (bench, shots) => {
     const target = targetSchema.parse({ ...TARGET, clock: 'pump', startDial: bench.startDial });
     const grinder: Grinder = {
@@ -98,6 +102,7 @@ export function advisor({ retention, trim, known = false }: AdvisorOptions): Str
       basket: { ratedG: RATED_G },
       shots: [...shots],
       doseSchool: trim ? 'trim' : 'locked',
+      ...learnt,
     });
     if (isProvenStatus(advice.status)) return 'proven';
     if (advice.status === 'nearest') return 'nearest';

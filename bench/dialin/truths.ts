@@ -4,12 +4,17 @@ import { chanceFrom, type Chance } from '@/core/random';
 import type { Grinder } from '@/core/schema/setup';
 import type { Shot } from '@/core/schema/shot';
 import { drawStation, type DrawnStation } from '@/core/shot/drawStation';
-import { pullAt } from '@/core/shot/station';
+import { pullAt, type Station } from '@/core/shot/station';
 
 export const TARGET = { doseG: 18, yieldG: 36, timeS: [26.5, 29.5] as [number, number] };
 export const RATED_G = 18;
-const CENTRE_S = 28;
-const CLASSIC = [{ drive: 'pressure' as const, level: 9, seconds: 30, ramp: false }];
+export const CENTRE_S = 28;
+export const CLASSIC_ASK = {
+  doseG: TARGET.doseG,
+  yieldG: TARGET.yieldG,
+  temperatureC: 93,
+  programme: [{ drive: 'pressure' as const, level: 9, seconds: 30, ramp: false }],
+};
 
 export interface Asked {
   readonly dial: number;
@@ -37,38 +42,57 @@ export interface Case {
 
 const BAD_PREP_SHARE = 0.04;
 
-/** Step, retention and start error of a case: the same for both truths and every strategy. */
-function drawn(chance: Chance, startSd: number) {
-  return {
-    lnPerStep: 0.02 + 0.22 * chance.uniform(),
-    retentionG: 0.3 + 5.7 * chance.uniform(),
-    startError: startSd * chance.normal(),
-  };
+/** What a step does and what the grinder keeps: the same for both truths and every strategy. */
+export function drawnGrinder(chance: Chance) {
+  return { lnPerStep: 0.02 + 0.22 * chance.uniform(), retentionG: 0.3 + 5.7 * chance.uniform() };
 }
 
-function grinderOf(retentionG: number): Grinder {
+export function grinderOf(retentionG: number): Grinder {
   return { stepSize: 1, finerIs: 'lower', min: -80, max: 80, retentionG };
 }
 
 /** ln time straight in dial, dose and yield: the advisor's own form (model.md §3). */
 export function statisticalBench({ seed, startSd }: Case): TrueBench {
   const chance = chanceFrom(seed);
-  const { lnPerStep, retentionG, startError } = drawn(chance, startSd);
-  const doseExponent = 1 + 0.2 * chance.normal();
-  let chamber: number | null = null;
-  const lnMean = (dial: number, doseG: number) =>
-    Math.log(CENTRE_S) +
-    startError -
-    lnPerStep * dial +
-    doseExponent * Math.log(doseG / TARGET.doseG);
-  return {
+  const { lnPerStep, retentionG } = drawnGrinder(chance);
+  const startError = startSd * chance.normal();
+  return benchOfMean(chance, {
     grinder: grinderOf(retentionG),
     startDial: 0,
+    lnMean: Math.log(CENTRE_S) + startError,
     lnPerStep,
-    idealDial: startError / lnPerStep,
-    meanS: ({ dial, doseG }) => Math.exp(lnMean(dial, doseG)),
+    doseExponent: 1 + 0.2 * chance.normal(),
+  });
+}
+
+/** A bench whose ln time is straight: `lnMean` at dial 0 and the recipe's dose. */
+export function benchOfMean(
+  chance: Chance,
+  {
+    grinder,
+    startDial,
+    lnMean,
+    lnPerStep,
+    doseExponent,
+  }: {
+    readonly grinder: Grinder;
+    readonly startDial: number;
+    readonly lnMean: number;
+    readonly lnPerStep: number;
+    readonly doseExponent: number;
+  },
+): TrueBench {
+  let chamber: number | null = null;
+  const meanAt = (dial: number, doseG: number) =>
+    lnMean - lnPerStep * dial + doseExponent * Math.log(doseG / TARGET.doseG);
+  return {
+    grinder,
+    startDial,
+    lnPerStep,
+    idealDial: (lnMean - Math.log(CENTRE_S)) / lnPerStep,
+    meanS: ({ dial, doseG }) => Math.exp(meanAt(dial, doseG)),
     pull: ({ dial, doseG, purgeG }) => {
-      const passage = { retentionG, doseG, purgeG };
+      const passage = { retentionG: grinder.retentionG, doseG, purgeG };
       const stood = chamber ?? dial;
       const ground = effectiveDial(dial, stood, passage);
       chamber = chamberAfter(dial, stood, passage);
@@ -76,7 +100,7 @@ export function statisticalBench({ seed, startSd }: Case): TrueBench {
       const yieldG = TARGET.yieldG + 0.3 * chance.normal();
       const badPrep = chance.isWithin(BAD_PREP_SHARE) ? -0.35 + 0.1 * chance.normal() : 0;
       const lnTime =
-        lnMean(ground, doseIn) +
+        meanAt(ground, doseIn) +
         Math.log(yieldG / TARGET.yieldG) +
         0.045 * chance.normal() +
         badPrep;
@@ -94,9 +118,9 @@ const known = new Map<string, DrawnStation>();
 /** Three roasts, their processes, and the same grinders with the burr travel that gives their step. */
 export function simulatedBench({ seed, startSd }: Case): TrueBench {
   const chance = chanceFrom(seed);
-  const { lnPerStep, retentionG } = drawn(chance, startSd);
+  const { lnPerStep, retentionG } = drawnGrinder(chance);
+  chance.normal();
   const grinder = grinderOf(retentionG);
-  const ask = { doseG: TARGET.doseG, yieldG: TARGET.yieldG, temperatureC: 93, programme: CLASSIC };
   // Drawn also where the bench is known, so that the shots are the same for every way.
   const coffee = {
     roastLevel: chance.oneOf([-1, 0, 1]),
@@ -109,29 +133,38 @@ export function simulatedBench({ seed, startSd }: Case): TrueBench {
       coffee,
       basket: { diameterMm: 58, ratedG: RATED_G },
       grinder,
-      recipe: { ...ask, centreS: CENTRE_S },
+      recipe: { ...CLASSIC_ASK, centreS: CENTRE_S },
       startDial: 0,
       startSd,
       seed: seed + 1,
       lnPerStep,
     });
   known.set(`${seed} ${startSd}`, { station, idealDial });
+  return { ...benchOfStation(chance, station, { startDial: 0, lnPerStep }), idealDial };
+}
+
+/** A bench of the shot simulator; its ideal dial is not known. */
+export function benchOfStation(
+  chance: Chance,
+  station: Station,
+  { startDial, lnPerStep }: { readonly startDial: number; readonly lnPerStep: number },
+): TrueBench {
   let chamber: number | null = null;
   return {
-    grinder,
-    startDial: 0,
+    grinder: { ...grinderOf(station.grinder.retentionG) },
+    startDial,
     lnPerStep,
-    idealDial,
+    idealDial: NaN,
     meanS: (setting) =>
-      pullAt(station, null, { ...ask, ...setting, purgeG: 0, mostS: 75, prep: 0.8 }, null).result
-        .timeS,
+      pullAt(station, null, { ...CLASSIC_ASK, ...setting, purgeG: 0, mostS: 75, prep: 0.8 }, null)
+        .result.timeS,
     pull: ({ dial, doseG, purgeG }) => {
       const isBad = chance.isWithin(BAD_PREP_SHARE);
       const shotSeed = Math.floor(chance.uniform() * 2 ** 31);
       const { result, chamberDial } = pullAt(
         station,
         chamber,
-        { ...ask, dial, doseG, purgeG, mostS: 75, prep: isBad ? 0.2 : 0.8 },
+        { ...CLASSIC_ASK, dial, doseG, purgeG, mostS: 75, prep: isBad ? 0.2 : 0.8 },
         shotSeed,
         COARSE_STEP_S,
       );

@@ -79,6 +79,13 @@ function lastOf(judged: Judged) {
 
 function firstShot(judged: Judged): Judgement | null {
   if (judged.input.shots.length > 0 && !judged.isRevised) return null;
+  const { memory } = judged.input;
+  const move =
+    !judged.isRevised && memory && memory.dialIns > 0
+      ? moveTo(judged, planOf(judged).setting)
+      : null;
+  if (move && memory)
+    return { status: 'grind', move, reasons: [REASON_WORDS.remembered(memory.dialIns)] };
   const reason = judged.isRevised ? REASON_WORDS.revised() : REASON_WORDS.firstShot();
   return { status: 'repeat', move: null, reasons: [reason] };
 }

@@ -39,6 +39,10 @@ export const REASON_WORDS = {
     code: 'firstShot',
     text: 'Pull the first shot as the recipe says; weigh in and out, and time it.',
   }),
+  remembered: (dialIns: number): Reason => ({
+    code: 'remembered',
+    text: `${dialIns === 1 ? 'One past dial-in' : `${dialIns} past dial-ins`} of this grinder say so: begin there, weigh in and out, and time it.`,
+  }),
   revised: (): Reason => ({
     code: 'revised',
     text: 'The recipe changed after the last shot: pull it as the plate says now. Earlier shots still teach the grinder.',
