@@ -1,7 +1,9 @@
 'use client';
 
 import styled from 'styled-components';
-import type { Expectation, ShotMark } from '@/core/advice/types';
+import type { Expectation, Proof, ShotMark } from '@/core/advice/types';
+import { proofWords, surePct } from '@/core/advice/words';
+import { Z_80 } from '@/core/grinder/dial';
 import type { Trace } from '@/core/trace/schema';
 import { G_PER_OZ, ouncesOf } from '@/core/units';
 import { useUnits } from './person';
@@ -30,6 +32,8 @@ export interface GateProps {
   readonly clockWords: string;
   readonly shots: readonly GateShot[];
   readonly expect: Expectation | null;
+  /** What the shots at the present setting say of it together; null before there are any. */
+  readonly proof: Proof | null;
   /** Seconds on the running clock, null while it stands. */
   readonly runningS: number | null;
   /** What the scale has said of the shot that runs or has just ended. */
@@ -85,7 +89,8 @@ const Svg = styled.svg`
 `;
 
 export function Gate(props: GateProps) {
-  const { yieldG, yieldToleranceG, timeS, shots, expect, runningS, clockWords, live } = props;
+  const { yieldG, yieldToleranceG, timeS, shots, expect, proof, runningS, clockWords, live } =
+    props;
   const { mass } = useUnits();
   const scale = scaleOf(props);
   const [low, high] = timeS;
@@ -100,7 +105,7 @@ export function Gate(props: GateProps) {
     <Svg
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
       role="img"
-      aria-label={`Gate: ${mass(yieldG)} ± ${mass(yieldToleranceG)} in ${low}-${high} s ${clockWords}. ${shotWords(shots)}`}
+      aria-label={`Gate: ${mass(yieldG)} ± ${mass(yieldToleranceG)} in ${low}-${high} s ${clockWords}. ${shotWords(shots)}${proof ? ` ${proofWords(proof)}` : ''}`}
     >
       <Axes scale={scale} clockWords={clockWords} />
       {/* The posts of the gate run through the plane, so a miss can be read from afar. */}
@@ -126,6 +131,7 @@ export function Gate(props: GateProps) {
       >
         {`${low}-${high} s`}
       </text>
+      {proof && <Proven proof={proof} scale={scale} />}
       {expect && <Expected expect={expect} yieldG={yieldG} dripS={drip} scale={scale} />}
       {shots.map((shot) => (
         <ShotPoint
@@ -254,6 +260,29 @@ function Expected({
         strokeDasharray="3 3"
       />
       <circle cx={scale.x(expect.timeS)} cy={y} r={5} fill="var(--enamel-raised)" strokeWidth={2} />
+    </g>
+  );
+}
+
+/** Above the gate: the mean of the setting with its band, and how surely it holds the window. */
+function Proven({ proof, scale }: { proof: Proof; scale: Scale }) {
+  const y = PAD.top + 22;
+  const half = Z_80 * proof.sdS;
+  const [low, mean, high] = [proof.meanS - half, proof.meanS, proof.meanS + half].map((timeS) =>
+    scale.x(Math.max(0, timeS)),
+  ) as [number, number, number];
+  return (
+    <g>
+      <path
+        d={`M${low} ${y}H${high}M${low} ${y - 5}v10M${high} ${y - 5}v10`}
+        stroke="var(--ink)"
+        strokeWidth={2}
+        fill="none"
+      />
+      <path d={`M${mean} ${y - 6}l5 6l-5 6l-5 -6z`} fill="var(--ink)" />
+      <text className="number" x={mean} y={y - 10} textAnchor="middle">
+        {`${proof.meanS.toFixed(1)} ± ${half.toFixed(1)} s, ${surePct(proof.inWindow)} % sure`}
+      </text>
     </g>
   );
 }

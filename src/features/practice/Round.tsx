@@ -113,6 +113,7 @@ export function Round({
           mark: advice.marks[i]!,
         }))}
         expect={isAdvised && outcome === 'open' ? advice.expect : null}
+        proof={isAdvised ? advice.proof : null}
         runningS={null}
       />
       <p role="status">

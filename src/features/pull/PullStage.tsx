@@ -202,6 +202,7 @@ function BenchWork({ bench, pull, releaseId, price }: BenchWorkProps) {
             mark,
           }))}
           expect={isProvenStatus(advice.status) ? null : advice.expect}
+          proof={advice.proof}
           runningS={isRunning ? elapsedS : null}
           live={onGateClock(live.live.points, target.clock, timer.firstDripS ?? undefined)}
         />
