@@ -230,7 +230,11 @@ const grinder = command({
   run: ({ grinder: asked, dialIns }) => {
     const dial = asked.referenceDial ?? dialIns[0]?.target.startDial ?? middleSetting(asked);
     const past = dialIns.map(({ release, ...dialIn }) =>
-      pastDialIn({ ...dialIn, grinder: asked }, grindFeatures(release), dial),
+      pastDialIn(
+        { ...dialIn, grinder: asked, basket: { ratedG: dialIn.target.doseG } },
+        grindFeatures(release),
+        dial,
+      ),
     );
     const learnt = learnGrinder(past, slopePrior(asked), dial);
     return { memory: { ...learnt, ...readable(learnt, asked) } };

@@ -8,7 +8,7 @@ import type { Measure } from '../measure';
 import { dialIn, measuresOf, type Tried } from './dialin';
 import { simulatedHouse, statisticalHouse, type HouseBench, type HouseOf } from './houses';
 import { advisor } from './strategies';
-import { TARGET } from './truths';
+import { RATED_G, TARGET } from './truths';
 
 const HISTORY_SEED = 5000;
 
@@ -32,7 +32,7 @@ export function afterHistory(houseOf: HouseOf, seed: number, past: number, trim 
 
 function asPast({ grinder, startDial, features }: HouseBench, shots: readonly Shot[]): PastDialIn {
   const target = targetSchema.parse({ ...TARGET, clock: 'pump', startDial });
-  return pastDialIn({ target, grinder, shots }, features, 0);
+  return pastDialIn({ target, grinder, basket: { ratedG: RATED_G }, shots }, features, 0);
 }
 
 /** Histories of the simulator take minutes, so fewer houses have long ones. */

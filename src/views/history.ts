@@ -15,7 +15,8 @@ import { allSetups, type StoredSetup } from '@/data/setups';
 import { dayOf } from '@/data/today';
 import { factsOf } from './facts';
 
-const DECIDED = `
+/** Recipes that are decided, one for each release. */
+export const DECIDED = `
   SELECT ${DRAFT_COLUMNS}, v.published_at AS decidedAt, v.number AS version
   FROM publication b JOIN recipe_version v ON v.id = b.version_id
   JOIN recipe_draft r ON r.id = v.draft_id JOIN dial_in d ON d.id = r.dial_in_id

@@ -8,7 +8,7 @@ import { METRIC } from '@/core/units';
 import { prepared, type Db } from '@/data/database';
 import type { House } from '@/data/house';
 import { readRecords } from './records';
-import { askedOf, type Bench, type ReleaseView } from './release';
+import { askedOf, learntFor, type Bench, type ReleaseView } from './release';
 import { findTraces } from '@/data/traces';
 
 /** What a dial-in usually takes in this house: the middle of the confirmed ones. */
@@ -56,7 +56,10 @@ export function readPull(db: Db, house: House, view: ReleaseView, bench: Bench):
   ];
   const moments = shots.map(({ pulledAt }) => pulledAt);
   return {
-    curve: grinderCurve(askedOf(bench, METRIC)),
+    curve: grinderCurve({
+      ...askedOf(bench, METRIC),
+      ...learntFor(db, house, { ...bench, facts: view.facts }),
+    }),
     traces: Object.fromEntries(
       traces.map(([shotId, trace]) => [shotId, thinned(trace, DRAWN_EVERY_S)]),
     ),

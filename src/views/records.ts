@@ -20,7 +20,7 @@ import { allSetups, type StoredSetup } from '@/data/setups';
 import { shotsOfDialIns, type StoredShot } from '@/data/shots';
 import { tastingsOfDialIns, type StoredTasting } from '@/data/tastings';
 import { dayOf } from '@/data/today';
-import { advisedShot, judgingOf, targetOf } from './release';
+import { advisedShot, judgingOf, targetOf } from './target';
 
 /** What every point carries to be filtered by, and to open its release. */
 export interface About {

@@ -3,14 +3,14 @@
  * Read-only; computed anew for every request, so it can never be stale.
  */
 import { nextMove } from '@/core/advice/next';
+import { grindFeatures } from '@/core/advice/pastDialIn';
 import type { Advice, Judging, NextInput, ShotMark } from '@/core/advice/types';
 import { purgeOf } from '@/core/advice/judge';
 import type { ReleaseFacts } from '@/core/coffee/features';
 import { readRoast, type RoastReading } from '@/core/coffee/roast';
 import { restOn, restSpan, type Rest, type RestSpan } from '@/core/rest/rest';
 import { daysBetween } from '@/core/rest/day';
-import { targetSchema, yieldTolerance, type Target } from '@/core/schema/target';
-import type { Shot } from '@/core/schema/shot';
+import type { Target } from '@/core/schema/target';
 import { METRIC, type Units } from '@/core/units';
 import { groupBy } from '@/core/patterns/groupBy';
 import { runThrough } from '@/core/runThrough';
@@ -29,6 +29,8 @@ import { allSetups, type StoredSetup } from '@/data/setups';
 import { shotsOfDialIns, spentOfBatches, type Spent, type StoredShot } from '@/data/shots';
 import { tastingsOfDialIns, type StoredTasting } from '@/data/tastings';
 import { factsToday } from './facts';
+import { memoryFor } from './grinderMemory';
+import { advisedShot, judgingOf, targetOf } from './target';
 
 export interface BenchShot extends StoredShot {
   /** Counted from the first shot of the dial-in. */
@@ -137,17 +139,19 @@ export function* releasesInSteps(
     const batch = batches.find(({ id }) => id === draft?.batchId) ?? batches[0];
     if (!batch) continue;
     const setup = draft && setups.get(draft.setupId);
+    const facts = factsToday(release, batch, today);
     views.push({
       release,
       batches,
       batch,
-      facts: factsToday(release, batch, today),
+      facts,
       bench:
         draft && setup
           ? readBench(house, {
               draft,
               setup,
               batch,
+              learnt: learntFor(db, house, { draft, setup, facts }),
               units,
               shots: shotsOf(draft.dialInId),
               tastings: tastingsOf(draft.dialInId),
@@ -165,6 +169,17 @@ export function readRelease(db: Db, house: House, id: string, reader: Reader): R
   return runThrough(releasesInSteps(db, house, [id], reader))[0] ?? null;
 }
 
+type Learnt = Pick<NextInput, 'memory' | 'coffee'>;
+
+/** What the house has learnt of this grinder, and what of this coffee it goes by. */
+export function learntFor(
+  db: Db,
+  house: House,
+  { draft, setup, facts }: Pick<Bench, 'draft' | 'setup'> & { readonly facts: ReleaseFacts },
+): Learnt {
+  return { ...memoryFor(db, house, draft, setup), coffee: grindFeatures(facts) };
+}
+
 /** So many of the newest shots of a dial-in are shown, and judged: more teach the advice nothing. */
 const MOST_SHOTS = 150;
 
@@ -174,6 +189,7 @@ function readBench(
     draft,
     setup,
     batch,
+    learnt,
     units,
     shots: all,
     tastings,
@@ -181,6 +197,7 @@ function readBench(
     draft: StoredDraft;
     setup: StoredSetup;
     batch: BatchView;
+    learnt: Learnt;
     units: Units;
     shots: readonly StoredShot[];
     tastings: readonly StoredTasting[];
@@ -195,7 +212,10 @@ function readBench(
     tastings: cupsOf.get(shot.id) ?? [],
   }));
   const judging = judgingOf(house);
-  const advice = nextMove(askedOf({ target, setup, shots: stored, draft, judging }, units));
+  const advice = nextMove({
+    ...askedOf({ target, setup, shots: stored, draft, judging }, units),
+    ...learnt,
+  });
   const shots = stored.map((shot, i) => ({ ...shot, mark: advice.marks[i]! }));
   const spentG = all.reduce(
     (sum, shot) => sum + shot.doseG + purgeOf(shot, setup.grinder.retentionG),
@@ -227,34 +247,4 @@ export function askedOf(
     units,
     ...judging,
   };
-}
-
-/** How the house judges its dial-ins. */
-export function judgingOf({ doseSchool, proofGoalPct, leastLiking }: House): Judging {
-  return { doseSchool, proofGoal: proofGoalPct / 100, leastLiking };
-}
-
-/** What a shot of a recipe is judged against. */
-export function targetOf(
-  house: House,
-  draft: StoredDraft,
-  { roast, opensOn }: { readonly roast: RoastReading; readonly opensOn: number },
-): Target {
-  return targetSchema.parse({
-    ...draft.recipe,
-    doseToleranceG: house.doseToleranceG,
-    yieldToleranceG: yieldTolerance(house.yieldToleranceG, draft.recipe.yieldG),
-    startDial: draft.startDial,
-    tasteFirst: house.tasteFirst,
-    openDay: Math.round(opensOn),
-    roastLevel: roast.level ?? 0,
-  });
-}
-
-/** A stored shot as the advisor takes it, with its latest straight tasting. */
-export function advisedShot(shot: StoredShot, tastings: readonly StoredTasting[]): Shot {
-  const taste = tastings.findLast(
-    (tasting) => tasting.shotId === shot.id && tasting.serving === 'straight',
-  )?.scales;
-  return { ...shot, taste };
 }

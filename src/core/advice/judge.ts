@@ -13,6 +13,7 @@ import {
   NOISE_SD,
   YIELD_DOUBT,
   YIELD_EXPONENT,
+  type Reference,
   type TimedShot,
 } from '../grinder/timeRows';
 import { CHOKED } from '../choked';
@@ -46,7 +47,8 @@ export interface Judged {
   readonly offsetS: number;
   /** The time window on the pump's clock. */
   readonly pumpWindowS: readonly [number, number];
-  readonly restDays: number;
+  /** Of the newest shot that says; null where none does: the coffee is then taken as of the reference's age. */
+  readonly restDays: number | null;
   readonly dial: number;
   readonly aimDoseG: number;
   /** Of the last shot; undefined where it was not noted. */
@@ -55,6 +57,17 @@ export interface Judged {
   readonly units: Units;
   /** The recipe was revised after the last shot, so that shot is not judged by it. */
   readonly isRevised: boolean;
+}
+
+/** The day ageing counts from. */
+const MEMORY_REST_DAYS = 14;
+
+/**
+ * What a grinder's memory counts from, whatever the recipes were: a 1:2 of the basket's rating on day 14 at
+ * the memory's reference dial.
+ */
+export function memoryReference({ ratedG }: NextInput['basket'], dial: number): Reference {
+  return { dial, doseG: ratedG, yieldG: 2 * ratedG, restDays: MEMORY_REST_DAYS };
 }
 
 /** The shots on the pump's clock, what they are counted from, and the window they are meant for. */
@@ -88,7 +101,7 @@ export function judge(input: NextInput): Judged {
   const last = shots[shots.length - 1];
   const model = fitTimeModel({
     shots: timed.shots,
-    reference: { ...reference, dial: input.memory?.referenceDial ?? reference.dial },
+    reference: input.memory ? memoryReference(input.basket, input.memory.referenceDial) : reference,
     prior: priorOf(input, (pumpWindowS[0] + pumpWindowS[1]) / 2),
     retentionG: grinder.retentionG,
   });
@@ -109,8 +122,7 @@ export function judge(input: NextInput): Judged {
 }
 
 function priorOf({ grinder, memory, coffee }: NextInput, expectedTimeS: number): TimePrior {
-  if (memory && memory.dialIns > 0)
-    return priorFromMemory(memory, coffee ?? { light: 0, dark: 0, intensity: 0 });
+  if (memory) return priorFromMemory(memory, coffee ?? { light: 0, dark: 0, intensity: 0 });
   return plainPrior(pumpSeconds(expectedTimeS), slopePrior(grinder));
 }
 
@@ -150,8 +162,8 @@ function usualFirstDrip(shots: readonly Shot[]): number {
   return noted.reduce((sum, drip) => sum + drip, 0) / noted.length;
 }
 
-function lastRestDays(shots: readonly Shot[]): number {
-  return shots.reduce<number>((days, shot) => shot.restDays ?? days, 0);
+function lastRestDays(shots: readonly Shot[]): number | null {
+  return shots.findLast(({ restDays }) => restDays !== undefined)?.restDays ?? null;
 }
 
 /** Grams purged: the figure noted, else twice the retention for a tick. */

@@ -4,7 +4,7 @@ import { slopePrior } from '../grinder/dial';
 import type { GrindFeatures, PastDialIn } from '../grinder/memory';
 import { rowsOf } from '../grinder/timeRows';
 import { featuresOf, type ReleaseFacts } from '../coffee/features';
-import { timedShots } from './judge';
+import { memoryReference, timedShots } from './judge';
 import type { NextInput } from './types';
 
 /** What of a coffee moves its time at one setting. */
@@ -13,16 +13,16 @@ export function grindFeatures(release: ReleaseFacts): GrindFeatures {
   return { light: Math.max(0, -(roastLevel ?? 0)), dark: Math.max(0, roastLevel ?? 0), intensity };
 }
 
-/** Its shots as rows from the memory's reference dial, by the dial-in's own dose, yield and first day. */
+/** Its shots as rows from what a memory counts from. */
 export function pastDialIn(
-  input: Pick<NextInput, 'target' | 'grinder' | 'shots'>,
+  input: Pick<NextInput, 'target' | 'grinder' | 'basket' | 'shots'>,
   features: GrindFeatures,
   referenceDial: number,
 ): PastDialIn {
-  const { shots, reference, pumpWindowS } = timedShots(input);
+  const { shots, pumpWindowS } = timedShots(input);
   const { rows } = rowsOf({
     shots,
-    reference: { ...reference, dial: referenceDial },
+    reference: memoryReference(input.basket, referenceDial),
     retentionG: input.grinder.retentionG,
     slope: slopePrior(input.grinder).mean,
     expectedLnTimeS: Math.log(pumpSeconds((pumpWindowS[0] + pumpWindowS[1]) / 2)),

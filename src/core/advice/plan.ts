@@ -96,8 +96,17 @@ export function isProven(judged: Judged, setting: Setting): boolean {
   return valid >= least && proofOf(judged, setting).inWindow >= goal;
 }
 
+/** What is asked of a plan more than once is planned once. */
+const plans = new WeakMap<Judged, Plan>();
+
 /** The setting to pull next. */
 export function planOf(judged: Judged): Plan {
+  const known = plans.get(judged) ?? makePlan(judged);
+  plans.set(judged, known);
+  return known;
+}
+
+function makePlan(judged: Judged): Plan {
   const here: Setting = { dial: judged.dial, doseG: judged.aimDoseG };
   const scored = candidates(judged, here)
     .filter((setting) => isSensible(judged, setting))
@@ -165,7 +174,7 @@ function candidates(judged: Judged, here: Setting): Setting[] {
     .map(roundDial)
     .filter((dial) => dial >= min - 1e-9 && dial <= max + 1e-9);
   const settings = [...new Set([here.dial, ...dials])].flatMap((dial) =>
-    [here.doseG, target.doseG, trimmedDose(judged, dial)].flatMap((doseG) =>
+    [...new Set([here.doseG, target.doseG, trimmedDose(judged, dial)])].flatMap((doseG) =>
       doseG === null ? [] : [{ dial, doseG }],
     ),
   );

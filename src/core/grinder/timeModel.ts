@@ -63,7 +63,8 @@ export interface NextShot {
   readonly dial: number;
   readonly doseG: number;
   readonly yieldG: number;
-  readonly restDays: number;
+  /** Null where it is not known: as of the reference's age. */
+  readonly restDays: number | null;
   readonly purgeG: number;
 }
 

@@ -1,0 +1,39 @@
+/** What a dial-in of the house is judged by. */
+import type { Judging } from '@/core/advice/types';
+import type { RoastReading } from '@/core/coffee/roast';
+import type { Shot } from '@/core/schema/shot';
+import { targetSchema, yieldTolerance, type Target } from '@/core/schema/target';
+import type { StoredDraft } from '@/data/dialIns';
+import type { House } from '@/data/house';
+import type { StoredShot } from '@/data/shots';
+import type { StoredTasting } from '@/data/tastings';
+
+/** How the house judges its dial-ins. */
+export function judgingOf({ doseSchool, proofGoalPct, leastLiking }: House): Judging {
+  return { doseSchool, proofGoal: proofGoalPct / 100, leastLiking };
+}
+
+/** What a shot of a recipe is judged against. */
+export function targetOf(
+  house: House,
+  draft: StoredDraft,
+  { roast, opensOn }: { readonly roast: RoastReading; readonly opensOn: number },
+): Target {
+  return targetSchema.parse({
+    ...draft.recipe,
+    doseToleranceG: house.doseToleranceG,
+    yieldToleranceG: yieldTolerance(house.yieldToleranceG, draft.recipe.yieldG),
+    startDial: draft.startDial,
+    tasteFirst: house.tasteFirst,
+    openDay: Math.round(opensOn),
+    roastLevel: roast.level ?? 0,
+  });
+}
+
+/** A stored shot as the advisor takes it, with its latest straight tasting. */
+export function advisedShot(shot: StoredShot, tastings: readonly StoredTasting[]): Shot {
+  const taste = tastings.findLast(
+    (tasting) => tasting.shotId === shot.id && tasting.serving === 'straight',
+  )?.scales;
+  return { ...shot, taste };
+}
