@@ -8,13 +8,15 @@ import type { NextInput } from '@/core/advice/types';
 import { readRoast } from '@/core/coffee/roast';
 import { slopePrior } from '@/core/grinder/dial';
 import { learnGrinder, REMEMBERED_DIAL_INS, type GrinderMemory } from '@/core/grinder/memory';
+import { taughtBy, type Taught } from '@/core/grinder/taught';
 import { restSpan } from '@/core/rest/rest';
 import { completeDraft, type StoredDraft } from '@/data/dialIns';
 import { prepared, type Db } from '@/data/database';
+import { listParts, type StoredGrinder } from '@/data/equipment';
 import type { House } from '@/data/house';
 import { kept } from '@/data/kept';
 import { findReleases } from '@/data/releases';
-import type { StoredSetup } from '@/data/setups';
+import { allSetups, type StoredSetup } from '@/data/setups';
 import { shotsOfDialIns } from '@/data/shots';
 import { factsOf } from './facts';
 import { DECIDED } from './history';
@@ -34,8 +36,18 @@ export function memoryFor(
   draft: StoredDraft,
   setup: StoredSetup,
 ): Pick<NextInput, 'memory'> {
-  const { memory, dialIns } = memoryOf(db, house, setup, draft.style);
+  const { memory, dialIns } = memoryOf(db, house, setup.grinder, draft.style);
   return memory.dialIns === 0 || dialIns.has(draft.dialInId) ? {} : { memory };
+}
+
+/** What each grinder has taught in the style of the house, by its id; those that taught nothing are missing. */
+export function listTaught(db: Db, house: House): Readonly<Record<string, Taught>> {
+  return Object.fromEntries(
+    listParts(db, 'grinder').flatMap((grinder) => {
+      const taught = taughtBy(memoryOf(db, house, grinder, house.brewStyle).memory, grinder);
+      return taught === null ? [] : [[grinder.id, taught]];
+    }),
+  );
 }
 
 interface Known {
@@ -47,7 +59,7 @@ interface Known {
 function memoryOf(
   db: Db,
   house: House,
-  { grinder, basket }: StoredSetup,
+  grinder: StoredGrinder,
   style: StoredDraft['style'],
 ): Known {
   const key = `${grinder.id} ${style}`;
@@ -61,11 +73,13 @@ function memoryOf(
         drafts.map(({ releaseId }) => releaseId),
       ).map((release) => [release.id, release]),
     );
+    const setups = allSetups(db);
     const referenceDial = grinder.referenceDial ?? drafts[0]?.startDial ?? grinder.min;
     const past = drafts.flatMap((draft) => {
       const release = releases.get(draft.releaseId);
       const batch = release?.batches.find(({ id }) => id === draft.batchId);
-      if (!release || !batch) return [];
+      const basket = setups.get(draft.setupId)?.basket;
+      if (!release || !batch || !basket) return [];
       const roast = readRoast(batch, house.roastMap);
       const opensOn = restSpan(roast.level ?? 0, house.restSchool).opens;
       const shots = shotsOf(draft.dialInId)

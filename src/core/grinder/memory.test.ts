@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { expectSignificant } from '../../../tests/support/significant';
 import { learnGrinder, priorFromMemory, type GrindFeatures, type PastDialIn } from './memory';
+import { taughtBy } from './taught';
 import type { TimeRow } from './timeRows';
 
 const PLAIN: GrindFeatures = { light: 0, dark: 0, intensity: 0 };
@@ -45,6 +46,18 @@ describe('worked (13): a memory of two', () => {
     expectSignificant(prior.covariance.get(0, 1), -0.0001675);
     const centre = Math.log(Math.sqrt(26.5 * 29.5));
     expectSignificant((centre - prior.mean[0]!) / prior.mean[1]!, 2.527);
+  });
+
+  it('is said in seconds and dials', () => {
+    const taught = taughtBy(memory, { stepSize: 1 })!;
+    expect(taught.dialIns).toBe(2);
+    // 28·(e^.0922 − 1), and its band for a coffee to come: sd .0218 a step.
+    expect(taught.stepS).toBeCloseTo(2.7, 1);
+    expect(taught.stepHalf80S).toBeCloseTo(28 * Math.exp(0.0922) * 1.2816 * 0.0218, 1);
+    expect(taught.scatterPct).toBeCloseTo(4.06, 1);
+    // (3.4638 − ln 28) / .0922 = 1.4 for a medium one; light runs faster, so finer, dark the other way.
+    expect(taught.usualDials).toEqual({ light: 0, medium: 1, dark: 3 });
+    expect(taughtBy(learnGrinder([], SLOPE, 0), { stepSize: 1 })).toBeNull();
   });
 
   it('is found again by a warm start', () => {

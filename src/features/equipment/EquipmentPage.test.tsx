@@ -10,12 +10,21 @@ import { EquipmentPage } from './EquipmentPage';
 
 jest.mock('next/navigation', () => ({ useRouter: () => router }));
 
+const TAUGHT = {
+  dialIns: 12,
+  stepS: 2.71,
+  stepHalf80S: 0.5,
+  scatterPct: 4.1,
+  usualDials: { light: 9.5, medium: 11, dark: 12 },
+};
+
 function openEquipment(role: 'lead' | 'reader' = 'lead') {
   const { db } = openHouse();
   const page = () => (
     <>
       <EquipmentPage
         setups={listSetups(db)}
+        taught={Object.fromEntries(listParts(db, 'grinder').map(({ id }) => [id, TAUGHT]))}
         parts={{
           machine: listParts(db, 'machine'),
           grinder: listParts(db, 'grinder'),
@@ -30,6 +39,13 @@ function openEquipment(role: 'lead' | 'reader' = 'lead') {
 }
 
 describe('Equipment', () => {
+  it('says what a grinder has taught', () => {
+    openEquipment();
+    expect(
+      screen.getByText(/12 dial-ins taught: a step finer adds 2\.7 ± 0\.5 s.*11 medium, 12 dark/),
+    ).toBeTruthy();
+  });
+
   it('makes a setup of what is there and of what is described in the same go', async () => {
     const sent = fakeServer(DONE);
     const { db, user } = openEquipment();

@@ -5,6 +5,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import styled from 'styled-components';
 import type { Part } from '@/core/entity/equipment';
+import type { Taught } from '@/core/grinder/taught';
 import type { StoredParts } from '@/data/equipment';
 import type { StoredSetup } from '@/data/setups';
 import { Button, QuietButton } from '@/ui/Button';
@@ -16,7 +17,7 @@ import { offerUndo } from '@/ui/undo';
 import { useCommand } from '@/ui/useCommand';
 import { PartEditor } from './PartEditor';
 import { SetupEditor, type PartLists } from './SetupEditor';
-import { basketWords, grinderWords, machineWords } from './words';
+import { basketWords, grinderWords, machineWords, taughtWords } from './words';
 
 const Rows = styled.ul`
   display: grid;
@@ -43,9 +44,12 @@ const Row = styled.li`
 export function EquipmentPage({
   setups,
   parts,
+  taught,
 }: {
   setups: readonly StoredSetup[];
   parts: PartLists;
+  /** What past dial-ins taught, by grinder. */
+  taught: Readonly<Record<string, Taught>>;
 }) {
   const { units } = usePerson();
   return (
@@ -67,7 +71,9 @@ export function EquipmentPage({
         part="grinder"
         title="Grinders"
         stored={parts.grinder}
-        wordsOf={(grinder) => grinderWords(grinder, units)}
+        wordsOf={(grinder) =>
+          [grinderWords(grinder, units), ...taughtWords(taught[grinder.id])].join('. ')
+        }
       />
       <Parts
         part="basket"

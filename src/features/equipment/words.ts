@@ -1,5 +1,6 @@
 /** A part in one line. */
 import type { StoredBasket, StoredGrinder, StoredMachine } from '@/data/equipment';
+import type { Taught } from '@/core/grinder/taught';
 import { BOILER_LABELS } from '@/core/vocabulary';
 import { massWords, temperatureStepWords, temperatureWords, type Units } from '@/core/units';
 
@@ -45,6 +46,16 @@ export function grinderWords(grinder: StoredGrinder, units: Units): string {
     referenceDial === undefined ? 'not calibrated' : `reference coffee at ${referenceDial}`,
     ...(chokesAt === undefined ? [] : [`chokes beyond ${chokesAt}`]),
   ].join(', ');
+}
+
+/** What past dial-ins taught of a grinder; nothing where there were none. */
+export function taughtWords(taught: Taught | undefined): string[] {
+  if (!taught) return [];
+  const { dialIns, stepS, stepHalf80S, scatterPct, usualDials } = taught;
+  const from = dialIns === 1 ? 'One dial-in' : `${dialIns} dial-ins`;
+  return [
+    `${from} taught: a step finer adds ${stepS.toFixed(1)} ± ${stepHalf80S.toFixed(1)} s to a shot of 28 s, like shots scatter by ${scatterPct.toFixed(1)} %, a washed coffee runs 28 s at about ${usualDials.light} light, ${usualDials.medium} medium, ${usualDials.dark} dark`,
+  ];
 }
 
 export function basketWords(basket: StoredBasket, units: Units): string {

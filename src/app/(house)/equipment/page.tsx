@@ -3,15 +3,17 @@ import { listParts } from '@/data/equipment';
 import { listSetups } from '@/data/setups';
 import { EquipmentPage } from '@/features/equipment/EquipmentPage';
 import { loadHouse } from '@/features/frame/load';
+import { listTaught } from '@/views/grinderMemory';
 
 export const metadata = { title: 'Equipment' };
 
 export default async function Equipment() {
-  await loadHouse();
+  const { house } = await loadHouse();
   const db = database();
   return (
     <EquipmentPage
       setups={listSetups(db)}
+      taught={listTaught(db, house)}
       parts={{
         machine: listParts(db, 'machine'),
         grinder: listParts(db, 'grinder'),
