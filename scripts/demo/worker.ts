@@ -1,4 +1,5 @@
 /** Working in the demo house as its people do: the same commands, with the clock set back. */
+import { isProvenStatus } from '@/core/advice/types';
 import { randomBytes } from 'node:crypto';
 import { proposeFrom } from '@/core/start/propose';
 import { STYLE_STEPS } from '@/core/programme/styles';
@@ -210,7 +211,7 @@ export class DemoWorker {
     return String(shotId);
   }
 
-  /** Follows the advice until it says confirmed, or for so many shots; answers the shots. */
+  /** Follows the advice until it says proven, or for so many shots; answers the shots. */
   dialIn(
     dialIn: DialIn,
     people: readonly string[],
@@ -221,7 +222,7 @@ export class DemoWorker {
     for (let i = 0; i < most; i++) {
       this.goTo(daysAgo, minutesAgo - 6 * i);
       shots.push(this.pull(dialIn, people[i % people.length]!, daysAgo, this.usualSlip(i)));
-      if (this.view(dialIn.releaseId).bench!.advice.status === 'confirmed') break;
+      if (isProvenStatus(this.view(dialIn.releaseId).bench!.advice.status)) break;
     }
     return shots;
   }

@@ -33,7 +33,7 @@ export interface ProposalPoint extends Known {
 const DIGITS = 1e-4;
 
 export interface CostPoint
-  extends Known, Pick<DialInCost, 'style' | 'shots' | 'spentG' | 'isConfirmed'> {}
+  extends Known, Pick<DialInCost, 'style' | 'shots' | 'spentG' | 'isProven'> {}
 
 export interface CupGroup {
   readonly process: Process;
@@ -123,8 +123,8 @@ function patternsOf(db: Db, house: House, filters: Filters, most: number): Patte
   const dialIns = records.dialIns
     .filter((dialIn) => isLetThrough(dialIn, filters))
     .map((dialIn): CostPoint => {
-      const { style, shots, spentG, isConfirmed } = dialIn;
-      return { ...knownOf(dialIn), style, shots, spentG: roundTo(spentG, 0.1), isConfirmed };
+      const { style, shots, spentG, isProven } = dialIn;
+      return { ...knownOf(dialIn), style, shots, spentG: roundTo(spentG, 0.1), isProven };
     });
   return {
     filters,

@@ -11,7 +11,7 @@ import { readRecords } from './records';
 import { askedOf, learntFor, type Bench, type ReleaseView } from './release';
 import { findTraces } from '@/data/traces';
 
-/** What a dial-in usually takes in this house: the middle of the confirmed ones. */
+/** What a dial-in usually takes in this house: the middle of the proven ones. */
 export interface Usual {
   readonly dialIns: number;
   readonly shots: number;
@@ -104,14 +104,14 @@ function listOverruns(db: Db, machineId: string): number[] {
 
 const LEAST_DIAL_INS = 3;
 function usualOf(db: Db, house: House): Usual | null {
-  const confirmed = readRecords(db, house).dialIns.filter(({ isConfirmed }) => isConfirmed);
+  const proven = readRecords(db, house).dialIns.filter(({ isProven }) => isProven);
   const middle = (values: number[]) => values.sort((a, b) => a - b)[Math.floor(values.length / 2)]!;
-  return confirmed.length < LEAST_DIAL_INS
+  return proven.length < LEAST_DIAL_INS
     ? null
     : {
-        dialIns: confirmed.length,
-        shots: middle(confirmed.map(({ shots }) => shots)),
-        spentG: middle(confirmed.map(({ spentG }) => spentG)),
-        minutes: middle(confirmed.map(({ minutes }) => minutes)),
+        dialIns: proven.length,
+        shots: middle(proven.map(({ shots }) => shots)),
+        spentG: middle(proven.map(({ spentG }) => spentG)),
+        minutes: middle(proven.map(({ minutes }) => minutes)),
       };
 }

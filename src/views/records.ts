@@ -37,12 +37,12 @@ export interface About {
 }
 
 export interface DialInCost extends About {
-  /** Shots and grams until first confirmed, or all of them when it never was. */
+  /** Shots and grams until first proven, or all of them when it never was. */
   readonly shots: number;
   readonly spentG: number;
   /** At the bench, breaks left out. */
   readonly minutes: number;
-  readonly isConfirmed: boolean;
+  readonly isProven: boolean;
 }
 
 export interface Cup extends About {
@@ -196,7 +196,7 @@ function readDialIn(
         0,
       ),
       minutes: benchMinutes(spent.map(({ pulledAt }) => pulledAt)),
-      isConfirmed: count !== null,
+      isProven: count !== null,
     },
     cups: tastings.map(({ tastedAt, scales, notesFound }) => ({
       ...about,

@@ -101,7 +101,7 @@ function standingOf(house: House, view: ReleaseView, today: string, units: Units
     rest: batch.rest,
     bench: bench && {
       shots: bench.shotCount,
-      isConfirmed: isProvenStatus(bench.advice.status),
+      isProven: isProvenStatus(bench.advice.status),
       next: nextWords(bench),
       tasters: tastersOf(bench).size,
       isPublished: isPublishedDraft(view, bench),

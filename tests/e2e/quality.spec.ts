@@ -214,9 +214,9 @@ test('the demo house stands at every stage, with a bench’s worth of work', asy
   for (const words of [
     'Fresh from the roaster',
     'Opens tomorrow',
-    'Best from today, confirmed, not yet tasted',
+    'Best from today, proven, not yet tasted',
     'a second palate is missing',
-    'Confirmed and tasted by two, not published',
+    'Proven and tasted by two, not published',
     'recipe still public',
     'A newer batch is here',
     'of sample left',

@@ -120,7 +120,7 @@ function preparation(judged: Judged): Judgement | null {
   if (mark.otherBeans)
     reasons.unshift(REASON_WORDS.otherBeans(shot.beans ?? 'room', shots.at(-2)?.beans ?? 'room'));
   if (mark.unpurged) reasons.push(REASON_WORDS.unpurged());
-  if (mark.odd) reasons.push(REASON_WORDS.odd());
+  if (mark.odd && !mark.unpurged) reasons.push(REASON_WORDS.odd());
   if (target.openDay !== undefined && shot.restDays !== undefined && shot.restDays < target.openDay)
     reasons.push(REASON_WORDS.tooFresh(shot.restDays, target.openDay));
   const direction = directionOf(shot, target.roastLevel, mark.side);

@@ -25,12 +25,12 @@ function standing(daysOld: number, changes: Partial<Standing> = {}): Standing {
 
 const BENCH = {
   shots: 4,
-  isConfirmed: false,
+  isProven: false,
   next: 'Finer, 12 → 11',
   tasters: 0,
   isPublished: false,
 } as const;
-const confirmed = (tasters: number) => ({ ...BENCH, isConfirmed: true, tasters });
+const proven = (tasters: number) => ({ ...BENCH, isProven: true, tasters });
 const words = (state: Standing) => dueOf(state).map((due) => due.words);
 
 describe('what a release asks for', () => {
@@ -49,7 +49,7 @@ describe('what a release asks for', () => {
 
   it('says the next move of a dial-in under way', () => {
     expect(words(standing(9, { bench: BENCH }))).toEqual([
-      '4 shots, not confirmed. Next: finer, 12 → 11.',
+      '4 shots, not proven. Next: finer, 12 → 11.',
     ]);
     expect(words(standing(9, { bench: { ...BENCH, shots: 0 } }))).toEqual([
       'Recipe on the bench: pull the first shot.',
@@ -64,20 +64,20 @@ describe('what a release asks for', () => {
   });
 
   it.each([
-    [0, 'Best from today, confirmed, not yet tasted.'],
-    [1, 'Confirmed, not published: a second palate is missing.'],
-    [2, 'Confirmed and tasted by two, not published.'],
-  ])('confirmed, %d tasters: %s', (tasters, said) => {
-    expect(words(standing(8, { bench: confirmed(tasters) }))).toEqual([said]);
+    [0, 'Best from today, proven, not yet tasted.'],
+    [1, 'Proven, not published: a second palate is missing.'],
+    [2, 'Proven and tasted by two, not published.'],
+  ])('proven, %d tasters: %s', (tasters, said) => {
+    expect(words(standing(8, { bench: proven(tasters) }))).toEqual([said]);
   });
 
   it('is silent while the recipe on the bench is public and the coffee at its best', () => {
-    const bench = { ...confirmed(2), isPublished: true };
+    const bench = { ...proven(2), isPublished: true };
     expect(words(standing(10, { bench, isPublic: true }))).toEqual([]);
   });
 
   it('warns before and after a public recipe outlives its batch', () => {
-    const bench = { ...confirmed(2), isPublished: true };
+    const bench = { ...proven(2), isPublished: true };
     const at = (daysOld: number) => words(standing(daysOld, { bench, isPublic: true }));
     expect(at(20)).toEqual([
       'Best days end tomorrow, recipe is public: check that it still holds.',
@@ -90,7 +90,7 @@ describe('what a release asks for', () => {
 
   it('counts the sample against the checks that are planned', () => {
     const planned = { checksAhead: ['2026-05-22', '2026-06-02'] };
-    const bench = { ...confirmed(2), isPublished: true };
+    const bench = { ...proven(2), isPublished: true };
     const at = (leftG: number) => words(standing(10, { bench, leftG, ...planned }));
     expect(at(30)).toEqual(['30 g of sample left, two checks planned: they need 80 g.']);
     expect(at(-5)).toEqual(['0 g of sample left, two checks planned: they need 80 g.']);
@@ -98,7 +98,7 @@ describe('what a release asks for', () => {
   });
 
   it('speaks of a check day only for a recipe that is public', () => {
-    const bench = { ...confirmed(2), isPublished: true };
+    const bench = { ...proven(2), isPublished: true };
     const today = { checksAhead: [TODAY], bench };
     expect(words(standing(10, { ...today, isPublic: true }))[0]).toMatch(/check day.*is today/);
     expect(words(standing(10, today))).toEqual([]);

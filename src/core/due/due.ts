@@ -14,7 +14,7 @@ export interface Standing {
   /** The recipe on the bench; null before a proposal was accepted. */
   readonly bench: {
     readonly shots: number;
-    readonly isConfirmed: boolean;
+    readonly isProven: boolean;
     /** The one next move in words. */
     readonly next: string;
     /** People who tasted this recipe. */
@@ -153,28 +153,19 @@ function benchDue({ rest, today }: Standing, bench: NonNullable<Standing['bench'
     return daysBetween(today, rest.openOn) === 1
       ? [due('opensTomorrow', 2, 'pull', 'Opens tomorrow: the recipe is on the bench.')]
       : [];
-  if (!bench.isConfirmed) return [dialInDue(bench)];
+  if (!bench.isProven) return [dialInDue(bench)];
   if (bench.tasters >= 2)
-    return [due('publish', 3, 'publish', 'Confirmed and tasted by two, not published.')];
+    return [due('publish', 3, 'publish', 'Proven and tasted by two, not published.')];
   if (bench.tasters === 1)
-    return [
-      due('secondTaster', 3, 'taste', 'Confirmed, not published: a second palate is missing.'),
-    ];
+    return [due('secondTaster', 3, 'taste', 'Proven, not published: a second palate is missing.')];
   return rest.state === 'best'
-    ? [
-        due(
-          'notTasted',
-          3,
-          'taste',
-          `${bestWords(today, rest.bestFrom)}, confirmed, not yet tasted.`,
-        ),
-      ]
-    : [due('notTasted', 3, 'taste', 'Confirmed, not yet tasted.')];
+    ? [due('notTasted', 3, 'taste', `${bestWords(today, rest.bestFrom)}, proven, not yet tasted.`)]
+    : [due('notTasted', 3, 'taste', 'Proven, not yet tasted.')];
 }
 
 function dialInDue({ shots, next }: NonNullable<Standing['bench']>): Due {
   if (shots === 0) return due('firstShot', 2, 'pull', 'Recipe on the bench: pull the first shot.');
-  const pulled = `${shots} ${shots === 1 ? 'shot' : 'shots'}, not confirmed`;
+  const pulled = `${shots} ${shots === 1 ? 'shot' : 'shots'}, not proven`;
   return due(
     'dialIn',
     2,

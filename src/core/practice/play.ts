@@ -150,7 +150,7 @@ function stateAfter(
   });
   const advice = nextMove({ target, grinder, basket: BASKET, shots });
   const leftG = budgetG - spentG;
-  const isConfirmed = isProvenStatus(advice.status);
+  const isProven = isProvenStatus(advice.status);
   return {
     target,
     startDial: START_DIAL,
@@ -158,6 +158,6 @@ function stateAfter(
     advice,
     spentG,
     leftG,
-    outcome: isConfirmed ? 'confirmed' : leftG < recipe.doseG ? 'spent' : 'open',
+    outcome: isProven ? 'confirmed' : leftG < recipe.doseG ? 'spent' : 'open',
   };
 }

@@ -18,7 +18,7 @@ const SHOWN = [
   { value: 'spentG', label: 'Coffee' },
 ] as const;
 
-/** What it took to reach a confirmed recipe, dial-in by dial-in. */
+/** What it took to prove a setting, dial-in by dial-in. */
 export function Costs({
   points: dialIns,
   count,
@@ -27,33 +27,33 @@ export function Costs({
   const router = useRouter();
   const { mass } = useUnits();
   const [open, setOpen] = useState<'shots' | 'spentG'>('shots');
-  const confirmed = dialIns.filter(({ isConfirmed }) => isConfirmed);
+  const proven = dialIns.filter(({ isProven }) => isProven);
   const format = (value: number) => (open === 'spentG' ? mass(value, 0) : value.toFixed(0));
-  const [older, newer] = halves(confirmed).map((half) => medianOf(half.map((one) => one[open])));
+  const [older, newer] = halves(proven).map((half) => medianOf(half.map((one) => one[open])));
   return (
     <section>
-      <SectionTitle as="h2">Shots and coffee to a confirmed recipe</SectionTitle>
+      <SectionTitle as="h2">Shots and coffee to a proven setting</SectionTitle>
       {dialIns.length === 0 ? (
         <p>Here stands what each dial-in took, once shots are logged.</p>
       ) : (
         <>
           <Choice label="Count" value={open} onChange={setOpen} options={SHOWN} />
-          {confirmed.length >= 4 && (
+          {proven.length >= 4 && (
             <p style={{ margin: '8px 0' }}>
               In the middle {format(older!)}
               {open === 'shots' ? ' shots' : ''} over the older half and {format(newer!)} over the
-              newer half of {confirmed.length} confirmed dial-ins;{' '}
-              {dialIns.length - confirmed.length} more ended without two landings in a row.
+              newer half of {proven.length} proven dial-ins; {dialIns.length - proven.length} more
+              ended without a proof.
             </p>
           )}
           <LazyTimeChart
-            label="Spent until confirmed, over time; the table below says the same"
+            label="Spent until proven, over time; the table below says the same"
             points={dialIns.map((one) => ({
               id: one.releaseId,
               name: one.name,
               day: one.day,
               value: one[open],
-              isHollow: !one.isConfirmed,
+              isHollow: !one.isProven,
             }))}
             fromZero
             format={format}
@@ -61,7 +61,7 @@ export function Costs({
           />
           <Unfold label="As a table, each with its release">
             {() => (
-              <TableScroll aria-label="Shots and coffee to a confirmed recipe">
+              <TableScroll aria-label="Shots and coffee to a proven setting">
                 <Table>
                   <TableHead
                     columns={['Release', 'Begun', 'Shots', 'Coffee', { words: 'Ended' }]}
@@ -75,7 +75,7 @@ export function Costs({
                         <td>{dayWords(one.day)}</td>
                         <td>{one.shots}</td>
                         <td>{mass(one.spentG, 0)}</td>
-                        <td className="words">{one.isConfirmed ? 'confirmed' : 'not confirmed'}</td>
+                        <td className="words">{one.isProven ? 'proven' : 'not proven'}</td>
                       </tr>
                     ))}
                   </tbody>
@@ -84,7 +84,7 @@ export function Costs({
             )}
           </Unfold>
           <Small>
-            A hollow point was never confirmed. {newestWords(dialIns.length, count)}
+            A hollow point was never proven. {newestWords(dialIns.length, count)}
             <a href={exportHref}>Export CSV</a>
           </Small>
         </>

@@ -43,14 +43,14 @@ export function exportPatterns(
       ];
     case 'dial-ins':
       return [
-        ['release', 'begun_on', 'style', 'shots', 'spent_g', 'confirmed'],
-        ...view.dialIns.points.map(({ name, day, style, shots, spentG, isConfirmed }) => [
+        ['release', 'begun_on', 'style', 'shots', 'spent_g', 'proven'],
+        ...view.dialIns.points.map(({ name, day, style, shots, spentG, isProven }) => [
           name,
           day,
           style,
           shots,
           spentG,
-          isConfirmed ? 'yes' : 'no',
+          isProven ? 'yes' : 'no',
         ]),
       ];
     case 'cups':

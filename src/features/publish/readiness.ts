@@ -19,14 +19,14 @@ export function readinessOf({ bench }: ReleaseView): Readiness[] {
   const { draft, shots } = bench;
   const [from, to] = draft.recipe.restDays;
   const lacking = lacksOf(bench);
-  const isConfirmed = lacking === null;
+  const isProven = lacking === null;
   const tasters = tastersOf(bench).size;
   const last = shots.findLast((shot) => shot.draftId === draft.id);
   const isRested = last !== undefined && last.restDays >= from && last.restDays <= to;
   return [
     {
       gate: 'confirmed',
-      isMet: isConfirmed,
+      isMet: isProven,
       words: lacking ?? proofWords(bench.advice.proof!),
     },
     {
