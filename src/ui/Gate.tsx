@@ -281,7 +281,7 @@ function Proven({ proof, scale }: { proof: Proof; scale: Scale }) {
       />
       <path d={`M${mean} ${y - 6}l5 6l-5 6l-5 -6z`} fill="var(--ink)" />
       <text className="number" x={mean} y={y - 10} textAnchor="middle">
-        {`${proof.meanS.toFixed(1)} ± ${half.toFixed(1)} s, ${surePct(proof.inWindow)} % sure`}
+        {`${proof.meanS.toFixed(1)} ± ${half.toFixed(1)} s, ${surePct(proof.inWindow)} % sure to hold`}
       </text>
     </g>
   );

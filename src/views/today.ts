@@ -5,7 +5,7 @@ import { LIMITS } from '@/core/limits';
 import { addDays, daysBetween } from '@/core/rest/day';
 import { REST_SCHOOLS } from '@/core/vocabulary';
 import { restSpan, type RestSpan } from '@/core/rest/rest';
-import { STATUS_WORDS } from '@/core/advice/words';
+import { headOf } from '@/core/advice/words';
 import { dueOf, type Due, type Standing } from '@/core/due/due';
 import { METRIC, type Units } from '@/core/units';
 import { runThrough } from '@/core/runThrough';
@@ -135,5 +135,5 @@ export function isPublishedDraft({ versions }: ReleaseView, { draft }: Bench): b
 function nextWords({ advice, shots, draft }: Bench): string {
   if (shots.at(-1)?.draftId !== draft.id) return 'pull the first shot of the new recipe';
   // Only what to do; what stays is said on the bench itself.
-  return (advice.move?.words ?? STATUS_WORDS[advice.status]).split('. ')[0]!.replace(/\.$/, '');
+  return headOf(advice).split('. ')[0]!.replace(/\.$/, '');
 }

@@ -220,7 +220,7 @@ test('the demo house stands at every stage, with a bench’s worth of work', asy
     'recipe still public',
     'A newer batch is here',
     'of sample left',
-    'same again, with better puck prep',
+    'same again, purged',
   ])
     await expect(due, words).toContainText(words);
   await page.getByRole('button', { name: /^Release:/ }).press('Enter');
@@ -230,6 +230,6 @@ test('the demo house stands at every stage, with a bench’s worth of work', asy
   await expect(page.getByRole('option', { name: /^Vereda Niebla/ })).toBeVisible();
   await openRelease(page, server.url, 'Serra do Lume', 'pull');
   const advice = page.getByLabel('Next move');
-  await expect(advice).toContainText('Same again, with better puck prep');
+  await expect(advice).toContainText('Same again, purged');
   await expect(advice).toContainText('was not purged');
 });

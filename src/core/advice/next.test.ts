@@ -5,6 +5,7 @@ import { SEEN } from '../vocabulary';
 import { doseChange } from './plan';
 import { nextMove } from './next';
 import { ADVICE_STATUSES } from './types';
+import { headOf } from './words';
 
 const codes = (advice: ReturnType<typeof nextMove>) => advice.reasons.map((r) => r.code);
 
@@ -261,5 +262,24 @@ describe('advice: properties', () => {
         }
       }),
     );
+  });
+});
+
+describe('the move in a few words', () => {
+  it.each([
+    [shot({ doseG: 18.7, timeS: 29 }), 'Check the dose'],
+    [shot({ yieldG: 40, timeS: 29 }), 'Check the yield'],
+    [shot({ doseG: 18.7, yieldG: 41, timeS: 32 }), 'Check dose and yield'],
+    [shot({ byVolume: true }), 'Weigh the yield'],
+    [shot({ seen: ['spurt'] }), 'Same again, with better puck prep'],
+    [shot(), 'Pull it unchanged'],
+  ])('%#: %s', (last, words) => {
+    expect(headOf(nextMove(question([last])))).toBe(words);
+  });
+
+  it('says what an unpurged move lacks', () => {
+    const shots = [shot({ timeS: 21.5 }), shot({ dial: -3, timeS: 26, purged: false })];
+    expect(headOf(nextMove(question(shots)))).toBe('Same again, purged');
+    expect(headOf(nextMove(question([shot({ timeS: 20 })])))).toMatch(/^Finer, 0 → /);
   });
 });

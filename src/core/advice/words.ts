@@ -5,11 +5,11 @@ import type { Shot } from '../schema/shot';
 import { massWords, temperatureWords, type Units } from '../units';
 import { CLOCK_LABELS, type BeanState, type Clock } from '../vocabulary';
 import type { PrepSign } from './prep';
-import type { AdviceStatus, Proof, Reason } from './types';
+import type { Advice, AdviceStatus, Proof, Reason } from './types';
 
 /** What each status asks for, in a few words. */
-export const STATUS_WORDS: Record<AdviceStatus, string> = {
-  measure: 'Measure again',
+const STATUS_WORDS: Record<AdviceStatus, string> = {
+  measure: 'Pull it again, measured',
   prep: 'Same again, with better puck prep',
   grind: 'Change the grind',
   dose: 'Change the dose',
@@ -19,6 +19,27 @@ export const STATUS_WORDS: Record<AdviceStatus, string> = {
   repeated: 'Proven: taste it',
   confirmed: 'Confirmed',
 };
+
+/** More to the point than its status, where one reason stands alone. */
+const REASON_HEADS: Readonly<Record<string, string>> = {
+  doseOff: 'Check the dose',
+  yieldOff: 'Check the yield',
+  'doseOff yieldOff': 'Check dose and yield',
+  byVolume: 'Weigh the yield',
+  noFirstDrip: 'Note the first drip',
+  unpurged: 'Same again, purged',
+  tooFresh: 'Wait, or pull it for practice',
+};
+
+/** The one next move in a few words: the move itself, else what its reasons ask for. */
+export function headOf({
+  status,
+  move,
+  reasons,
+}: Pick<Advice, 'status' | 'move' | 'reasons'>): string {
+  const codes = reasons.map(({ code }) => code).join(' ');
+  return move?.words ?? REASON_HEADS[codes] ?? STATUS_WORDS[status];
+}
 
 const PREP_TEXT: Record<PrepSign, string> = {
   spurt: 'It spurted: water found a channel. Mend distribution and tamp, and pull it again.',

@@ -4,7 +4,7 @@ import { isProvenStatus } from '@/core/advice/types';
 import styled from 'styled-components';
 import { revisedWindow } from '@/core/advice/revise';
 import type { Move } from '@/core/advice/types';
-import { STATUS_WORDS } from '@/core/advice/words';
+import { headOf } from '@/core/advice/words';
 import { CLOCK_LABELS } from '@/core/vocabulary';
 import type { Bench } from '@/views/release';
 import { Button } from '@/ui/Button';
@@ -65,8 +65,8 @@ export function NextMove({ bench, releaseId }: { bench: Bench; releaseId: string
   const last = bench.shots.at(-1);
   const headline =
     last?.draftId === bench.draft.id
-      ? (move?.words ?? STATUS_WORDS[status])
-      : `Pull the first shot${last ? ' of the new recipe' : ''}`;
+      ? headOf(bench.advice)
+      : `Pull the first shot${last ? ' of the new recipe' : ''}${move ? `: ${move.words.toLowerCase()}` : ''}`;
   const [low, high] = expect.interval80;
   return (
     <Frame aria-label="Next move" aria-live="polite">

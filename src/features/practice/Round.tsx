@@ -2,7 +2,7 @@
 
 import { useState, type FormEvent } from 'react';
 import styled from 'styled-components';
-import { STATUS_WORDS } from '@/core/advice/words';
+import { headOf } from '@/core/advice/words';
 import { LEVEL_FACTS, type PracticeLevel } from '@/core/practice/levels';
 import type { PracticeMove, PracticeState, PracticeTruth } from '@/core/practice/play';
 import { CLOCK_LABELS } from '@/core/vocabulary';
@@ -126,9 +126,7 @@ export function Round({
           {isAdvised && (
             <Advice aria-label="Next move">
               <strong>
-                {shots.length === 0
-                  ? 'Pull the first shot as it stands'
-                  : (advice.move?.words ?? STATUS_WORDS[advice.status])}
+                {shots.length === 0 ? 'Pull the first shot as it stands' : headOf(advice)}
                 {advice.purgeG > 0 && `, purge ${mass(advice.purgeG)} first`}
               </strong>
               {advice.reasons.map(({ code, text: words }) => (
