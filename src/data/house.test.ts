@@ -233,7 +233,7 @@ describe('today', () => {
     const first = read();
     expect(read()).toBe(first);
     send(db, 'logShot', shotInput(draftId));
-    expect(read()[0]!.due[0]!.words).toMatch(/^1 shot, not confirmed/);
+    expect(read()[0]!.due[0]!.words).toMatch(/^1 shot, not proven/);
     const later = readToday(db, findHouse(db)!, { today: '2026-06-20' });
     expect(later[0]!.active[0]!.rest.state).toBe('fading');
   });
