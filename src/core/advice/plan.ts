@@ -20,7 +20,7 @@ const STEPS_CENTRE = 2;
 /** Farthest move considered, in steps: beyond it the straight line is not believed. */
 const FARTHEST_STEPS = 40;
 
-/** Dose trim: at most this off the recipe, never more over the basket's rating than a proposal. */
+/** Dose trim: at most this off the recipe, and within these of the basket's rating, as a lead may go. */
 const TRIM_LIMIT_G = 1;
 const UNDER_RATING_G = 2;
 const OVER_RATING_G = 1;
