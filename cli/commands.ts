@@ -28,9 +28,16 @@ import { simulateShot } from '@/core/shot/simulate';
 import { tasteOfCup } from '@/core/shot/cupTaste';
 import { comingFrom } from '@/core/start/comingFrom';
 import { learn } from '@/core/start/fit';
-import { OUTPUTS } from '@/core/start/priors';
+import { OUTPUTS, rulesInForce } from '@/core/start/priors';
 import { propose, PUSHED, withEvidence } from '@/core/start/propose';
-import { CLOCKS, DOSE_SCHOOLS, REST_SCHOOLS, STYLES, TEMPERATURE_SCHOOLS } from '@/core/vocabulary';
+import {
+  CLOCKS,
+  DOSE_SCHOOLS,
+  HEADSPACES,
+  REST_SCHOOLS,
+  STYLES,
+  TEMPERATURE_SCHOOLS,
+} from '@/core/vocabulary';
 import { command, type Command } from './command';
 
 const interval = z.tuple([z.number(), z.number()]);
@@ -70,6 +77,7 @@ const pastRelease = z.strictObject({
   style: oneOf('Style', STYLES),
   recipe: recipeSchema,
   ratedG: quantity('ratedG').optional(),
+  diameterMm: quantity('diameterMm').optional(),
   grindSteps: z.number().min(-60).max(60).optional(),
   weight: z.number().min(0).max(1).optional(),
 });
@@ -101,6 +109,7 @@ const proposal = z.object({
   evidence: z.array(z.object({ id: z.string(), weight: z.number(), effect: z.number() })),
   warnings: coded,
   rulesOnly: z.boolean(),
+  ownRecipe: z.object({ ratio: z.number() }).loose().nullable(),
   releases: z.number(),
   startDial: z
     .object({
@@ -124,12 +133,14 @@ const proposeCommand = command({
     history: z.array(pastRelease).max(5000).default([]),
     setup: setupSchema.optional(),
     rules: ownRulesSchema.optional(),
+    headspace: oneOf('Headspace', HEADSPACES).default('toRating'),
     comingFrom: pastRelease.optional(),
   }),
   output: proposal,
-  run: ({ comingFrom: known, ...input }) => {
-    if (!known) return propose(input);
-    const { history, temperatureSchool, rules, ...question } = input;
+  run: ({ comingFrom: known, headspace, rules: own = [], ...input }) => {
+    const rules = rulesInForce(own, headspace);
+    if (!known) return propose({ ...input, rules });
+    const { history, temperatureSchool, ...question } = input;
     const model = learn(history, temperatureSchool, rules);
     const { changes, proposal: answer, told } = comingFrom(model, known, question, rules);
     return { ...withEvidence(answer, told, question), changes };

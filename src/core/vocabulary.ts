@@ -86,6 +86,15 @@ export const DOSE_SCHOOL_LABELS: Record<DoseSchool, string> = {
   trim: 'Trimmed where one grinder step is too coarse',
 };
 
+/** How full a basket is proposed. */
+export const HEADSPACES = ['toRating', 'roomAbove'] as const;
+export type Headspace = (typeof HEADSPACES)[number];
+
+export const HEADSPACE_LABELS: Record<Headspace, string> = {
+  toRating: 'Filled to its rating',
+  roomAbove: 'Room above the puck, about 5 % less',
+};
+
 export const REST_SCHOOLS = ['byRoast', 'oneWeek', 'patient', 'early'] as const;
 export type RestSchool = (typeof REST_SCHOOLS)[number];
 

@@ -5,6 +5,7 @@
 import { setImmediate } from 'node:timers/promises';
 import { prepareEvidence } from '@/core/start/evidence';
 import { learn, type HouseModel, type PastRelease } from '@/core/start/fit';
+import { rulesInForce, type OwnRule } from '@/core/start/priors';
 import { recencyWeight } from '@/core/start/recency';
 import { grindStepsOf, inferredReference } from '@/core/start/startDial';
 import type { Grinder } from '@/core/schema/setup';
@@ -22,6 +23,11 @@ export interface HouseKnowledge {
   readonly modelOf: (school: TemperatureSchool) => HouseModel;
   /** A grinder with the reference dial it was calibrated to, or the one past recipes point to. */
   readonly withReference: <G extends Grinder & Pick<StoredGrinder, 'id'>>(grinder: G) => G;
+}
+
+/** The rules the house goes by, its schools among them. */
+export function rulesOf({ rules, headspace }: House): readonly OwnRule[] {
+  return rulesInForce(rules, headspace);
 }
 
 /** Everything the house has learnt. */
@@ -67,6 +73,8 @@ function knowledgeOf(decided: readonly DecidedRecipe[], house: House): HouseKnow
       style,
       recipe,
       ratedG: setup.basket.ratedG,
+      diameterMm: setup.basket.diameterMm,
+      setupId: setup.id,
       grindSteps:
         dial === null ? undefined : (grindStepsOf(withReference(setup.grinder), dial) ?? undefined),
       weight: recencyWeight(ago, house.halfLife ?? null),
@@ -79,7 +87,7 @@ function knowledgeOf(decided: readonly DecidedRecipe[], house: House): HouseKnow
     withReference,
     modelOf: (school) => {
       let model = models.get(school);
-      if (!model) models.set(school, (model = learn(history, school, house.rules)));
+      if (!model) models.set(school, (model = learn(history, school, rulesOf(house))));
       return model;
     },
   };
@@ -90,7 +98,7 @@ function referencesOf(
   decided: readonly DecidedRecipe[],
   house: House,
 ): HouseKnowledge['withReference'] {
-  const rules = learn([], house.temperatureSchool, house.rules);
+  const rules = learn([], house.temperatureSchool, rulesOf(house));
   const inferred = new Map<string, number | null>();
   return (grinder) => {
     if (grinder.referenceDial !== undefined) return grinder;

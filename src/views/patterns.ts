@@ -10,7 +10,7 @@ import type { Db } from '@/data/database';
 import type { DecidedRecipe } from './history';
 import type { House } from '@/data/house';
 import { kept } from '@/data/kept';
-import { MODEL_RESTS_ON, readHouseModel } from './houseModel';
+import { MODEL_RESTS_ON, readHouseModel, rulesOf } from './houseModel';
 import { readRecords, RECORDS_REST_ON, type About, type Cup, type DialInCost } from './records';
 import { roastBandOf } from '@/core/coffee/roastBand';
 import { isLetThrough, readFilters, type Filters } from './patternFilters';
@@ -103,7 +103,7 @@ function patternsOf(db: Db, house: House, filters: Filters, most: number): Patte
     : learn(
         shown.map(({ past }) => past),
         house.temperatureSchool,
-        house.rules,
+        rulesOf(house),
       );
   const records = readRecords(db, house);
   const proposals = shown.flatMap(({ recipe, about, past }) => {

@@ -178,7 +178,7 @@ function readDialIn(
   const about = aboutOf(release, { batch, style, setupId, roastLevel: roast.level });
   const opensOn = restSpan(roast.level ?? 0, house.restSchool).opens;
   const count = shotsToProven(
-    { ...setup, ...judgingOf(house) },
+    { ...setup, ...judgingOf(house, release) },
     stored.map((shot) => ({
       shot: advisedShot(shot, cupsOf.get(shot.id) ?? []),
       recipe: shot.draftId,

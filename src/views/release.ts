@@ -148,6 +148,7 @@ export function* releasesInSteps(
       bench:
         draft && setup
           ? readBench(house, {
+              release,
               draft,
               setup,
               batch,
@@ -186,6 +187,7 @@ const MOST_SHOTS = 150;
 function readBench(
   house: House,
   {
+    release,
     draft,
     setup,
     batch,
@@ -194,6 +196,7 @@ function readBench(
     shots: all,
     tastings,
   }: {
+    release: StoredRelease;
     draft: StoredDraft;
     setup: StoredSetup;
     batch: BatchView;
@@ -211,7 +214,7 @@ function readBench(
     number: before + i + 1,
     tastings: cupsOf.get(shot.id) ?? [],
   }));
-  const judging = judgingOf(house);
+  const judging = judgingOf(house, release);
   const advice = nextMove({
     ...askedOf({ target, setup, shots: stored, draft, judging }, units),
     ...learnt,

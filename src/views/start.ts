@@ -17,7 +17,7 @@ import type { Units } from '@/core/units';
 import type { BrewStyle, Process } from '@/core/vocabulary';
 import type { Db } from '@/data/database';
 import type { House } from '@/data/house';
-import { readHouseModel, type HouseKnowledge } from './houseModel';
+import { readHouseModel, rulesOf, type HouseKnowledge } from './houseModel';
 import { factsToday } from './facts';
 import { readRelease, type BatchView, type ReleaseView } from './release';
 import { listBenchNames, listOpenDrafts, type StoredRecipe } from '@/data/dialIns';
@@ -123,6 +123,7 @@ export function readStart(
     release: factsToday(view.release, batch, today),
     style: asked.style,
     setup,
+    setupId: setup?.id,
     restSchool: house.restSchool,
     clock: house.clock,
     units,
@@ -234,9 +235,11 @@ function readComingFrom(
     style: draft.style,
     recipe: draft.recipe,
     ratedG: bench.setup.basket.ratedG,
+    diameterMm: bench.setup.basket.diameterMm,
+    setupId: bench.setup.id,
     grindSteps: grindStepsOf(grinder, dial) ?? undefined,
   };
-  const { changes, proposal } = comingFrom(model, known, question, house.rules);
+  const { changes, proposal } = comingFrom(model, known, question, rulesOf(house));
   const isSameGrinder = grinderId === bench.setup.grinder.id;
   const steps = known.grindSteps ?? proposeFrom(model, { ...question, ...known }).mean.grindSteps;
   const reference = dial - (LN_TIME_PER_STEP * steps) / slopePrior(grinder).mean;

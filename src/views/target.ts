@@ -5,12 +5,20 @@ import type { Shot } from '@/core/schema/shot';
 import { targetSchema, yieldTolerance, type Target } from '@/core/schema/target';
 import type { StoredDraft } from '@/data/dialIns';
 import type { House } from '@/data/house';
+import type { StoredRelease } from '@/data/releases';
 import type { StoredShot } from '@/data/shots';
 import type { StoredTasting } from '@/data/tastings';
 
-/** How the house judges its dial-ins. */
-export function judgingOf({ doseSchool, proofGoalPct, leastLiking }: House): Judging {
-  return { doseSchool, proofGoal: proofGoalPct / 100, leastLiking };
+/** How the house judges the dial-ins of a release. */
+export function judgingOf(
+  { doseSchool, proofGoalPct, leastLiking }: House,
+  release: Pick<StoredRelease, 'doseSchool'>,
+): Judging {
+  return {
+    doseSchool: release.doseSchool ?? doseSchool,
+    proofGoal: proofGoalPct / 100,
+    leastLiking,
+  };
 }
 
 /** What a shot of a recipe is judged against. */

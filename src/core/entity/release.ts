@@ -1,5 +1,5 @@
 /** What is sold. Its components and batches are entities of their own. */
-import { SERVED, SERVED_LABELS } from '../vocabulary';
+import { DOSE_SCHOOL_LABELS, DOSE_SCHOOLS, SERVED, SERVED_LABELS } from '../vocabulary';
 import { notes, quantity, text, word, type Entered, type Values } from './field';
 
 export const RELEASE = {
@@ -12,6 +12,13 @@ export const RELEASE = {
     label: 'Served',
     unsaid: 'both',
     headers: ['served', 'serving'],
+  }),
+  /** May a dial-in of this coffee touch the dose? As the house does when unsaid. */
+  doseSchool: word(DOSE_SCHOOLS, DOSE_SCHOOL_LABELS, {
+    label: 'Dose while dialling in',
+    hint: 'Empty: as the house does',
+    isOpen: true,
+    headers: ['dose school'],
   }),
   promisedNotes: notes({
     label: 'Promised notes',

@@ -44,10 +44,12 @@ export function comingFrom(
   const proposal = proposeFrom(told, question);
   const values = valuesOf(proposal.recipe, proposal.grindSteps);
   const before = valuesOf(known.recipe, known.grindSteps ?? null);
+  const isSameClock = known.recipe.clock === proposal.recipe.clock;
   const changes = Object.fromEntries(
     PUSHED.flatMap((name) => {
       const [from, to] = [before[name], values[name]];
-      if (from === null || to === null) return [];
+      // Seconds of two clocks look alike and say different things.
+      if (from === null || to === null || (name === 'timeS' && !isSameClock)) return [];
       const [low, high] = proposal.interval80[name];
       const change: Change = { from, to, change: to - from, interval80: [low - from, high - from] };
       return [[name, change]];
@@ -56,15 +58,14 @@ export function comingFrom(
   return { changes, proposal, told };
 }
 
-/** Times are compared on the pump's clock alone. */
 function valuesOf(
-  { ratio, temperatureC, timeS, clock, doseG }: Recipe,
+  { ratio, temperatureC, timeS, doseG }: Recipe,
   grindSteps: number | null,
 ): Record<Pushed, number | null> {
   return {
     ratio,
     temperatureC,
-    timeS: clock === 'pump' ? (timeS[0] + timeS[1]) / 2 : null,
+    timeS: (timeS[0] + timeS[1]) / 2,
     grindSteps,
     doseG,
   };

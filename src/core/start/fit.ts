@@ -3,6 +3,8 @@
  * asked many times; nothing in it depends on the coffee that is asked about.
  */
 import { featuresOf, type Features, type ReleaseFacts } from '../coffee/features';
+import { USUAL_FIRST_DRIP_S } from '../extraction/clock';
+import { referenceStretch } from '../fits/basketLaw';
 import type { Recipe } from '../schema/recipe';
 import type { BrewStyle, TemperatureSchool } from '../vocabulary';
 import { designRow } from './design';
@@ -20,6 +22,10 @@ export interface PastRelease {
   readonly recipe: PastRecipe;
   /** Rating of the basket the recipe was made for. */
   readonly ratedG?: number | undefined;
+  /** Its diameter; the reference basket's when absent. */
+  readonly diameterMm?: number | undefined;
+  /** The setup it was made on; where neither is named a question is taken to be asked of the same. */
+  readonly setupId?: string | undefined;
   /** Final grind, in reference steps finer than the reference coffee; unknown when absent. */
   readonly grindSteps?: number | undefined;
   /** How much it counts, 0-1; 1 when absent. See `recencyWeight`. */
@@ -92,7 +98,12 @@ export function rowOfPast(past: PastRelease): number[] {
 
 /** What a recipe says of one output on the model's scale; null when it does not say. */
 export function outputOf(
-  { recipe, ratedG, grindSteps }: Pick<PastRelease, 'recipe' | 'ratedG' | 'grindSteps'>,
+  {
+    recipe,
+    ratedG,
+    diameterMm,
+    grindSteps,
+  }: Pick<PastRelease, 'recipe' | 'ratedG' | 'diameterMm' | 'grindSteps'>,
   output: Output,
 ): number | null {
   switch (output) {
@@ -101,15 +112,22 @@ export function outputOf(
     case 'temperatureC':
       return recipe.temperatureC ?? null;
     case 'lnTimeS':
-      // Times on the other clock are never compared; they teach nothing here.
-      return recipe.clock === 'pump' && recipe.timeS
-        ? Math.log((recipe.timeS[0] + recipe.timeS[1]) / 2)
-        : null;
+      return timeOf(recipe, { ratedG, diameterMm });
     case 'grindSteps':
       return grindSteps ?? null;
     case 'lnDose':
       return ratedG === undefined ? null : Math.log(recipe.doseG / ratedG);
   }
+}
+
+/** ln time of a window's middle, from the pump and in the reference basket. A drip nobody noted is a usual one. */
+function timeOf(
+  { timeS, clock }: PastRecipe,
+  basket: Pick<PastRelease, 'ratedG' | 'diameterMm'>,
+): number | null {
+  if (!timeS || !clock) return null;
+  const dripS = clock === 'firstDrip' ? USUAL_FIRST_DRIP_S : 0;
+  return Math.log((timeS[0] + timeS[1]) / 2 + dripS) - Math.log(referenceStretch(basket));
 }
 
 /** The row a question asks about. */

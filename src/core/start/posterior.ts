@@ -161,8 +161,20 @@ export function predict(
   fits: readonly Posterior[],
   row: readonly number[],
   extraVariance: (fit: Posterior) => number = () => 0,
+  own: OwnPart = { mean: 0, noiseLeft: 1 },
 ): Prediction {
-  return averaged(fits, row, (fit) => fit.s2 + extraVariance(fit));
+  const { mean, halfWidth80 } = averaged(
+    fits,
+    row,
+    (fit) => own.noiseLeft * fit.s2 + extraVariance(fit),
+  );
+  return { mean: mean + own.mean, halfWidth80 };
+}
+
+/** What is known of a coffee's own deviation from the rest: its mean, and the share of the noise that is left. */
+export interface OwnPart {
+  readonly mean: number;
+  readonly noiseLeft: number;
 }
 
 /**

@@ -4,7 +4,7 @@
  * Outputs: ln ratio; temperature °C; ln time (s, from the pump); grind G in reference steps finer than
  * the house's reference coffee (one reference step = .10 in ln time); ln(dose / basket rating).
  */
-import type { BrewStyle, TemperatureSchool } from '../vocabulary';
+import type { BrewStyle, Headspace, TemperatureSchool } from '../vocabulary';
 
 export const OUTPUTS = ['lnRatio', 'temperatureC', 'lnTimeS', 'grindSteps', 'lnDose'] as const;
 export type Output = (typeof OUTPUTS)[number];
@@ -54,7 +54,7 @@ const STYLE_ROWS: Record<AlteredStyle, RuleRow> = {
     [0, 1],
     [0, 0.12],
     [1.5, 2],
-    [0.05, 0.04],
+    [0.02, 0.03],
   ],
   declining: [
     [0, 0.06],
@@ -70,14 +70,15 @@ const LIGHT: RuleRow = [
   [2, 0.6],
   [0, 0.05],
   [1.5, 0.8],
-  [-0.01, 0.02],
+  [0.01, 0.02],
 ];
 const DARK: RuleRow = [
   [-0.3, 0.1],
   [-2, 1.5],
   [0, 0.06],
   [-1, 0.8],
-  [0.01, 0.02],
+  // A dark roast swells: the same grams take more room.
+  [-0.015, 0.02],
 ];
 const INTENSITY: RuleRow = [
   [-0.06, 0.04],
@@ -199,6 +200,17 @@ export interface OwnRule {
   readonly output: Output;
   readonly mean: number;
   readonly sd: number;
+}
+
+/** ln(dose / basket rating) where the house leaves room above the puck. House heuristic. */
+const ROOM_ABOVE: Rule = [ln(0.95), 0.02];
+
+/** A house's rules in force: its own, and the base of the dose by its headspace where it set none itself. */
+export function rulesInForce(own: readonly OwnRule[], headspace: Headspace): readonly OwnRule[] {
+  const isBase = ({ factor, output }: OwnRule) => factor === 'base' && output === 'lnDose';
+  if (headspace === 'toRating' || own.some(isBase)) return own;
+  const [mean, sd] = ROOM_ABOVE;
+  return [...own, { factor: 'base', output: 'lnDose', mean, sd }];
 }
 
 /** Styles whose ln ratio rule with roast is not simply "half the main sd around 0". */

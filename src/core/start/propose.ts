@@ -4,6 +4,8 @@
  */
 import { featuresOf, type Features, type ReleaseFacts } from '../coffee/features';
 import { USUAL_FIRST_DRIP_S } from '../extraction/clock';
+import { REFERENCE_BASKET, referenceStretch } from '../fits/basketLaw';
+import { Z_80 } from '../grinder/dial';
 import { dot } from '../linear';
 import { restSpan } from '../rest/rest';
 import type { Recipe } from '../schema/recipe';
@@ -27,6 +29,7 @@ import {
   type HouseModel,
   type PastRelease,
 } from './fit';
+import { ownParts, ownRecipeOf } from './ownRecipe';
 import { predict, TRUST_FROM_N, type Posterior } from './posterior';
 import { FACTORS, processSd, type Output, type OwnRule } from './priors';
 import { dialWarnings, setupWarnings, styleWarnings, type Warning } from './setupLimits';
@@ -38,6 +41,8 @@ export interface Question {
   readonly release: ReleaseFacts;
   readonly style: BrewStyle;
   readonly setup?: Setup | undefined;
+  /** Which of the house's setups that is. */
+  readonly setupId?: string | undefined;
   readonly restSchool?: RestSchool | undefined;
   /** The clock the window is written on; the pump's when absent. */
   readonly clock?: Clock | undefined;
@@ -69,16 +74,19 @@ export interface Proposal {
   readonly rulesOnly: boolean;
   /** Past releases that count at all. */
   readonly releases: number;
+  /** The coffee's own last recipe, which the figures follow; null for one without. */
+  readonly ownRecipe: PastRelease['recipe'] | null;
 }
-
-/** Basket assumed when no setup is named. House heuristic: the trade's commonest double. */
-const ASSUMED_RATED_G = 18;
 
 /** Limits of a proposal (model.md §2). */
 const RATIO_LIMIT = [0.9, 4] as const;
 const TEMPERATURE_LIMIT_C = [80, 97] as const;
 const DOSE_UNDER_RATED_G = 2;
-const DOSE_OVER_RATED_G = 1;
+/** A lead may go further over; a proposal does not. */
+const DOSE_OVER_RATED_G = 0.5;
+
+/** A first drip nobody noted is a usual one, give or take this sd in s. House heuristic. */
+const FIRST_DRIP_SD_S = 1.5;
 
 /** Half of the published time window: 7 % of the time, at least 2 s. House heuristic. */
 const WINDOW_SHARE = 0.07;
@@ -123,22 +131,28 @@ export function proposeFrom(model: HouseModel, question: Question): Proposal {
   const unlisted = (features.processShare.other ?? 0) + features.missingShare.process;
   const roastStep = roastStepOf(features, style);
 
+  const ownRecipe = ownRecipeOf(model, release.id);
+  const own = ownParts(model, ownRecipe, question);
+
   const predictions = mapOutputs((output) =>
     predict(
       fits[output].posteriors,
       row,
       (fit) => unlistedVariance(fit, output, unlisted) + dot(roastStep, fit.mean) ** 2,
+      own[output],
     ),
   );
   const mean = mapOutputs((output) => predictions[output].mean);
   const halfWidth80 = mapOutputs((output) => predictions[output].halfWidth80);
-  const ratedG = setup?.basket?.ratedG ?? ASSUMED_RATED_G;
+  const ratedG = setup?.basket?.ratedG ?? REFERENCE_BASKET.ratedG;
+  const stretch = referenceStretch(setup?.basket);
+  const dripS = question.clock === 'firstDrip' ? USUAL_FIRST_DRIP_S : 0;
   const { values, limited, warnings } = bounded(mean, ratedG, setup, units);
   const recipe = recipeFrom(values, question);
   const shown = {
     ratio: recipe.ratio,
     temperatureC: recipe.temperatureC,
-    timeS: Math.round(values.timeS),
+    timeS: Math.round(values.timeS - dripS),
     grindSteps: roundTo(mean.grindSteps, 0.5),
     doseG: recipe.doseG,
   };
@@ -150,6 +164,8 @@ export function proposeFrom(model: HouseModel, question: Question): Proposal {
       learnedMean: averageMean(fits[output]),
       logarithmic: output.startsWith('ln'),
       scale: variable === 'doseG' ? ratedG : 1,
+      own: own[output].mean,
+      ...(variable === 'timeS' && { moved: movedTime(mean.lnTimeS, stretch, dripS) }),
       proposed: shown[variable],
       limited: limited.has(variable),
     });
@@ -158,7 +174,11 @@ export function proposeFrom(model: HouseModel, question: Question): Proposal {
     const output = OUTPUT_OF[variable];
     const show = (value: number) =>
       output.startsWith('ln') ? Math.exp(value) * (variable === 'doseG' ? ratedG : 1) : value;
-    return [show(mean[output] - halfWidth80[output]), show(mean[output] + halfWidth80[output])];
+    const ends = [mean[output] - halfWidth80[output], mean[output] + halfWidth80[output]] as const;
+    const [low, high] = [show(ends[0]), show(ends[1])];
+    return variable === 'timeS'
+      ? shownBand([stretch * low, stretch * high], stretch * show(mean.lnTimeS), dripS)
+      : [low, high];
   });
   const startDial =
     setup?.grinder === undefined
@@ -180,6 +200,7 @@ export function proposeFrom(model: HouseModel, question: Question): Proposal {
     ],
     rulesOnly: countOf(model) < TRUST_FROM_N,
     releases: countOf(model),
+    ownRecipe: ownRecipe?.recipe ?? null,
   };
 }
 
@@ -209,6 +230,34 @@ function roastStepOf(features: Features, style: BrewStyle): number[] {
   const at = (level: number) => designRow({ ...features, roastLevel: level }, style);
   const [low, high] = [at((roastLevel ?? 0) - roastSd), at((roastLevel ?? 0) + roastSd)];
   return low.map((value, j) => (high[j]! - value) / 2);
+}
+
+/** What basket and clock do to a time of the reference basket, s. */
+function movedTime(lnTimeS: number, stretch: number, dripS: number): Push[] {
+  const bars: Push[] = [
+    {
+      factor: 'basket',
+      label: 'This basket',
+      rule: Math.exp(lnTimeS) * (stretch - 1),
+      learned: 0,
+    },
+    { factor: 'clock', label: 'Counted from the first drip', rule: -dripS, learned: 0 },
+  ];
+  return bars.filter(({ rule }) => Math.abs(rule) > 1e-9);
+}
+
+/** A band from the pump as counted after a usual first drip, wider by what that leaves open, s. */
+function shownBand(
+  [low, high]: readonly [number, number],
+  centre: number,
+  dripS: number,
+): readonly [number, number] {
+  if (dripS === 0) return [low, high];
+  const dripHalf = Z_80 * FIRST_DRIP_SD_S;
+  return [
+    Math.max(1, centre - Math.hypot(centre - low, dripHalf) - dripS),
+    centre + Math.hypot(high - centre, dripHalf) - dripS,
+  ];
 }
 
 /** Raw means held to the limits of the trade and of the setup. */
@@ -241,7 +290,7 @@ function bounded(
   const values = {
     ratio: hold('ratio', Math.exp(mean.lnRatio), ...RATIO_LIMIT),
     temperatureC,
-    timeS: Math.exp(mean.lnTimeS),
+    timeS: referenceStretch(setup?.basket) * Math.exp(mean.lnTimeS),
     doseG: hold(
       'doseG',
       ratedG * Math.exp(mean.lnDose),

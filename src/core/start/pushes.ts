@@ -1,13 +1,13 @@
 /**
  * The proposal as a sum: for each factor what the rule pushes and what the house's shots have taught,
- * then one bar for rounding or a limit. The bars of a variable sum exactly to its proposed value.
+ * the coffee's own last recipe, what basket and clock do, then one bar for rounding or a limit. The bars of a variable sum exactly to its proposed value.
  * ln outputs are shown in their own unit by the factor (y − y_base)/ln(y/y_base) (model.md §2).
  */
 import { factorLabel } from './design';
 import { FACTORS, type Factor } from './priors';
 
 export interface Push {
-  readonly factor: Factor | 'rounding' | 'limit';
+  readonly factor: Factor | 'own' | 'basket' | 'clock' | 'rounding' | 'limit';
   readonly label: string;
   readonly rule: number;
   readonly learned: number;
@@ -20,6 +20,10 @@ export interface PushInput {
   /** Unit of the shown value: exp for ln outputs, times `scale` (basket rating for the dose). */
   readonly logarithmic: boolean;
   readonly scale?: number;
+  /** What the coffee's own last recipe adds, on the model's scale. */
+  readonly own?: number;
+  /** What basket and clock do to the sum, in the shown unit. */
+  readonly moved?: readonly Push[];
   /** What the recipe finally says, after limits and rounding. */
   readonly proposed: number;
   readonly limited: boolean;
@@ -27,10 +31,19 @@ export interface PushInput {
 
 /** Bars of one variable; bars of zero are left out, the base and the last are always there. */
 export function pushesOf(input: PushInput): Push[] {
-  const { row, ruleMean, learnedMean, logarithmic, scale = 1, proposed } = input;
+  const {
+    row,
+    ruleMean,
+    learnedMean,
+    logarithmic,
+    scale = 1,
+    own = 0,
+    moved = [],
+    proposed,
+  } = input;
   const base = FACTORS.indexOf('base');
   const show = (value: number) => (logarithmic ? scale * Math.exp(value) : scale * value);
-  const lnTotal = row.reduce((sum, x, j) => sum + x * learnedMean[j]!, 0);
+  const lnTotal = row.reduce((sum, x, j) => sum + x * learnedMean[j]!, own);
   const shownBase = show(learnedMean[base]!);
   const shownTotal = show(lnTotal);
   const stretch = logarithmic
@@ -47,6 +60,14 @@ export function pushesOf(input: PushInput): Push[] {
       ? []
       : [{ factor, label: factorLabel(factor), rule, learned }];
   });
+  if (own !== 0)
+    bars.push({
+      factor: 'own',
+      label: 'This coffee’s own last recipe',
+      rule: 0,
+      learned: own * stretch,
+    });
+  bars.push(...moved);
   const sum = bars.reduce((total, bar) => total + bar.rule + bar.learned, 0);
   const last: Push = input.limited
     ? { factor: 'limit', label: 'Held by a limit', rule: proposed - sum, learned: 0 }

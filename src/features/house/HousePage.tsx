@@ -8,6 +8,8 @@ import {
   CLOCKS,
   DOSE_SCHOOL_LABELS,
   DOSE_SCHOOLS,
+  HEADSPACE_LABELS,
+  HEADSPACES,
   REST_SCHOOL_LABELS,
   REST_SCHOOLS,
   roastWord,
@@ -55,7 +57,8 @@ const LABELS = {
   restSchool: 'Rest school',
   clock: 'Clock',
   tasteFirst: 'Time or taste first',
-  doseSchool: 'Dose',
+  doseSchool: 'Dose while dialling in',
+  headspace: 'Basket',
   proofGoalPct: 'A setting is proven from, % sure',
   leastLiking: 'A cup confirms from a liking of',
   doseToleranceG: 'Dose tolerance',
@@ -175,6 +178,11 @@ export function HousePage({ house, backups }: { house: House; backups: BackupVie
                 label={LABELS.doseSchool}
                 options={optionsOf(DOSE_SCHOOLS, DOSE_SCHOOL_LABELS)}
                 {...bind('doseSchool')}
+              />
+              <SelectInput
+                label={LABELS.headspace}
+                options={optionsOf(HEADSPACES, HEADSPACE_LABELS)}
+                {...bind('headspace')}
               />
               <QuantityInput
                 label={LABELS.proofGoalPct}

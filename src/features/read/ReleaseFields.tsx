@@ -139,13 +139,20 @@ function ComponentFields({
 /** Known of few coffees. */
 const RARE = ['harvest', 'lot', 'certification', 'cupScore', 'moisturePct'] as const;
 /** What a bag says beside what the models take. */
-const MORE = ['pricePerKg', 'contains', 'suggestedRecipe', 'story', 'freeNotes'] as const;
+const MORE = [
+  'doseSchool',
+  'pricePerKg',
+  'contains',
+  'suggestedRecipe',
+  'story',
+  'freeNotes',
+] as const;
 
 function moreLabel(text: ReleaseText): string {
   const said = MORE.filter((name) => text[name] !== '').map((name) =>
     RELEASE[name].label.toLowerCase(),
   );
   return said.length === 0
-    ? 'Price, allergens, suggested recipe, story, notes'
+    ? 'Dose, price, allergens, suggested recipe, story, notes'
     : `Also said: ${said.join(', ')}`;
 }

@@ -2,6 +2,7 @@
 
 import styled from 'styled-components';
 import type { Proposal, Pushed } from '@/core/start/propose';
+import { CLOCK_LABELS } from '@/core/vocabulary';
 import { useUnits } from '@/ui/person';
 import { PushChart } from '@/ui/PushChart';
 import { SectionTitle } from '@/ui/type';
@@ -32,7 +33,9 @@ export function Pushes({ name, proposal }: { name: Pushed; proposal: Proposal })
   return (
     <Variable>
       <SectionTitle>
-        {title}: {format(total)}, 80 % between {format(low)} and {format(high)}
+        {title}
+        {name === 'timeS' && `, counted ${CLOCK_LABELS[proposal.recipe.clock]}`}: {format(total)},
+        likely {format(low)} to {format(high)} (8 in 10)
       </SectionTitle>
       <PushChart
         rows={rows}

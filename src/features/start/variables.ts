@@ -21,7 +21,7 @@ export const VARIABLES: Readonly<Record<Pushed, Variable>> = {
     digits: 1,
     span: [88, 96],
   },
-  timeS: { title: 'Time from the pump', short: 'Time', unit: ' s', digits: 0, span: [20, 40] },
+  timeS: { title: 'Time', short: 'Time', unit: ' s', digits: 0, span: [20, 40] },
   grindSteps: {
     title: 'Grind, in steps finer than your reference',
     short: 'Grind',
