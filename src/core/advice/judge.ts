@@ -2,6 +2,7 @@
  * What the bench knows: every shot judged against the target, and the time model fitted to them.
  * House heuristic where a threshold stands (model.md §3, order of judgement).
  */
+import { Matrix } from 'ml-matrix';
 import { pumpSeconds, USUAL_FIRST_DRIP_S } from '../extraction/clock';
 import { isSameDial, middleSetting, slopePrior } from '../grinder/dial';
 import { priorFromMemory } from '../grinder/memory';
@@ -24,7 +25,13 @@ import { prepSigns } from './prep';
 import { between } from './proof';
 import { doseInForce } from './setting';
 import type { BeanState } from '../vocabulary';
-import { USUAL_JUDGING, type NextInput, type ShotMark, type Side } from './types';
+import {
+  USUAL_JUDGING,
+  type CarryExpectation,
+  type NextInput,
+  type ShotMark,
+  type Side,
+} from './types';
 
 /** All in the cup before this, it gushed. */
 const GUSHING_UNDER_S = 12;
@@ -101,7 +108,7 @@ export function judge(input: NextInput): Judged {
   const last = shots[shots.length - 1];
   const model = fitTimeModel({
     shots: timed.shots,
-    reference: input.memory ? memoryReference(input.basket, input.memory.referenceDial) : reference,
+    reference: referenceOf(input, reference),
     prior: priorOf(input, (pumpWindowS[0] + pumpWindowS[1]) / 2),
     retentionG: grinder.retentionG,
   });
@@ -121,9 +128,26 @@ export function judge(input: NextInput): Judged {
   };
 }
 
-function priorOf({ grinder, memory, coffee }: NextInput, expectedTimeS: number): TimePrior {
+/** What the model counts from: where the expectation of a new batch or the grinder's memory stands. */
+function referenceOf({ carry, memory, target, basket }: NextInput, own: Reference): Reference {
+  if (carry) {
+    const { doseG, yieldG } = target;
+    return { dial: carry.dial, doseG, yieldG, restDays: carry.restDays };
+  }
+  return memory ? memoryReference(basket, memory.referenceDial) : own;
+}
+
+function priorOf(input: NextInput, expectedTimeS: number): TimePrior {
+  const { grinder, memory, coffee, carry } = input;
+  if (carry) return carriedPrior(carry, priorOf({ ...input, carry: undefined }, expectedTimeS));
   if (memory) return priorFromMemory(memory, coffee ?? { light: 0, dark: 0, intensity: 0 });
   return plainPrior(pumpSeconds(expectedTimeS), slopePrior(grinder));
+}
+
+/** The level as expected of the batch; how dial, dose, yield and age act as known before. */
+function carriedPrior({ mean, sd }: CarryExpectation, known: TimePrior): TimePrior {
+  const variances = known.covariance.diag().map((variance, k) => (k === 0 ? sd ** 2 : variance));
+  return { ...known, mean: [mean, ...known.mean.slice(1)], covariance: Matrix.diag(variances) };
 }
 
 interface Clocks {

@@ -6,7 +6,9 @@
 import { settingLimits } from '../grinder/dial';
 import { basketWarnings } from '../start/setupLimits';
 import { otherFlatMove, tasteMove } from '../taste/tasteMove';
+import type { Shot } from '../schema/shot';
 import { ageShare } from './age';
+import { carriedOver, type CarriedOver } from './carried';
 import { correctedLnTime, directionOf, judge, type Judged } from './judge';
 import { prepSigns } from './prep';
 import { expectAt, landing, moveTo, purgeBefore } from './grind';
@@ -22,6 +24,7 @@ import {
   type NextInput,
   type Reason,
   type Setting,
+  type ShotMark,
 } from './types';
 import { REASON_WORDS } from './words';
 
@@ -47,12 +50,18 @@ interface Judgement {
 /** Judges the last shot in the light of all and says what to do next. */
 export function nextMove(input: NextInput): Advice {
   const judged = judge(input);
+  const carry = carriedOver(judged);
+  if (carry?.verdict === 'dialInAnew') {
+    const advice = nextMove({ ...input, carry: undefined });
+    return { ...advice, reasons: [REASON_WORDS.dialInAnew(), ...advice.reasons] };
+  }
   const { beside, ...judgement }: Judgement =
-    firstShot(judged) ??
+    firstShot(judged, carry) ??
     outOfRange(judged) ??
     measurement(judged) ??
     preparation(judged) ??
     taste(judged) ??
+    carried(judged, carry) ??
     settled(judged) ??
     grind(judged);
   const here = settingNow(judged);
@@ -65,7 +74,8 @@ export function nextMove(input: NextInput): Advice {
     purgeG: purgeBefore(judged, setting),
     costG: costOf(judged, setting),
     alternatives: alternatives(judged, judgement, beside),
-    proof: input.shots.length === 0 || judged.isRevised ? null : proofOf(judged, here),
+    proof:
+      input.shots.length === 0 || judged.isRevised ? null : (carry?.proof ?? proofOf(judged, here)),
     marks: judged.marks,
     warnings: basketWarnings(input.basket),
   };
@@ -77,8 +87,16 @@ function lastOf(judged: Judged) {
   return { shot, mark };
 }
 
-function firstShot(judged: Judged): Judgement | null {
+function firstShot(judged: Judged, carry: CarriedOver | null): Judgement | null {
   if (judged.input.shots.length > 0 && !judged.isRevised) return null;
+  if (carry) {
+    const move = moveTo(judged, carry.setting);
+    return {
+      status: move ? 'grind' : 'repeat',
+      move,
+      reasons: [REASON_WORDS.newBatch(carry.setting.dial, carry.proof)],
+    };
+  }
   const { memory } = judged.input;
   const move =
     !judged.isRevised && memory && memory.dialIns > 0
@@ -203,20 +221,43 @@ function windowMoves(judged: Judged): Reason {
   return REASON_WORDS.likedOutside(low + shift, high + shift);
 }
 
+/** Does the recipe of the batch before hold for this one? Where it does, even at a dial nobody pulled. */
+function carried(judged: Judged, carry: CarriedOver | null): Judgement | null {
+  if (!carry || !judged.marks.at(-1)?.valid) return null;
+  const { setting, proof, verdict } = carry;
+  const move = moveTo(judged, setting);
+  if (verdict === 'oneMore')
+    return {
+      status: move ? 'grind' : 'repeat',
+      move,
+      reasons: [REASON_WORDS.oneMore(setting.dial, proof, judged.goal)],
+    };
+  const all = judged.input.shots.map((shot, i) => ({ shot, mark: judged.marks[i]! }));
+  const isLiked = hasLikedCup(judged, all);
+  return {
+    status: isLiked ? 'confirmed' : 'repeated',
+    move,
+    reasons: [REASON_WORDS.carriesOver(setting.dial, proof, isLiked)],
+  };
+}
+
 /** Proven, with or without a cup; or as near as this grinder comes. */
 function settled(judged: Judged): Judgement | null {
   const here = settingNow(judged);
   if (!isProven(judged, here)) return null;
   const proof = proofOf(judged, here);
-  return hasLikedCup(judged, here)
+  return hasLikedCup(judged, shotsAt(judged, here).here)
     ? { status: 'confirmed', move: null, reasons: [REASON_WORDS.confirmed(proof)] }
     : { status: 'repeated', move: null, reasons: [REASON_WORDS.repeated(proof)] };
 }
 
-/** Was a shot of this setting tasted, without a fault and liked? */
-function hasLikedCup(judged: Judged, here: Setting): boolean {
+/** Was one of these shots tasted, without a fault and liked? */
+function hasLikedCup(
+  judged: Judged,
+  shots: readonly { readonly shot: Shot; readonly mark: ShotMark }[],
+): boolean {
   const { target, leastLiking = USUAL_JUDGING.leastLiking } = judged.input;
-  return shotsAt(judged, here).here.some(
+  return shots.some(
     ({ shot, mark }) =>
       mark.valid &&
       directionOf(shot, target.roastLevel)?.verdict === 'right' &&

@@ -34,8 +34,20 @@ export interface NextInput extends Partial<Judging> {
   /** What past dial-ins taught of this grinder, and what of this coffee it goes by. */
   readonly memory?: GrinderMemory | undefined;
   readonly coffee?: GrindFeatures | undefined;
+  /** What is expected of this batch where its recipe came over from an older one. */
+  readonly carry?: CarryExpectation | undefined;
   /** Units the words are said in; grams and °C when absent. */
   readonly units?: Units | undefined;
+}
+
+/** A new batch on its coffee's last recipe, before its first shot (model.md §5b). */
+export interface CarryExpectation {
+  /** The dial it is said for, and the rest day. */
+  readonly dial: number;
+  readonly restDays: number;
+  /** ln time there at the recipe's dose and yield, from the pump, with its sd. */
+  readonly mean: number;
+  readonly sd: number;
 }
 
 /** Where a bench is set: what the next shot is meant to have. */

@@ -38,6 +38,8 @@ export function headOf({
   reasons,
 }: Pick<Advice, 'status' | 'move' | 'reasons'>): string {
   const codes = reasons.map(({ code }) => code).join(' ');
+  if (codes === 'carriesOver')
+    return `The recipe carries over${move ? `: ${move.words.toLowerCase()}` : ''}`;
   return move?.words ?? REASON_HEADS[codes] ?? STATUS_WORDS[status];
 }
 
@@ -63,6 +65,22 @@ export const REASON_WORDS = {
   remembered: (dialIns: number): Reason => ({
     code: 'remembered',
     text: `${dialIns === 1 ? 'One past dial-in' : `${dialIns} past dial-ins`} of this grinder say so: begin there, weigh in and out, and time it.`,
+  }),
+  newBatch: (dial: number, proof: Proof): Reason => ({
+    code: 'newBatch',
+    text: `A new batch on the last recipe, its dial moved for age and colour. At ${dial} it should run about ${proof.meanS.toFixed(0)} s: one shot usually settles it.`,
+  }),
+  carriesOver: (dial: number, proof: Proof, isLiked: boolean): Reason => ({
+    code: 'carriesOver',
+    text: `The recipe carries over at dial ${dial}: this batch runs ${proof.meanS.toFixed(1)} ± ${(Z_80 * proof.sdS).toFixed(1)} s there, ${surePct(proof.inWindow)} % sure that it holds the window. ${isLiked ? 'The cup is liked: confirmed.' : 'Taste it: one cup guards against gross faults.'}`,
+  }),
+  oneMore: (dial: number, proof: Proof, goal: number): Reason => ({
+    code: 'oneMore',
+    text: `Not sure yet: ${surePct(proof.inWindow)} % that dial ${dial} holds the window, ${surePct(goal)} are asked for. One more shot at ${dial}.`,
+  }),
+  dialInAnew: (): Reason => ({
+    code: 'dialInAnew',
+    text: 'This batch lies farther off than age, colour and chance explain: dial it in anew.',
   }),
   revised: (): Reason => ({
     code: 'revised',

@@ -10,7 +10,7 @@ import { ODD_RATE, ODD_SD } from '../grinder/timePrior';
 import { NOISE_SD } from '../grinder/timeRows';
 
 /** ln times are counted from the trade's usual shot. */
-const REFERENCE_S = 28;
+export const REFERENCE_S = 28;
 /** A move has this share of its meant effect, ± sd. */
 const EFFECT = { mean: 1, sd: 0.12 } as const;
 /** Combinations of odd shots less probable than this tell nothing. */
@@ -31,6 +31,8 @@ export interface CarryInput {
   readonly window: readonly [number, number];
   readonly noiseSd?: number | undefined;
   readonly shots: readonly { readonly moveLn: number; readonly timeS: number }[];
+  /** Where the bench stands; at the last shot when absent. */
+  readonly here?: number | undefined;
   /** Moves the grinder can make, in ln time; some usual ones when absent. */
   readonly moves?: readonly number[] | undefined;
   /** How surely the window must be held, 0-1. */
@@ -43,6 +45,8 @@ export interface Carried {
   /** Probability that the window is held where the last shot was pulled, 0-1. */
   readonly inWindow: number;
   readonly best: { readonly moveLn: number; readonly inWindow: number };
+  /** Mean and sd of ln(time / 28 s) at the best move, without the noise of a single shot. */
+  readonly settled: { readonly mean: number; readonly sd: number };
   readonly verdict: CarryVerdict;
 }
 
@@ -52,15 +56,11 @@ export function carryOver(input: CarryInput): Carried {
   const parts = posterior(input);
   const [low, high] = window.map((timeS) => Math.log(timeS / REFERENCE_S)) as [number, number];
   const holds = (moveLn: number) =>
-    parts.reduce((sum, { weight, mean, covariance }) => {
-      const sd = Math.sqrt(
-        covariance.get(0, 0) +
-          2 * moveLn * covariance.get(0, 1) +
-          moveLn ** 2 * covariance.get(1, 1),
-      );
-      return sum + weight * between(mean[0] + moveLn * mean[1], sd, low, high);
+    parts.reduce((sum, part) => {
+      const { mean, variance } = at(part, moveLn);
+      return sum + part.weight * between(mean, Math.sqrt(variance), low, high);
     }, 0);
-  const here = shots.at(-1)?.moveLn ?? 0;
+  const here = input.here ?? shots.at(-1)?.moveLn ?? 0;
   const inWindow = holds(here);
   const top = [here, ...moves]
     .map((moveLn) => ({ moveLn, inWindow: holds(moveLn) }))
@@ -77,6 +77,7 @@ export function carryOver(input: CarryInput): Carried {
     mean: parts.reduce((sum, { weight, mean }) => sum + weight * mean[0], 0),
     inWindow,
     best,
+    settled: settledAt(parts, best.moveLn),
     verdict: isAnother ? 'dialInAnew' : top.inWindow >= goal ? 'carriesOver' : 'oneMore',
   };
 }
@@ -86,6 +87,25 @@ interface Part {
   /** δ and the share of its meant effect that a move has. */
   readonly mean: readonly [number, number];
   readonly covariance: Matrix;
+}
+
+/** Mean and variance of one part after a move. */
+function at({ mean, covariance }: Part, moveLn: number) {
+  return {
+    mean: mean[0] + moveLn * mean[1],
+    variance:
+      covariance.get(0, 0) + 2 * moveLn * covariance.get(0, 1) + moveLn ** 2 * covariance.get(1, 1),
+  };
+}
+
+function settledAt(parts: readonly Part[], moveLn: number): Carried['settled'] {
+  const all = parts.map((part) => ({ weight: part.weight, ...at(part, moveLn) }));
+  const mean = all.reduce((sum, part) => sum + part.weight * part.mean, 0);
+  const variance = all.reduce(
+    (sum, part) => sum + part.weight * (part.variance + (part.mean - mean) ** 2),
+    0,
+  );
+  return { mean, sd: Math.sqrt(variance) };
 }
 
 /** Every combination of good and odd shots with its probability, exactly. */
