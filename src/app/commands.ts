@@ -1,5 +1,6 @@
 /** Every command the program takes. */
 import type { Command } from '@/data/command';
+import { beginEra } from '@/features/equipment/beginEra';
 import { savePart, saveSetup } from '@/features/equipment/actions';
 import { saveHouse, saveRules, setUpHouse } from '@/features/house/actions';
 import { importDocument } from '@/features/import/actions';
@@ -21,6 +22,7 @@ import { publish, showAgain, withdraw } from '@/features/publish/actions';
 import { logShot, removeShot, restoreShot } from '@/features/pull/actions';
 import { createRelease, editRelease, saveBatch } from '@/features/read/actions';
 import { putBack, takeAway, undoEdit } from '@/features/removal/actions';
+import { carryRecipe } from '@/features/pull/carryRecipe';
 import { acceptRecipe, useRecipe } from '@/features/start/actions';
 import { recordTasting } from '@/features/taste/actions';
 
@@ -35,6 +37,7 @@ export const commands: ReadonlyMap<string, Command> = new Map(
     endOwnSessions,
     saveUnits,
     savePart,
+    beginEra,
     saveSetup,
     saveProgramme,
     createRelease,
@@ -44,6 +47,7 @@ export const commands: ReadonlyMap<string, Command> = new Map(
     putBack,
     undoEdit,
     acceptRecipe,
+    carryRecipe,
     useRecipe,
     logShot,
     removeShot,

@@ -35,6 +35,7 @@ export const LIMITS = {
   weightLossPct: { label: 'Roast weight loss', unit: '%', min: 5, max: 30 },
   sampleG: { label: 'Sample set aside', unit: 'g', min: 0, max: 100000 },
   sharePct: { label: 'Share', unit: '%', min: 0.1, max: 100 },
+  dialShift: { label: 'Shift of the dial', unit: '', min: -1000, max: 1000 },
   roastLevel: { label: 'Roast level', unit: '', min: -2, max: 2 },
   ratedG: { label: 'Basket rating', unit: 'g', min: 5, max: 30 },
   diameterMm: { label: 'Basket diameter', unit: 'mm', min: 35, max: 64 },

@@ -20,6 +20,8 @@ export interface StoredDraft extends DraftValues {
   readonly revision: number;
   readonly createdAt: string;
   readonly recipe: StoredRecipe;
+  /** The recipe of an older batch it came over from; null for one of its own. */
+  readonly carriedFrom: string | null;
   /** What the model had proposed, raw values by output. */
   readonly proposed: Readonly<Record<string, number>> | undefined;
 }
@@ -33,11 +35,12 @@ export const DRAFT_TABLE = tableOf('recipe_draft', DRAFT);
 export const DRAFT_COLUMNS = `
   r.id, r.dial_in_id AS dialInId, d.release_id AS releaseId, d.batch_id AS batchId,
   d.setup_id AS setupId, d.style, r.revision, r.created_at AS createdAt, r.proposed,
+  r.carried_from AS carriedFrom,
   ${RECIPE_TABLE.selected('r')}, ${DRAFT_TABLE.selected('r')}`;
 
 export function completeDraft(row: unknown): StoredDraft {
-  const { id, dialInId, releaseId, batchId, setupId, style, revision, createdAt, proposed } =
-    row as StoredDraft;
+  const { id, dialInId, releaseId, batchId, setupId, style, ...rest } = row as StoredDraft;
+  const { revision, createdAt, carriedFrom, proposed } = rest;
   return {
     id,
     dialInId,
@@ -47,6 +50,7 @@ export function completeDraft(row: unknown): StoredDraft {
     style,
     revision,
     createdAt,
+    carriedFrom,
     recipe: withRatio(RECIPE_TABLE.read(row)),
     ...DRAFT_TABLE.read(row),
     proposed:
@@ -146,6 +150,15 @@ export function listDialIns(db: Db, releaseIds: readonly string[]): StoredDialIn
   ).all(JSON.stringify(releaseIds)) as StoredDialIn[];
 }
 
+/** The newest dial-ins of the house, the newest first. */
+export function listNewestDialIns(db: Db, most: number): StoredDialIn[] {
+  return prepared(
+    db,
+    `SELECT id, release_id AS releaseId, batch_id AS batchId, setup_id AS setupId, style
+     FROM dial_in ORDER BY started_at DESC LIMIT ?`,
+  ).all(most) as StoredDialIn[];
+}
+
 /** Every revision of every recipe of these releases, by its id. */
 export function findDraftsOf(db: Db, releaseIds: readonly string[]): Map<string, StoredDraft> {
   const drafts = prepared(db, `${SELECT_DRAFT} WHERE d.release_id IN ${IDS}`)
@@ -185,6 +198,7 @@ export function ensureDialIn(db: Db, newId: string, key: DialInKey, at: string =
 
 export interface DraftFields extends DraftEntered {
   readonly recipe: RecipeEntered;
+  readonly carriedFrom?: string | undefined;
   readonly proposed?: Readonly<Record<string, number>> | undefined;
 }
 
@@ -192,21 +206,22 @@ export function insertDraft(
   db: Db,
   id: string,
   dialInId: string,
-  { recipe, proposed, ...fields }: DraftFields,
+  { recipe, proposed, carriedFrom, ...fields }: DraftFields,
   personId: string,
   at: string = now(),
 ): void {
   prepared(
     db,
-    `INSERT INTO recipe_draft (id, dial_in_id, revision, proposed, created_at, created_by,
+    `INSERT INTO recipe_draft (id, dial_in_id, revision, proposed, carried_from, created_at, created_by,
        ${RECIPE_TABLE.columns}, ${DRAFT_TABLE.columns})
      VALUES (@id, @dialInId,
        (SELECT coalesce(max(revision), 0) + 1 FROM recipe_draft WHERE dial_in_id = @dialInId),
-       @proposed, @at, @personId, ${RECIPE_TABLE.parameters}, ${DRAFT_TABLE.parameters})`,
+       @proposed, @carriedFrom, @at, @personId, ${RECIPE_TABLE.parameters}, ${DRAFT_TABLE.parameters})`,
   ).run({
     ...RECIPE_TABLE.write(recipe),
     ...DRAFT_TABLE.write(fields),
     proposed: proposed === undefined ? null : JSON.stringify(proposed),
+    carriedFrom: carriedFrom ?? null,
     id,
     dialInId,
     at,

@@ -45,12 +45,7 @@ export function OverruleReason({
           </Chip>
         ))}
       </ChipRow>
-      <TextInput
-        label="Why you overrule it, in your own words"
-        value={value}
-        onChange={onChange}
-        fault={fault}
-      />
+      <TextInput label="In your own words" value={value} onChange={onChange} fault={fault} />
     </Box>
   );
 }

@@ -57,5 +57,5 @@ export function useCommand({ leavesPage = false } = {}) {
     [faults],
   );
 
-  return { submit, faults, faultOf, isBusy: isSending || isRefreshing };
+  return { submit, refuse: setFaults, faults, faultOf, isBusy: isSending || isRefreshing };
 }

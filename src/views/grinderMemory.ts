@@ -12,6 +12,9 @@ import { taughtBy, type Taught } from '@/core/grinder/taught';
 import { restSpan } from '@/core/rest/rest';
 import { completeDraft, type StoredDraft } from '@/data/dialIns';
 import { prepared, type Db } from '@/data/database';
+import { erasOf } from '@/data/eras';
+import { dialToday, type Era } from '@/core/grinder/era';
+import type { Shot } from '@/core/schema/shot';
 import { listParts, type StoredGrinder } from '@/data/equipment';
 import type { House } from '@/data/house';
 import { kept } from '@/data/kept';
@@ -38,6 +41,16 @@ export function memoryFor(
 ): Pick<NextInput, 'memory'> {
   const { memory, dialIns } = memoryOf(db, house, setup.grinder, draft.style);
   return memory.dialIns === 0 || dialIns.has(draft.dialInId) ? {} : { memory };
+}
+
+/** What a grinder taught in a style, for a question outside a dial-in. */
+export function grinderMemoryOf(
+  db: Db,
+  house: House,
+  grinder: StoredGrinder,
+  style: StoredDraft['style'],
+): GrinderMemory {
+  return memoryOf(db, house, grinder, style).memory;
 }
 
 /** What each grinder has taught in the style of the house, by its id; those that taught nothing are missing. */
@@ -67,6 +80,7 @@ function memoryOf(
     const drafts = prepared(db, OF_GRINDER).all(grinder.id, style).map(completeDraft).reverse();
     const dialInIds = drafts.map(({ dialInId }) => dialInId);
     const shotsOf = shotsOfDialIns(db, dialInIds);
+    const eras = erasOf(db, grinder.id);
     const releases = new Map(
       findReleases(
         db,
@@ -84,7 +98,7 @@ function memoryOf(
       const opensOn = restSpan(roast.level ?? 0, house.restSchool).opens;
       const shots = shotsOf(draft.dialInId)
         .filter(({ isSimulated }) => !isSimulated)
-        .map((shot) => advisedShot(shot, []));
+        .flatMap((shot) => onTodaysDial(advisedShot(shot, []), shot.pulledAt, eras));
       const features = grindFeatures(factsOf(release, { roast, restDays: undefined }));
       return [
         pastDialIn(
@@ -99,4 +113,10 @@ function memoryOf(
       dialIns: new Set(dialInIds),
     };
   });
+}
+
+/** A shot with its dial as it reads today; nothing where new burrs or an unknown zero point lie between. */
+export function onTodaysDial(shot: Shot, pulledAt: string, eras: readonly Era[]): Shot[] {
+  const dial = dialToday(shot.dial, pulledAt, eras);
+  return dial === null ? [] : [{ ...shot, dial }];
 }

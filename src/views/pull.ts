@@ -58,7 +58,7 @@ export function readPull(db: Db, house: House, view: ReleaseView, bench: Bench):
   return {
     curve: grinderCurve({
       ...askedOf(bench, METRIC),
-      ...learntFor(db, house, { ...bench, facts: view.facts }),
+      ...learntFor(db, house, { ...view, ...bench }),
     }),
     traces: Object.fromEntries(
       traces.map(([shotId, trace]) => [shotId, thinned(trace, DRAWN_EVERY_S)]),

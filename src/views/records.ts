@@ -20,6 +20,7 @@ import { allSetups, type StoredSetup } from '@/data/setups';
 import { shotsOfDialIns, type StoredShot } from '@/data/shots';
 import { tastingsOfDialIns, type StoredTasting } from '@/data/tastings';
 import { dayOf } from '@/data/today';
+import { carryOf } from './newBatch';
 import { advisedShot, judgingOf, targetOf } from './target';
 
 /** What every point carries to be filtered by, and to open its release. */
@@ -138,7 +139,7 @@ function* readStale(
     const drafts = findDraftsOf(db, some);
     yield;
     const releases = new Map(findReleases(db, some).map((release) => [release.id, release]));
-    const sources: Sources = { house, setups, drafts, shotsOf, tastingsOf };
+    const sources: Sources = { db, house, setups, drafts, shotsOf, tastingsOf };
     const dialInsOf = groupBy(dialIns, ({ releaseId }) => releaseId);
     for (const [i, id] of some.entries()) {
       if (i % JUDGED_AT_ONCE === 0) yield;
@@ -156,6 +157,7 @@ function* readStale(
 }
 
 interface Sources {
+  readonly db: Db;
   readonly house: House;
   readonly setups: ReadonlyMap<string, StoredSetup>;
   readonly drafts: ReadonlyMap<string, StoredDraft>;
@@ -164,7 +166,7 @@ interface Sources {
 }
 
 function readDialIn(
-  { house, setups, drafts, shotsOf, tastingsOf }: Sources,
+  { db, house, setups, drafts, shotsOf, tastingsOf }: Sources,
   release: StoredRelease,
   { id, batchId, setupId, style }: StoredDialIn,
 ): { cost: DialInCost | null; cups: Cup[] } {
@@ -177,8 +179,17 @@ function readDialIn(
   const roast = readRoast(batch, house.roastMap);
   const about = aboutOf(release, { batch, style, setupId, roastLevel: roast.level });
   const opensOn = restSpan(roast.level ?? 0, house.restSchool).opens;
+  const first = drafts.get(stored[0]!.draftId)!;
+  const carry = carryOf(db, house, {
+    release,
+    draft: first,
+    batch: { ...batch, roast },
+    restDays: stored[0]!.restDays,
+    shots: stored.slice(0, 1),
+    today: dayOf(stored[0]!.pulledAt),
+  });
   const count = shotsToProven(
-    { ...setup, ...judgingOf(house, release) },
+    { ...setup, ...judgingOf(house, release), carry: carry ?? undefined },
     stored.map((shot) => ({
       shot: advisedShot(shot, cupsOf.get(shot.id) ?? []),
       recipe: shot.draftId,

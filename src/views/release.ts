@@ -30,6 +30,7 @@ import { shotsOfDialIns, spentOfBatches, type Spent, type StoredShot } from '@/d
 import { tastingsOfDialIns, type StoredTasting } from '@/data/tastings';
 import { factsToday } from './facts';
 import { memoryFor } from './grinderMemory';
+import { carryOf, newBatchOf, type NewBatch } from './newBatch';
 import { advisedShot, judgingOf, targetOf } from './target';
 
 export interface BenchShot extends StoredShot {
@@ -62,6 +63,8 @@ export interface BatchView extends StoredBatch {
 }
 
 export interface ReleaseView {
+  /** The day it is shown on. */
+  readonly today: string;
   readonly release: StoredRelease;
   /** Every batch, newest roast first. */
   readonly batches: readonly BatchView[];
@@ -71,6 +74,8 @@ export interface ReleaseView {
   readonly bench: Bench | null;
   readonly versions: readonly VersionLine[];
   readonly address: PublicAddress | null;
+  /** A newer batch that can be pulled on the last recipe; null where none waits. */
+  readonly newBatch: NewBatch | null;
 }
 
 /** A batch with its roast by the house's words and its rest by the house's school. */
@@ -140,26 +145,38 @@ export function* releasesInSteps(
     if (!batch) continue;
     const setup = draft && setups.get(draft.setupId);
     const facts = factsToday(release, batch, today);
+    const versions = versionsOf(release.id);
+    const shots = draft ? shotsOf(draft.dialInId) : [];
+    const bench =
+      draft && setup
+        ? readBench(house, {
+            release,
+            draft,
+            setup,
+            batch,
+            learnt: learntFor(db, house, { release, draft, setup, batch, facts, today, shots }),
+            units,
+            shots,
+            tastings: tastingsOf(draft.dialInId),
+          })
+        : null;
     views.push({
+      today,
       release,
       batches,
       batch,
       facts,
-      bench:
-        draft && setup
-          ? readBench(house, {
-              release,
-              draft,
-              setup,
-              batch,
-              learnt: learntFor(db, house, { draft, setup, facts }),
-              units,
-              shots: shotsOf(draft.dialInId),
-              tastings: tastingsOf(draft.dialInId),
-            })
-          : null,
-      versions: versionsOf(release.id),
+      bench,
+      versions,
       address: addressOf(release.id)[0] ?? null,
+      newBatch: newBatchOf(db, house, {
+        release,
+        batches,
+        bench,
+        publishedDraftId: versions[0]?.draftId ?? null,
+        today,
+        units,
+      }),
     });
   }
   return views;
@@ -170,15 +187,25 @@ export function readRelease(db: Db, house: House, id: string, reader: Reader): R
   return runThrough(releasesInSteps(db, house, [id], reader))[0] ?? null;
 }
 
-type Learnt = Pick<NextInput, 'memory' | 'coffee'>;
+type Learnt = Pick<NextInput, 'memory' | 'coffee' | 'carry'>;
 
-/** What the house has learnt of this grinder, and what of this coffee it goes by. */
+/** What the house has learnt of this grinder and of this coffee, and what it goes by. */
 export function learntFor(
   db: Db,
   house: House,
-  { draft, setup, facts }: Pick<Bench, 'draft' | 'setup'> & { readonly facts: ReleaseFacts },
+  asked: Pick<Bench, 'draft' | 'setup'> & {
+    readonly release: StoredRelease;
+    readonly batch: BatchView;
+    readonly shots: readonly Pick<StoredShot, 'restDays'>[];
+    readonly facts: ReleaseFacts;
+    readonly today: string;
+  },
 ): Learnt {
-  return { ...memoryFor(db, house, draft, setup), coffee: grindFeatures(facts) };
+  return {
+    ...memoryFor(db, house, asked.draft, asked.setup),
+    coffee: grindFeatures(asked.facts),
+    carry: carryOf(db, house, { ...asked, restDays: asked.batch.rest.restDays }) ?? undefined,
+  };
 }
 
 /** So many of the newest shots of a dial-in are shown, and judged: more teach the advice nothing. */

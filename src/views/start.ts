@@ -19,6 +19,7 @@ import type { Db } from '@/data/database';
 import type { House } from '@/data/house';
 import { readHouseModel, rulesOf, type HouseKnowledge } from './houseModel';
 import { factsToday } from './facts';
+import { newestInUse } from './newBatch';
 import { readRelease, type BatchView, type ReleaseView } from './release';
 import { listBenchNames, listOpenDrafts, type StoredRecipe } from '@/data/dialIns';
 import { listSetups, type StoredSetup } from '@/data/setups';
@@ -118,7 +119,7 @@ export function readStart(
   }));
   const asked = readAsked(search, { house, draft: view.bench?.draft, setups });
   const setup = setups.find(({ id }) => id === asked.setupId);
-  const batch = view.batches.find(({ id }) => id === asked.batchId) ?? view.batch;
+  const batch = view.batches.find(({ id }) => id === asked.batchId) ?? newestInUse(view.batches);
   const question: Question = {
     release: factsToday(view.release, batch, today),
     style: asked.style,

@@ -20,6 +20,8 @@ export interface Standings {
   readonly id: string;
   readonly name: string;
   readonly due: readonly Due[];
+  /** The batch the last recipe can be carried over to. */
+  readonly toCarry: string | null;
   /** Batches that can still be used, or whose recipe is public. */
   readonly active: readonly BatchView[];
 }
@@ -73,7 +75,8 @@ function* standingsInSteps(
     const active = view.batches.filter(isShown);
     if (active.length === 0) return [];
     const { id, name } = view.release;
-    return [{ id, name, due: dueOf(standingOf(house, view, today, units)), active }];
+    const due = dueOf(standingOf(house, view, today, units));
+    return [{ id, name, due, toCarry: view.newBatch?.batchId ?? null, active }];
   });
 }
 
@@ -105,9 +108,15 @@ function standingOf(house: House, view: ReleaseView, today: string, units: Units
       next: nextWords(bench),
       tasters: tastersOf(bench).size,
       isPublished: isPublishedDraft(view, bench),
+      isCarried: bench.draft.carriedFrom !== null,
     },
     isPublic: isPublic(view.address),
     newerBatchOf: bench && newest.id !== batch.id ? newest.roastDate : null,
+    toCarry: view.newBatch && {
+      restDays: view.newBatch.restDays,
+      fromDial: view.newBatch.source.dial,
+      toDial: view.newBatch.advice.setting.dial,
+    },
     leftG: batch.leftG,
     checksAhead: checkDays(batch.rest, closed).filter((day) => daysBetween(today, day) >= 0),
     gramsPerCheck: gramsPerCheck(

@@ -33,7 +33,7 @@ async function pullShot(page: Page): Promise<number> {
 async function publish(page: Page, version: number): Promise<void> {
   await press(page, `Publish version ${version}`);
   await expect(page.getByRole('dialog')).toContainText('never changes');
-  await press(page, 'Let it out');
+  await press(page, 'Publish');
 }
 
 test('from an empty house to a published card, by keyboard only', async ({ page, browser }) => {

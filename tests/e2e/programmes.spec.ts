@@ -42,7 +42,7 @@ test('a programme written at Start goes to bench, plate and card, and is kept fo
 
   await press(page, 'Keep it for other coffees');
   await expect(page.getByText('Kept as “Eight, then slow, then six”.')).toBeVisible();
-  await press(page, 'Put it on the bench');
+  await press(page, 'Use this recipe');
   await page.waitForURL(/\/pull$/);
   const plate = page.getByRole('region', { name: 'Recipe in force' });
   await expect(plate.getByText('Eight, then slow, then six')).toBeVisible();

@@ -103,7 +103,7 @@ test('dialogs are accessible, and every key that is listed works from where it i
   await page.getByRole('button', { name: 'Withdraw it' }).press('Enter');
   await check('Withdraw the public recipe?');
   await page.getByRole('button', { name: 'Publish version 3' }).press('Enter');
-  await check('Let version 3 leave the house?');
+  await check('Publish version 3?');
   await page.keyboard.press('Control+k');
   await check('Where to?');
   await page.getByRole('button', { name: /^Release:/ }).press('Enter');

@@ -34,7 +34,7 @@ test('taste changes the recipe by one move, and the old shots keep their own', a
   await page.getByRole('button', { name: 'Keep this cup sheet' }).press('Enter');
   const advice = page.getByLabel('Next move');
   await expect(advice).toContainText(/Longer: 42\.0 → 4\d/);
-  await advice.getByRole('button', { name: 'Put it on the bench' }).press('Enter');
+  await advice.getByRole('button', { name: 'Use this recipe' }).press('Enter');
   await expect(plate).not.toContainText('42.0');
   await expect(plate).toContainText('On the bench');
   await expect(advice).toContainText('Pull the first shot of the new recipe');
@@ -53,7 +53,7 @@ test('a style the machine cannot make is named with the nearest it can', async (
   await expect(page).toHaveURL(/style=soakFirst/);
   await page.getByLabel('Dose, g').fill('17');
   await page.getByRole('checkbox', { name: 'This setup' }).press('Space');
-  await page.getByRole('button', { name: 'Put it on the bench' }).press('Enter');
+  await page.getByRole('button', { name: 'Use this recipe' }).press('Enter');
   await expect(page.getByLabel('Recipe in force')).toContainText('17.0');
   await page.getByRole('link', { name: 'Who did what when' }).click();
   await expect(

@@ -32,6 +32,7 @@ const TOPIC_OF: Readonly<Record<string, Topic>> = {
   invitation: 'people',
   machine: 'equipment',
   grinder: 'equipment',
+  grinder_era: 'equipment',
   basket: 'equipment',
   setup: 'equipment',
   programme: 'programme',
@@ -124,6 +125,7 @@ it('every command raises the epochs of all it changed', () => {
   honest('saveUnits', { mass: 'oz', temperature: 'C' });
   const [grinder] = listParts(db, 'grinder');
   honest('savePart', { part: 'grinder', id: grinder!.id, rowVersion: 1, fields: GRINDER });
+  honest('beginEra', { grinderId: grinder!.id, kind: 'zero', shift: 2, reason: 'cleaned' });
   const other = honest('saveSetup', { setup: { ...SETUP, name: 'Second' } });
   honest('takeAway', { what: 'setup', id: other.setupId });
   const steps = [{ drive: 'pressure', level: 9, seconds: 30, ramp: false }];
@@ -147,6 +149,9 @@ it('every command raises the epochs of all it changed', () => {
   // Late: pulled before the recipe was published, so its dial may be the one it ended on.
   const late = changesOf(db, 'logShot', shotInput(draftId));
   expect(late.raised).toContain('decidedShot');
+  const newer = { ...BATCH, roastDate: '2026-05-12' };
+  const { batchId: secondBatch } = honest('saveBatch', { releaseId, batch: newer });
+  honest('carryRecipe', { releaseId, batchId: secondBatch });
   honest('withdraw', { releaseId, why: 'for a test' });
   honest('showAgain', { releaseId });
   const table = (csv: string, mapping: object) => ({ csv, mapping, dateOrder: 'ymd' });

@@ -5,6 +5,7 @@ import { isSameDial } from '../grinder/dial';
 import type { Shot } from '../schema/shot';
 import { isUnsound } from './judge';
 import { nextMove } from './next';
+import { LEAST_SHOTS } from './proof';
 import type { NextInput } from './types';
 
 /** A dial-in that took more never was one. House heuristic. */
@@ -20,10 +21,11 @@ export function shotsToProven<T>(
   targetOf: (recipe: T) => NextInput['target'],
 ): number | null {
   const most = Math.min(shots.length, MOST_SHOTS);
-  for (let count = 2; count <= most; count++) {
-    const [before, last] = [shots[count - 2]!, shots[count - 1]!];
-    // Two shots at one setting are the least that can prove it: others need not be judged.
-    if (before.recipe !== last.recipe || !isSameDial(before.shot.dial, last.shot.dial)) continue;
+  for (let count = input.carry ? 1 : LEAST_SHOTS; count <= most; count++) {
+    const [before, last] = [shots[count - 2], shots[count - 1]!];
+    // Where nothing came over two shots at one setting are the least that can prove it.
+    const isPair = before?.recipe === last.recipe && isSameDial(before.shot.dial, last.shot.dial);
+    if (!input.carry && !isPair) continue;
     const target = targetOf(last.recipe);
     if (isUnsound(last.shot, target)) continue;
     const { status } = nextMove({

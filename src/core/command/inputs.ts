@@ -87,6 +87,15 @@ export interface Commands {
     asks: MaybeSeen & { readonly part: Part; readonly fields: Sent<(typeof PARTS)[Part]> };
     answers: Edited & { readonly id: string };
   };
+  beginEra: {
+    asks: {
+      readonly grinderId: string;
+      readonly kind: string;
+      readonly shift?: TypedFigure;
+      readonly reason: string;
+    };
+    answers: Nothing;
+  };
   saveSetup: {
     asks: {
       readonly setupId?: string;
@@ -144,6 +153,10 @@ export interface Commands {
         readonly basedOn?: string | null;
         readonly proposed?: Readonly<Record<string, number>> | undefined;
       };
+    answers: { readonly draftId: string };
+  };
+  carryRecipe: {
+    asks: { readonly releaseId: string; readonly batchId: string };
     answers: { readonly draftId: string };
   };
   useRecipe: {
@@ -213,6 +226,7 @@ export const CHANGES: { readonly [K in CommandKind]: readonly Topic[] } = {
   endSessions: ['people'],
   saveUnits: ['people'],
   savePart: ['equipment'],
+  beginEra: ['equipment'],
   saveSetup: ['equipment'],
   saveProgramme: ['programme'],
   createRelease: ['release', 'batch'],
@@ -222,6 +236,7 @@ export const CHANGES: { readonly [K in CommandKind]: readonly Topic[] } = {
   putBack: REMOVABLES,
   undoEdit: ['release', 'batch', 'equipment', 'programme', 'house'],
   acceptRecipe: ['recipe'],
+  carryRecipe: ['recipe'],
   useRecipe: ['recipe'],
   logShot: ['shot'],
   removeShot: ['shot'],

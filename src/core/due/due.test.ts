@@ -15,6 +15,7 @@ function standing(daysOld: number, changes: Partial<Standing> = {}): Standing {
     bench: null,
     isPublic: false,
     newerBatchOf: null,
+    toCarry: null,
     leftG: null,
     checksAhead: [],
     gramsPerCheck: 40,
@@ -29,6 +30,7 @@ const BENCH = {
   next: 'Finer, 12 → 11',
   tasters: 0,
   isPublished: false,
+  isCarried: false,
 } as const;
 const proven = (tasters: number) => ({ ...BENCH, isProven: true, tasters });
 const words = (state: Standing) => dueOf(state).map((due) => due.words);
@@ -119,4 +121,27 @@ it('says when in words', () => {
     'in 4 days',
     '9 days ago',
   ]);
+});
+
+describe('a new batch of a coffee that has a recipe', () => {
+  it('offers the last recipe for a new batch before all else', () => {
+    const toCarry = { restDays: 8, fromDial: 12, toDial: 11.5 };
+    const due = dueOf(
+      standing(60, { isPublic: true, bench: { ...BENCH, isPublished: true }, toCarry }),
+    );
+    expect(due[0]).toMatchObject({ code: 'newBatch', stage: 'pull', urgency: 3 });
+    expect(due[0]!.words).toContain('dial 12 → 11.5');
+    // What the old batch has become is answered by the new one.
+    expect(due.map(({ code }) => code)).not.toContain('fadedPublic');
+  });
+
+  it('asks of a recipe that carried over for one cup, then to republish it', () => {
+    const carried = { ...BENCH, isProven: true, isCarried: true };
+    const codes = (tasters: number) =>
+      dueOf(standing(10, { isPublic: true, bench: { ...carried, tasters } })).map(
+        ({ code }) => code,
+      );
+    expect(codes(0)).toEqual(['carriedTaste']);
+    expect(codes(1)).toEqual(['republish']);
+  });
 });

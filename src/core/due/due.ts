@@ -21,10 +21,18 @@ export interface Standing {
     readonly tasters: number;
     /** Is this very revision the one that is public? */
     readonly isPublished: boolean;
+    /** It came over from an older batch of the coffee. */
+    readonly isCarried: boolean;
   } | null;
   readonly isPublic: boolean;
   /** A batch roasted after the one on the bench, not yet dialled in. */
   readonly newerBatchOf: Day | null;
+  /** A new batch that can be pulled on the last recipe, one press away; where its dial goes. */
+  readonly toCarry: {
+    readonly restDays: number;
+    readonly fromDial: number;
+    readonly toDial: number;
+  } | null;
   /** Grams of sample left; null when nothing was noted. */
   readonly leftG: number | null;
   /** Check days from today on. */
@@ -66,8 +74,9 @@ export function whenWords(today: Day, day: Day): string {
   return days > 0 ? `in ${days} days` : `${-days} days ago`;
 }
 
-function publicDue({ isPublic, rest, today }: Standing): Due[] {
-  if (!isPublic) return [];
+function publicDue({ isPublic, rest, today, toCarry, bench }: Standing): Due[] {
+  // A new batch on the same recipe answers all of it.
+  if (!isPublic || toCarry !== null || bench?.isCarried) return [];
   if (rest.state === 'fading')
     return [
       due('fadedPublic', 3, 'publish', 'Batch faded, recipe still public: withdraw or revise it.'),
@@ -154,6 +163,10 @@ function benchDue({ rest, today }: Standing, bench: NonNullable<Standing['bench'
       ? [due('opensTomorrow', 2, 'pull', 'Opens tomorrow: the recipe is on the bench.')]
       : [];
   if (!bench.isProven) return [dialInDue(bench)];
+  if (bench.isCarried)
+    return bench.tasters === 0
+      ? [due('carriedTaste', 3, 'taste', 'The recipe carries over: one cup, then republish it.')]
+      : [due('republish', 3, 'publish', 'The recipe carries over to the new batch: republish it.')];
   if (bench.tasters >= 2)
     return [due('publish', 3, 'publish', 'Proven and tasted by two, not published.')];
   if (bench.tasters === 1)
@@ -163,8 +176,16 @@ function benchDue({ rest, today }: Standing, bench: NonNullable<Standing['bench'
     : [due('notTasted', 3, 'taste', 'Proven, not yet tasted.')];
 }
 
-function dialInDue({ shots, next }: NonNullable<Standing['bench']>): Due {
-  if (shots === 0) return due('firstShot', 2, 'pull', 'Recipe on the bench: pull the first shot.');
+function dialInDue({ shots, next, isCarried }: NonNullable<Standing['bench']>): Due {
+  if (shots === 0)
+    return isCarried
+      ? due(
+          'firstShot',
+          2,
+          'pull',
+          'Last recipe on the new batch: pull the one shot that confirms it.',
+        )
+      : due('firstShot', 2, 'pull', 'Recipe on the bench: pull the first shot.');
   const pulled = `${shots} ${shots === 1 ? 'shot' : 'shots'}, not proven`;
   return due(
     'dialIn',
@@ -174,7 +195,19 @@ function dialInDue({ shots, next }: NonNullable<Standing['bench']>): Due {
   );
 }
 
-function newBatchDue({ newerBatchOf, isPublic }: Standing): Due[] {
+function newBatchDue({ newerBatchOf, toCarry, isPublic }: Standing): Due[] {
+  if (toCarry !== null) {
+    const { restDays, fromDial, toDial } = toCarry;
+    const dial = fromDial === toDial ? `dial ${toDial}` : `dial ${fromDial} → ${toDial}`;
+    return [
+      due(
+        'newBatch',
+        3,
+        'pull',
+        `New batch, day ${restDays}: carry the recipe over (${dial}), one shot confirms it.`,
+      ),
+    ];
+  }
   if (newerBatchOf === null) return [];
   const words = isPublic
     ? 'A newer batch is here, the public recipe was made on an older one: dial it in again.'

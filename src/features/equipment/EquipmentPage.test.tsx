@@ -23,6 +23,7 @@ function openEquipment(role: 'lead' | 'reader' = 'lead') {
   const page = () => (
     <>
       <EquipmentPage
+        eras={[]}
         setups={listSetups(db)}
         taught={Object.fromEntries(listParts(db, 'grinder').map(({ id }) => [id, TAUGHT]))}
         parts={{

@@ -2,11 +2,12 @@
 
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import styled from 'styled-components';
 import type { Part } from '@/core/entity/equipment';
 import type { Taught } from '@/core/grinder/taught';
 import type { StoredParts } from '@/data/equipment';
+import type { StoredEra } from '@/data/eras';
 import type { StoredSetup } from '@/data/setups';
 import { Button, QuietButton } from '@/ui/Button';
 import { Faults } from '@/ui/Faults';
@@ -15,6 +16,7 @@ import { useMay, usePerson } from '@/ui/person';
 import { SectionTitle, Small, StageTitle } from '@/ui/type';
 import { offerUndo } from '@/ui/undo';
 import { useCommand } from '@/ui/useCommand';
+import { Eras } from './Eras';
 import { PartEditor } from './PartEditor';
 import { SetupEditor, type PartLists } from './SetupEditor';
 import { basketWords, grinderWords, machineWords, taughtWords } from './words';
@@ -45,11 +47,13 @@ export function EquipmentPage({
   setups,
   parts,
   taught,
+  eras,
 }: {
   setups: readonly StoredSetup[];
   parts: PartLists;
   /** What past dial-ins taught, by grinder. */
   taught: Readonly<Record<string, Taught>>;
+  eras: readonly StoredEra[];
 }) {
   const { units } = usePerson();
   return (
@@ -74,6 +78,9 @@ export function EquipmentPage({
         wordsOf={(grinder) =>
           [grinderWords(grinder, units), ...taughtWords(taught[grinder.id])].join('. ')
         }
+        more={(grinder) => (
+          <Eras grinder={grinder} eras={eras.filter(({ grinderId }) => grinderId === grinder.id)} />
+        )}
       />
       <Parts
         part="basket"
@@ -142,11 +149,14 @@ function Parts<P extends Part>({
   title,
   stored,
   wordsOf,
+  more,
 }: {
   part: P;
   title: string;
   stored: readonly StoredParts[P][];
   wordsOf: (part: StoredParts[P]) => string;
+  /** What else can be said of one, below its words. */
+  more?: (part: StoredParts[P]) => ReactNode;
 }) {
   const isLead = useMay('lead');
   const [open, setOpen] = useState<string | null>(null);
@@ -166,6 +176,7 @@ function Parts<P extends Part>({
               onChange={() => setOpen(item.id)}
               onTakeAway={() => void takeAway.act(item)}
             />
+            {more?.(item)}
           </Row>
         ))}
       </Rows>

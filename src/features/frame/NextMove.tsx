@@ -150,7 +150,7 @@ function TakeMove({ bench, move, releaseId }: { bench: Bench; move: Move; releas
   return (
     <>
       <Button onPress={take} isDisabled={isBusy}>
-        Put it on the bench
+        Use this recipe
       </Button>
       <Faults faults={faults} />
     </>

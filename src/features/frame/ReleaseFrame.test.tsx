@@ -72,7 +72,7 @@ describe('the next move', () => {
       /Expect 2\d s from the pump, likely \d\d-\d\d \(8 in 10\)\. \d+ % chance of hitting the window/,
     );
     expect(advice()).toMatch(/Repeat unchanged: 22 s/);
-    expect(screen.queryByRole('button', { name: 'Put it on the bench' })).toBeNull();
+    expect(screen.queryByRole('button', { name: 'Use this recipe' })).toBeNull();
   });
 
   it('puts a move made by taste on the bench as the next revision', async () => {
@@ -89,7 +89,7 @@ describe('the next move', () => {
     const sent = fakeServer(DONE);
     const user = openFrame(house);
     expect(advice()).toMatch(/Shorter: 36\.0 → \d\d\.\d g/);
-    await user.click(screen.getByRole('button', { name: 'Put it on the bench' }));
+    await user.click(screen.getByRole('button', { name: 'Use this recipe' }));
     await waitFor(() => expect(sent).toHaveLength(1));
     const { input } = sent[0]!;
     expect(input.yieldG).toBeLessThan(36);

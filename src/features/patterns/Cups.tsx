@@ -23,7 +23,7 @@ export function Cups({ groups, exportHref }: { groups: readonly CupGroup[]; expo
                   'Releases',
                   'Cups',
                   'Liking',
-                  '80 %',
+                  'Likely (8 in 10)',
                   { words: 'Promised notes that were found' },
                 ]}
               />

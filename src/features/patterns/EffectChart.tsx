@@ -75,7 +75,7 @@ export function EffectChart({ effects, output }: { effects: readonly Effect[]; o
             </th>
             <th scope="col">◇ Rule</th>
             <th scope="col">● Yours</th>
-            <th scope="col">80 %</th>
+            <th scope="col">Likely (8 in 10)</th>
             <th scope="col">Releases</th>
           </tr>
         </thead>

@@ -51,5 +51,5 @@ export function findingWords(effect: Effect, output: Output, units: Units): stri
     effectFigure(end, output, units),
   );
   const count = releases === 1 ? 'one release' : `${releases} releases`;
-  return `${label}: ${amountWords(learned, output, units)} in your recipes (80 %: ${ends.join(' to ')}), where the rule says ${amountWords(rule, output, units)}. From ${count}: a tendency so far.`;
+  return `${label}: ${amountWords(learned, output, units)} in your recipes (likely ${ends.join(' to ')}, 8 in 10), where the rule says ${amountWords(rule, output, units)}. From ${count}: a tendency so far.`;
 }

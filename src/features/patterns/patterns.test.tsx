@@ -95,7 +95,7 @@ describe('Patterns', () => {
     open({}, addWashed);
     const findings = screen.getByRole('list', { name: /differ from the rules/ }).textContent;
     expect(findings).toMatch(
-      /Natural, beside washed: .*hotter in your recipes \(80 %: .* where the rule says 0\.8 °C cooler\. From 6 releases: a tendency so far\./,
+      /Natural, beside washed: .*hotter in your recipes \(likely .* where the rule says 0\.8 °C cooler\. From 6 releases: a tendency so far\./,
     );
     expect(findings).not.toMatch(/darker/);
   });

@@ -17,7 +17,7 @@ export function ConfirmPublish({
 }) {
   const { recipe, coffee, version } = body;
   return (
-    <DialogSheet title={`Let version ${version} leave the house?`} onClose={onClose}>
+    <DialogSheet title={`Publish version ${version}?`} onClose={onClose}>
       <p>
         <strong>{coffee.name}</strong>: {recipe.doseG.toFixed(1)} → {recipe.yieldG.toFixed(1)} g in{' '}
         {recipe.timeS[0]}-{recipe.timeS[1]} s {CLOCK_LABELS[recipe.clock]} at{' '}
@@ -29,9 +29,9 @@ export function ConfirmPublish({
       </p>
       <p>
         <MainButton onPress={onPublish} autoFocus>
-          Let it out
+          Publish
         </MainButton>{' '}
-        <QuietButton onPress={onClose}>Not yet</QuietButton>
+        <QuietButton onPress={onClose}>Cancel</QuietButton>
       </p>
     </DialogSheet>
   );

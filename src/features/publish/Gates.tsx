@@ -5,6 +5,7 @@ import type { Gate } from '@/data/publications';
 import { TextInput } from '@/ui/fields';
 import { labelText, SectionTitle } from '@/ui/type';
 import { GATE_LABELS } from './gateLabels';
+import type { PassText } from './passText';
 import type { Readiness } from './readiness';
 
 const List = styled.ul`
@@ -37,8 +38,6 @@ const Row = styled.li`
   }
 `;
 
-export type PassText = Readonly<Partial<Record<Gate, string>>>;
-
 export interface GatesProps {
   readonly readiness: readonly Readiness[];
   /** Reasons typed so far; without them gates are only shown. */
@@ -51,7 +50,7 @@ export interface GatesProps {
 export function Gates({ readiness, passed = {}, onPass, faultOf }: GatesProps) {
   return (
     <section aria-label="Readiness">
-      <SectionTitle>Ready to leave the house?</SectionTitle>
+      <SectionTitle>Ready to publish?</SectionTitle>
       <List>
         {readiness.map(({ gate, isMet, words }) => (
           <Row key={gate} data-met={isMet}>

@@ -54,6 +54,20 @@ function published(): ViewedHouse {
   return house;
 }
 
+type User = ReturnType<typeof openStage>;
+
+async function writeTheRest(user: User) {
+  await user.type(screen.getByLabelText('When short, and what to do'), 'Sharp.');
+  await user.type(screen.getByLabelText('When long, and what to do'), 'Thin.');
+}
+
+async function writeAll(user: User) {
+  const why = within(screen.getByRole('region', { name: 'Readiness' }));
+  await user.type(why.getByLabelText('Publish all the same, because'), 'alone today');
+  await user.type(screen.getByLabelText('How it tastes when right'), 'Apricot.');
+  await writeTheRest(user);
+}
+
 describe('Publish', () => {
   it('asks why for each gap, asks once before it leaves the house, and sends both', async () => {
     const sent = fakeServer(DONE);
@@ -65,12 +79,17 @@ describe('Publish', () => {
     await user.type(gates.getByLabelText('Publish all the same, because'), 'alone today');
     await user.type(screen.getByLabelText('How it tastes when right'), 'Apricot.');
     await user.click(screen.getByRole('button', { name: 'Publish version 1' }));
+    // What is missing is said before the question is asked.
+    expect(screen.queryByRole('dialog')).toBeNull();
+    expect(screen.getByText('When short, and what to do is empty.', { exact: false })).toBeTruthy();
+    await writeTheRest(user);
+    await user.click(screen.getByRole('button', { name: 'Publish version 1' }));
     expect(sent).toHaveLength(0);
     const dialog = await screen.findByRole('dialog');
     expect(dialog.textContent).toMatch(
       /Dembi Ridge: 18\.0 → 36\.0 g in 26-30 s from the pump at 93\.0 °C.*never changes/,
     );
-    await user.click(within(dialog).getByRole('button', { name: 'Let it out' }));
+    await user.click(within(dialog).getByRole('button', { name: 'Publish' }));
     await waitFor(() => expect(sent).toHaveLength(1));
     expect(sent[0]).toMatchObject({
       kind: 'publish',
@@ -81,8 +100,9 @@ describe('Publish', () => {
   it('sends nothing when the answer is not yet', async () => {
     const sent = fakeServer(DONE);
     const user = openStage(houseWith({}, {}));
+    await writeAll(user);
     await user.click(screen.getByRole('button', { name: 'Publish version 1' }));
-    await user.click(within(await screen.findByRole('dialog')).getByText('Not yet'));
+    await user.click(within(await screen.findByRole('dialog')).getByText('Cancel'));
     await waitFor(() => expect(screen.queryByRole('dialog')).toBeNull());
     expect(sent).toHaveLength(0);
   });
@@ -91,8 +111,9 @@ describe('Publish', () => {
     const message = 'Tasted by two: nobody. Mend it, or say why it is passed.';
     fakeServer({ status: 400, body: { faults: [{ field: 'passed.tasted', message }] } });
     const user = openStage(houseWith({}, {}));
+    await writeAll(user);
     await user.click(screen.getByRole('button', { name: 'Publish version 1' }));
-    await user.click(within(await screen.findByRole('dialog')).getByText('Let it out'));
+    await user.click(within(await screen.findByRole('dialog')).getByText('Publish'));
     const field = await screen.findByLabelText('Publish all the same, because');
     expect(field.getAttribute('aria-invalid')).toBe('true');
     expect(

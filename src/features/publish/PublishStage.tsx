@@ -14,10 +14,12 @@ import { Notice, SectionTitle, Small, StageTitle } from '@/ui/type';
 import { useCommand } from '@/ui/useCommand';
 import { useTextForm } from '@/ui/useTextForm';
 import { CardBody } from './CardBody';
+import { changedLabel, lackingOf, WORD_LABELS } from './check';
 import { ConfirmPublish } from './ConfirmPublish';
 import { Differences } from './Differences';
 import type { PublishWords } from './document';
-import { Gates, type PassText } from './Gates';
+import { Gates } from './Gates';
+import type { PassText } from './passText';
 import { Published } from './Published';
 import type { Readiness } from './readiness';
 import { Versions, type PublishedVersion } from './Versions';
@@ -111,13 +113,16 @@ function PublishForm({
   differences,
   isAsPublished,
 }: PublishStageProps & { body: RecipeBody; draftId: string }) {
-  const { submit, faults, faultOf, isBusy } = useCommand();
+  const { submit, refuse, faults, faultOf, isBusy } = useCommand();
   const { text: words, bind } = useTextForm(initial, faultOf);
   const [passed, setPassed] = useState<PassText>({});
   const [isAsking, setAsking] = useState(false);
   const onSubmit = (event: FormEvent) => {
     event.preventDefault();
-    setAsking(true);
+    const lastVersion = body.version > 1 ? body.version - 1 : null;
+    const lacking = lackingOf(words, lastVersion, readiness, passed);
+    refuse(lacking);
+    setAsking(lacking.length === 0);
   };
   const publish = () => {
     setAsking(false);
@@ -141,15 +146,12 @@ function PublishForm({
           faultOf={faultOf}
         />
         <Words>
-          <TextAreaInput label="How it tastes when right" rows={3} {...bind('right')} />
-          <TextAreaInput label="When short, and what to do" rows={3} {...bind('short')} />
-          <TextAreaInput label="When long, and what to do" rows={3} {...bind('long')} />
+          <TextAreaInput label={WORD_LABELS.right} rows={3} {...bind('right')} />
+          <TextAreaInput label={WORD_LABELS.short} rows={3} {...bind('short')} />
+          <TextAreaInput label={WORD_LABELS.long} rows={3} {...bind('long')} />
         </Words>
         {body.version > 1 && (
-          <TextAreaInput
-            label={`What changed from version ${body.version - 1}, and why`}
-            {...bind('whatChanged')}
-          />
+          <TextAreaInput label={changedLabel(body.version - 1)} {...bind('whatChanged')} />
         )}
         <Faults faults={faults} shown={SHOWN} />
         <p>

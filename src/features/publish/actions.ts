@@ -1,6 +1,6 @@
 /** Publishing and withdrawing: the commands that leave the house. */
 import { z } from 'zod';
-import { userFault } from '@/core/errors';
+import { UserFault, userFault } from '@/core/errors';
 import { optionalText, parse, text } from '@/core/schema/fields';
 import { defineCommand, personOf } from '@/data/command';
 import { findHouse } from '@/data/house';
@@ -13,8 +13,9 @@ import {
   showPublicAgain,
   withdrawPublic,
 } from '@/data/publications';
-import { readRelease, type ReleaseView } from '@/views/release';
+import { readRelease } from '@/views/release';
 import { makeDocument, recipeBodySchema, writeDocument } from '@/formats/recipe/document';
+import { lackingOf, WORD_LABELS } from './check';
 import { publishedBody } from './document';
 import { GATE_LABELS } from './gateLabels';
 import { readinessOf } from './readiness';
@@ -29,10 +30,10 @@ export const publish = defineCommand({
     releaseId: z.string().max(64),
     /** The revision that was previewed: what is published is what was seen. */
     draftId: z.string().max(64),
-    right: text('How it tastes when right', 'words'),
-    short: text('How it tastes when short', 'words'),
-    long: text('How it tastes when long', 'words'),
-    whatChanged: optionalText('What changed and why', 'words'),
+    right: text(WORD_LABELS.right, 'words'),
+    short: text(WORD_LABELS.short, 'words'),
+    long: text(WORD_LABELS.long, 'words'),
+    whatChanged: optionalText('What changed, and why', 'words'),
     /** Reasons for passing gates that are not met. */
     passed: passes.default({}),
   }),
@@ -49,13 +50,12 @@ export const publish = defineCommand({
         'draftId',
         'The recipe on the bench changed after this preview. Reload the page and look at it again.',
       );
-    if (view.versions.length > 0 && words.whatChanged === '')
-      throw userFault(
-        'badInput',
-        'whatChanged',
-        `What changed and why is empty. Say what is different from version ${view.versions[0]!.number}.`,
-      );
-    const open = openGates(view, passed);
+    const readiness = readinessOf(view);
+    const lacking = lackingOf(words, view.versions[0]?.number ?? null, readiness, passed);
+    if (lacking.length > 0) throw new UserFault('badInput', lacking);
+    const open = readiness.flatMap(({ gate, isMet }) =>
+      isMet ? [] : [{ gate, reason: passed[gate]! }],
+    );
     const body = parse(recipeBodySchema, publishedBody(house, view, words, today));
     const document = makeDocument(body);
     insertVersion(
@@ -81,22 +81,6 @@ export const publish = defineCommand({
     };
   },
 });
-
-/** Gates that are not met, each with the reason it is passed for; refused without one. */
-function openGates(view: ReleaseView, passed: z.output<typeof passes>) {
-  return readinessOf(view)
-    .filter(({ isMet }) => !isMet)
-    .map(({ gate, words }) => {
-      const reason = passed[gate] ?? '';
-      if (reason === '')
-        throw userFault(
-          'badInput',
-          `passed.${gate}`,
-          `${GATE_LABELS[gate]}: ${words} Mend it, or say why it is passed.`,
-        );
-      return { gate, reason };
-    });
-}
 
 export const withdraw = defineCommand({
   kind: 'withdraw',

@@ -1,4 +1,5 @@
 /** From what stands on the bench to the body of the next published version. */
+import { isProvenStatus } from '@/core/advice/types';
 import { doseInForce } from '@/core/advice/setting';
 import { BATCH } from '@/core/entity/batch';
 import { COMPONENT } from '@/core/entity/component';
@@ -19,6 +20,12 @@ export interface PublishWords {
   readonly short: string;
   readonly long: string;
   readonly whatChanged: string;
+}
+
+/** Where the recipe holds: the dial that landed; a recipe that carried over may hold at one nobody pulled. */
+function dialOf({ draft, advice, shots }: Bench, landed: readonly { readonly dial: number }[]) {
+  if (draft.carriedFrom !== null && isProvenStatus(advice.status)) return advice.setting.dial;
+  return landed.at(-1)?.dial ?? shots.at(-1)?.dial ?? draft.startDial;
 }
 
 /** The body that publishing now would make. */
@@ -53,7 +60,7 @@ export function publishedBody(
     setup: {
       machine: setup.machine.name,
       grinder: setup.grinder.name,
-      dial: landed.at(-1)?.dial ?? bench.shots.at(-1)?.dial ?? draft.startDial,
+      dial: dialOf(bench, landed),
       basket: setup.basket.name,
       diameterMm: setup.basket.diameterMm,
       ratedG: setup.basket.ratedG,

@@ -21,6 +21,7 @@ export function readinessOf({ bench }: ReleaseView): Readiness[] {
   const lacking = lacksOf(bench);
   const isProven = lacking === null;
   const tasters = tastersOf(bench).size;
+  const isCarried = draft.carriedFrom !== null;
   const last = shots.findLast((shot) => shot.draftId === draft.id);
   const isRested = last !== undefined && last.restDays >= from && last.restDays <= to;
   return [
@@ -31,11 +32,8 @@ export function readinessOf({ bench }: ReleaseView): Readiness[] {
     },
     {
       gate: 'tasted',
-      isMet: tasters >= 2,
-      words:
-        tasters >= 2
-          ? `${tasters} people kept cup sheets of this recipe.`
-          : `${tasters === 0 ? 'Nobody has' : 'One person has'} kept a cup sheet of this recipe; two are asked for.`,
+      isMet: tasters >= (isCarried ? 1 : 2),
+      words: tastedWords(tasters, isCarried),
     },
     {
       gate: 'rested',
@@ -43,6 +41,15 @@ export function readinessOf({ bench }: ReleaseView): Readiness[] {
       words: restWords(last?.restDays, [from, to], isRested),
     },
   ];
+}
+
+/** The recipe of a new batch was tasted on the one before: one cup guards against gross faults. */
+function tastedWords(tasters: number, isCarried: boolean): string {
+  if (tasters >= 2) return `${tasters} people kept cup sheets of this recipe.`;
+  const who = tasters === 0 ? 'Nobody has' : 'One person has';
+  return isCarried
+    ? `${who} kept a cup sheet of this batch; the recipe itself was tasted on the batch before, so one is asked for.`
+    : `${who} kept a cup sheet of this recipe; two are asked for.`;
 }
 
 /** What keeps the last two shots from standing for the recipe; null when they do. */
@@ -53,7 +60,7 @@ function lacksOf({ advice, draft, shots, setup }: Bench): string | null {
   if (draft.recipe.steps && !reachOf(draft.recipe.steps, setup.machine).isWhole)
     return `${setup.machine.name} cannot make the programme the card would promise: pull it on a machine that can, or take at Start what this one makes.`;
   if (isProvenStatus(advice.status)) return null;
-  if (advice.proof === null || shots.length < 2)
+  if (advice.proof === null || (shots.length < 2 && draft.carriedFrom === null))
     return 'No setting is proven yet: at least two sound shots at one setting show whether it holds the window.';
   return `Not proven yet. ${proofWords(advice.proof)}`;
 }

@@ -4,6 +4,7 @@ import styled from 'styled-components';
 import { finerSign } from '@/core/grinder/dial';
 import type { CurvePoint } from '@/core/advice/curve';
 import type { Bench } from '@/views/release';
+import { likely } from '@/ui/likely';
 import { labelText, SectionTitle, Small } from '@/ui/type';
 import { evidenceOf, EVIDENCE_WORDS } from './evidence';
 
@@ -129,7 +130,7 @@ export function GrinderCurve({
         </text>
       </Svg>
       <Small>
-        Band: 80 % of shots, for a clean grinder. Dashed: the dial advised. Hollow: no evidence.
+        Band: 8 in 10 shots, for a clean grinder. Dashed: the dial advised. Hollow: no evidence.
         {shots.length > 0 && shots.every((shot) => shot.isSimulated) && ' All are simulated.'}
         {used.length > 0 &&
           ` ${used.map((letter) => `${letter} ${EVIDENCE_WORDS[letter]}`).join(', ')}.`}
@@ -163,5 +164,5 @@ function curveWords(curve: readonly CurvePoint[], dial: number): string {
     Math.abs(point.dial - dial) < Math.abs(best.dial - dial) ? point : best,
   );
   const [low, high] = nearest.interval80;
-  return `At ${nearest.dial}: ${nearest.timeS.toFixed(0)} s, 80 % between ${low.toFixed(0)} and ${high.toFixed(0)}.`;
+  return `At ${nearest.dial}: ${nearest.timeS.toFixed(0)} s, ${likely(low.toFixed(0), high.toFixed(0))}.`;
 }

@@ -12,7 +12,13 @@ function openBench(...shots: Record<string, unknown>[]) {
   const { view, pull, releaseId } = houseWith(...shots);
   renderAs(
     <>
-      <PullStage bench={view().bench} pull={pull()} releaseId={releaseId} price={null} />
+      <PullStage
+        bench={view().bench}
+        pull={pull()}
+        releaseId={releaseId}
+        newBatch={null}
+        price={null}
+      />
       <UndoBar />
     </>,
   );
@@ -190,7 +196,7 @@ describe('what the bench shows', () => {
   });
 
   it('points to Start while there is no recipe', () => {
-    renderAs(<PullStage bench={null} pull={null} releaseId="r1" price={null} />);
+    renderAs(<PullStage newBatch={null} bench={null} pull={null} releaseId="r1" price={null} />);
     expect(screen.getByRole('link').getAttribute('href')).toBe('/releases/r1/start');
   });
 });

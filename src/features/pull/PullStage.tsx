@@ -9,12 +9,14 @@ import { CHOKED } from '@/core/choked';
 import { costWords, type CoffeePrice } from '@/core/money';
 import type { Trace } from '@/core/trace/schema';
 import { CLOCK_LABELS, type BeanState, type Clock } from '@/core/vocabulary';
+import type { NewBatch } from '@/views/newBatch';
 import type { PullView } from '@/views/pull';
 import type { Bench } from '@/views/release';
 import type { InBasket } from '@/devices/simulated/simulatedBench';
 import { shownFields } from '@/ui/entryText';
 import { Faults } from '@/ui/Faults';
 import { Gate } from '@/ui/Gate';
+import { NewBatchOffer } from '@/ui/NewBatchOffer';
 import { useMay, useUnits } from '@/ui/person';
 import { readNumber } from '@/core/readNumber';
 import { Trouble } from '@/ui/Trouble';
@@ -66,14 +68,16 @@ export interface PullStageProps {
   readonly bench: Bench | null;
   readonly pull: PullView | null;
   readonly releaseId: string;
+  readonly newBatch: NewBatch | null;
   /** What the coffee costs; null while the house has no price. */
   readonly price: CoffeePrice | null;
 }
 
-export function PullStage({ bench, pull, releaseId, price }: PullStageProps) {
+export function PullStage({ bench, pull, releaseId, newBatch, price }: PullStageProps) {
   if (!bench || !pull)
     return (
       <Stack>
+        {newBatch && <NewBatchOffer releaseId={releaseId} newBatch={newBatch} />}
         <StageTitle>Nothing on the bench yet</StageTitle>
         <p>
           Shots are judged against a recipe.{' '}
@@ -81,10 +85,15 @@ export function PullStage({ bench, pull, releaseId, price }: PullStageProps) {
         </p>
       </Stack>
     );
-  return <BenchWork bench={bench} pull={pull} releaseId={releaseId} price={price} />;
+  return (
+    <>
+      {newBatch && <NewBatchOffer releaseId={releaseId} newBatch={newBatch} />}
+      <BenchWork bench={bench} pull={pull} releaseId={releaseId} price={price} />
+    </>
+  );
 }
 
-interface BenchWorkProps extends PullStageProps {
+interface BenchWorkProps extends Omit<PullStageProps, 'newBatch'> {
   readonly bench: Bench;
   readonly pull: PullView;
 }

@@ -154,7 +154,7 @@ export function ShotForm({
       )}
       {isOverruled(text, bench) && (
         <OverruleReason
-          label={`You overrule the advice: dial ${text.dial} where ${bench.advice.setting.dial} is advised. Why? Kept with the shot.`}
+          label={`Your change: dial ${text.dial}, ${bench.advice.setting.dial} is advised; reason (optional)`}
           reasons={[
             'I know this grinder',
             'Taste says so',

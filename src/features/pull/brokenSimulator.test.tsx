@@ -33,7 +33,15 @@ it('Pull with a simulated scale says what is wrong, lets the clock be worked by 
   const parts = { machineId: machine.id, grinderId: grinder.id, basketId: basket.id };
   const links = { scale: 'simulated' };
   send(db, 'saveSetup', { setupId, rowVersion: 1, setup: { name: SETUP.name, ...parts, links } });
-  renderAs(<PullStage bench={view().bench} pull={pull()} releaseId={releaseId} price={null} />);
+  renderAs(
+    <PullStage
+      bench={view().bench}
+      pull={pull()}
+      releaseId={releaseId}
+      newBatch={null}
+      price={null}
+    />,
+  );
   await screen.findByText(/did not load.*clock works by hand/);
   expect(clock().hasAttribute('disabled')).toBe(false);
   fireEvent.keyDown(document.body, { key: ' ' });

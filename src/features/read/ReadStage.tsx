@@ -11,6 +11,7 @@ import { roastWord } from '@/core/vocabulary';
 import type { NearRow } from '@/views/pastWords';
 import type { BatchView, ReleaseView } from '@/views/release';
 import { Button, mainLook } from '@/ui/Button';
+import { NewBatchOffer } from '@/ui/NewBatchOffer';
 import { useMay } from '@/ui/person';
 import { NearestTable } from '@/ui/PastTable';
 import { PushChart } from '@/ui/PushChart';
@@ -84,7 +85,7 @@ export interface ReadStageProps {
 export function ReadStage({ view, ease, hasBeanMap, today, nearest }: ReadStageProps) {
   const [isEditing, setEditing] = useState(false);
   const isLead = useMay('lead');
-  const { release, batch, batches } = view;
+  const { release, batch, batches, newBatch } = view;
   if (isEditing)
     return (
       <Stack>
@@ -97,6 +98,7 @@ export function ReadStage({ view, ease, hasBeanMap, today, nearest }: ReadStageP
         <StageTitle>{easeWords(ease)}</StageTitle>
         {isLead && <Button onPress={() => setEditing(true)}>Correct the facts</Button>}
       </Head>
+      {newBatch && <NewBatchOffer releaseId={release.id} newBatch={newBatch} />}
       <PushChart
         rows={ease.pushes.map(({ label, amount }) => ({ label, amount }))}
         from={0}

@@ -13,6 +13,7 @@ import { MainButton, QuietButton } from '@/ui/Button';
 import { Faults } from '@/ui/Faults';
 import { QuantityInput } from '@/ui/fields';
 import { readNumber } from '@/core/readNumber';
+import { likely } from '@/ui/likely';
 import { OverruleReason } from '@/ui/OverruleReason';
 import { useMay, useUnits } from '@/ui/person';
 import { Small } from '@/ui/type';
@@ -107,8 +108,9 @@ export function AcceptForm(props: AcceptFormProps) {
   const band = (
     [low, high]: readonly [number, number],
     show: (value: number) => string = (value) => value.toFixed(0),
-  ) => `80 %: ${show(low)}-${show(high)}`;
-  const ratioBand = `80 %: 1:${interval80.ratio[0].toFixed(1)}-${interval80.ratio[1].toFixed(1)}`;
+  ) => likely(show(low), show(high));
+  const [shortest, longest] = interval80.ratio.map((ratio) => ratio.toFixed(1));
+  const ratioBand = likely(`1:${shortest}`, longest!);
   return (
     <Form onSubmit={onSubmit} noValidate aria-label="Proposed recipe">
       <Figures>
@@ -187,7 +189,7 @@ export function AcceptForm(props: AcceptFormProps) {
       />
       {changed.length > 0 && (
         <OverruleReason
-          label={`You overrule the proposal on ${changed.join(', ')}. Why? Kept with the recipe.`}
+          label={`Your change of ${changed.join(', ')}; reason (optional)`}
           reasons={['Tasted it before', 'House habit', 'This setup', 'A customer’s wish']}
           value={text.why}
           onChange={(why) => change({ why })}
@@ -198,10 +200,10 @@ export function AcceptForm(props: AcceptFormProps) {
       <Actions>
         {isLead ? (
           <MainButton type="submit" isDisabled={isBusy}>
-            Put it on the bench
+            Use this recipe
           </MainButton>
         ) : (
-          <Small>The lead puts a recipe on the bench.</Small>
+          <Small>The lead decides which recipe is used.</Small>
         )}
         {changed.length > 0 && <QuietButton onPress={reset}>Back to the proposal</QuietButton>}
         <Small>Arrow keys nudge a figure, Enter accepts.</Small>
@@ -225,7 +227,7 @@ function grindHint({ grindSteps, startDial }: Proposal): string {
       : `About ${size} ${grindSteps > 0 ? 'finer' : 'coarser'} than your reference coffee`;
   if (startDial === null) return `${words}; calibrate the grinder to have it on its dial`;
   const [low, high] = startDial.interval80;
-  return `${words}: ${startDial.dial} on this dial, 80 %: ${low.toFixed(1)}-${high.toFixed(1)}`;
+  return `${words}: ${startDial.dial} on this dial, ${likely(low.toFixed(1), high.toFixed(1))}`;
 }
 
 /** Where the dial stands on this setup for this release, else where the model puts it, else the middle. */

@@ -52,7 +52,14 @@ function Changes({ compared: { changes, name, dial } }: { compared: Compared }) 
       <TableScroll aria-label={`Changes from ${name}`}>
         <Table>
           <TableHead
-            columns={[{ hidden: 'Figure' }, 'Now', 'Then', 'Change', '80 %', { words: 'So' }]}
+            columns={[
+              { hidden: 'Figure' },
+              'Now',
+              'Then',
+              'Change',
+              'Likely (8 in 10)',
+              { words: 'So' },
+            ]}
           />
           <tbody>
             {known.map(({ variable, change }) => {

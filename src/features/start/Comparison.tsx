@@ -22,7 +22,7 @@ export function Comparison({
     <TableScroll aria-label={label}>
       <Table>
         <TableHead
-          columns={[{ hidden: 'Figure' }, heads[0], '80 %', heads[1], '80 %', 'Differs by']}
+          columns={[{ hidden: 'Figure' }, heads[0], 'Likely', heads[1], 'Likely', 'Differs by']}
         />
         <tbody>
           {PUSHED.map((name) => {

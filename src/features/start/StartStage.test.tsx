@@ -52,7 +52,7 @@ describe('Start', () => {
   it('puts the proposal on the bench as it stands, with what the model had said', async () => {
     const sent = fakeServer(DONE);
     const { user, proposal } = openStart();
-    await user.click(screen.getByRole('button', { name: 'Put it on the bench' }));
+    await user.click(screen.getByRole('button', { name: 'Use this recipe' }));
     await waitFor(() => expect(router.push).toHaveBeenCalledWith(expect.stringMatching(/\/pull$/)));
     const { recipe, mean } = proposal;
     expect(sent[0]!.input).toMatchObject({
@@ -86,27 +86,27 @@ describe('Start', () => {
 
   it('asks why only when a figure was overruled, and forgets on the way back', async () => {
     const { user, proposal } = openStart();
-    expect(screen.queryByLabelText(/Why you overrule/)).toBeNull();
+    expect(screen.queryByLabelText('In your own words')).toBeNull();
     const dose = screen.getByLabelText<HTMLInputElement>('Dose, g');
     await user.click(dose);
     await user.keyboard('{ArrowDown}');
-    expect(screen.getByLabelText(/Why you overrule/)).toBeTruthy();
+    expect(screen.getByLabelText('In your own words')).toBeTruthy();
     await user.click(screen.getByRole('button', { name: 'Back to the proposal' }));
     expect(dose.value).toBe(String(proposal.recipe.doseG));
-    expect(screen.queryByLabelText(/Why you overrule/)).toBeNull();
+    expect(screen.queryByLabelText('In your own words')).toBeNull();
   });
 
   it('shows the band of every figure and calls the rules rules', () => {
     const { proposal } = openStart();
     const [low, high] = proposal.interval80.temperatureC;
-    expect(screen.getByText(`80 %: ${low.toFixed(1)}-${high.toFixed(1)}`)).toBeTruthy();
+    expect(screen.getByText(`likely ${low.toFixed(1)}-${high.toFixed(1)} (8 in 10)`)).toBeTruthy();
     expect(screen.getByText(/Rules only/)).toBeTruthy();
   });
 
   it('shows pushes that lead from the base to the proposal', async () => {
     const { user } = openStart();
     await user.click(screen.getByLabelText('Temperature'));
-    expect(screen.getByText(/^Temperature: 9\d\.\d °C, 80 % between/)).toBeTruthy();
+    expect(screen.getByText(/^Temperature: 9\d\.\d °C, likely /)).toBeTruthy();
     expect(screen.getByText('From 92.0 °C to')).toBeTruthy();
     expect(screen.getByText('Variety: dense landrace')).toBeTruthy();
   });

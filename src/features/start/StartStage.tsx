@@ -165,7 +165,7 @@ export function StartStage({ view, start }: { view: ReleaseView; start: StartVie
         </p>
       </section>
       <Choice
-        label="Show the pushes on"
+        label="What moved this figure"
         value={open}
         onChange={setOpen}
         options={PUSHED.map((value) => ({ value, label: VARIABLES[value].short }))}
@@ -186,7 +186,7 @@ export function StartStage({ view, start }: { view: ReleaseView; start: StartVie
 function basisWords({ proposal: { releases, rulesOnly }, halfLife }: StartView): string {
   const count = releases === 1 ? 'one release' : `${releases} releases`;
   if (rulesOnly)
-    return `Rules only: ${releases === 0 ? 'no release' : count} of your own ${releases > 1 ? 'stand' : 'stands'} behind this, fewer than five, so the 80 % bands are honest only as far as the trade’s rules are. House heuristic.`;
+    return `Rules only: ${releases === 0 ? 'no release' : count} of your own ${releases > 1 ? 'stand' : 'stands'} behind this, fewer than five, so the bands (8 in 10) are honest only as far as the trade’s rules are. Rule of thumb.`;
   const fading = halfLife === undefined ? '' : `, older ones less (half after ${halfLife} more)`;
   return `The trade’s rules, moved by ${count} of your own${fading}. How far to trust the rules is weighed by how well they foretold those.`;
 }

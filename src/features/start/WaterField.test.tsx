@@ -47,7 +47,7 @@ function open({
 
 async function accepted(user: ReturnType<typeof userEvent.setup>) {
   const sent = fakeServer(DONE);
-  await user.click(screen.getByRole('button', { name: 'Put it on the bench' }));
+  await user.click(screen.getByRole('button', { name: 'Use this recipe' }));
   await waitFor(() => expect(sent).toHaveLength(1));
   return sent[0]!.input;
 }

@@ -4,12 +4,14 @@ import Link from 'next/link';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import { addDays } from '@/core/rest/day';
-import { buttonLook, mainLook } from '@/ui/Button';
+import { Button, buttonLook, mainLook } from '@/ui/Button';
 import { CalendarAxis, CalendarStrip, type CalendarSpan } from '@/ui/CalendarStrip';
 import { shortDayWords } from '@/core/dayWords';
+import { Faults } from '@/ui/Faults';
 import { Page } from '@/ui/Page';
 import { useMay } from '@/ui/person';
 import { Key, labelText, Notice, SectionTitle, Small } from '@/ui/type';
+import { useCarry } from '@/ui/useCarry';
 import { useKeys } from '@/ui/useKeys';
 import { FirstSteps, type FirstStepsProps } from './FirstSteps';
 import type { DueRow, StripRow, TodayRows } from './todayRows';
@@ -140,6 +142,11 @@ const AxisRow = styled.div`
   }
 `;
 
+const Carry = styled.div`
+  padding: 6px 6px 10px 78px;
+  border-bottom: 1px solid var(--rule);
+`;
+
 const Legend = styled.p`
   ${labelText}
   margin-top: 8px;
@@ -226,13 +233,16 @@ function DueList({ due }: { due: readonly DueRow[] }) {
         <Small>Strips move on by themselves; what they ask for will stand here.</Small>
       )}
       <ul data-walk="due">
-        {due.map(({ releaseId, name, code, urgency, words, stage }) => (
+        {due.map(({ releaseId, name, code, urgency, words, stage, toCarry }) => (
           <li key={`${releaseId} ${code}`}>
             <DueLink href={`/releases/${releaseId}/${stage}`} data-urgency={urgency}>
               <span className="when">{WHEN[urgency]}</span>
               <strong>{name}</strong>
               <span className="words">{words}</span>
             </DueLink>
+            {toCarry !== null && (
+              <CarryButton releaseId={releaseId} batchId={toCarry} name={name} />
+            )}
           </li>
         ))}
       </ul>
@@ -240,6 +250,29 @@ function DueList({ due }: { due: readonly DueRow[] }) {
         <Key>↑</Key> <Key>↓</Key> walk the list, <Key>→</Key> to the strips, <Key>Enter</Key> opens
       </Legend>
     </section>
+  );
+}
+
+/** The daily case without a detour: the last recipe goes on the bench for the new batch. */
+function CarryButton({
+  releaseId,
+  batchId,
+  name,
+}: {
+  releaseId: string;
+  batchId: string;
+  name: string;
+}) {
+  const mayPull = useMay('bench');
+  const { carry, faults, isBusy } = useCarry(releaseId, batchId);
+  if (!mayPull) return null;
+  return (
+    <Carry>
+      <Button onPress={carry} isDisabled={isBusy} aria-label={`Carry the recipe of ${name} over`}>
+        Carry the recipe over
+      </Button>
+      <Faults faults={faults} />
+    </Carry>
   );
 }
 

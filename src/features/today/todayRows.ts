@@ -18,6 +18,8 @@ export interface StripRow extends Pick<CalendarStripProps, 'edges' | 'marks'> {
 export interface DueRow extends Due {
   readonly releaseId: string;
   readonly name: string;
+  /** The batch the last recipe can be carried over to from here. */
+  readonly toCarry: string | null;
 }
 
 /** As many past releases are listed by name; the others are found by words and years. */
@@ -44,8 +46,13 @@ export function todayRows(
   const strips = standings.flatMap(({ active, ...release }) =>
     active.map((batch) => stripRow(release, batch, today)),
   );
-  const due = standings.flatMap(({ id, name, due: items }) =>
-    items.map((item) => ({ ...item, releaseId: id, name })),
+  const due = standings.flatMap(({ id, name, toCarry, due: items }) =>
+    items.map((item) => ({
+      ...item,
+      releaseId: id,
+      name,
+      toCarry: item.code === 'newBatch' ? toCarry : null,
+    })),
   );
   return {
     // Freshest first: what comes next stands under what is here.

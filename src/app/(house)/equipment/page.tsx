@@ -1,5 +1,6 @@
 import { database } from '@/data/database';
 import { listParts } from '@/data/equipment';
+import { listEras } from '@/data/eras';
 import { listSetups } from '@/data/setups';
 import { EquipmentPage } from '@/features/equipment/EquipmentPage';
 import { loadHouse } from '@/features/frame/load';
@@ -14,6 +15,7 @@ export default async function Equipment() {
     <EquipmentPage
       setups={listSetups(db)}
       taught={listTaught(db, house)}
+      eras={listEras(db)}
       parts={{
         machine: listParts(db, 'machine'),
         grinder: listParts(db, 'grinder'),

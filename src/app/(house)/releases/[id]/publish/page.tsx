@@ -1,6 +1,8 @@
+import { dayWords } from '@/core/dayWords';
 import { database } from '@/data/database';
 import { listGatePasses, listVersions } from '@/data/publications';
 import { today } from '@/data/today';
+import type { ReleaseView } from '@/views/release';
 import { isPublishedDraft } from '@/views/today';
 import { loadHouse, loadRelease } from '@/features/frame/load';
 import { publishedBody } from '@/features/publish/document';
@@ -10,6 +12,13 @@ import { recipeDiff } from '@/formats/recipe/diff';
 import { readDocument } from '@/formats/recipe/readers';
 
 const NO_WORDS = { right: '', short: '', long: '', whatChanged: '' };
+
+/** What changed is plain where the recipe came over: its batch. */
+function carriedWords({ bench, batch }: ReleaseView): string {
+  return bench === null || bench.draft.carriedFrom === null
+    ? ''
+    : `New batch, roasted ${dayWords(batch.roastDate)}; the recipe carries over.`;
+}
 
 interface Props {
   readonly params: Promise<{ id: string }>;
@@ -24,7 +33,7 @@ export default async function PublishPage({ params, searchParams }: Props) {
   const { bench, versions, address, release } = view;
   const [newest] = listVersions(db, release.id);
   const last = newest ? readDocument(newest.document).body : null;
-  const words = { ...NO_WORDS, ...last?.sensory };
+  const words = { ...NO_WORDS, ...last?.sensory, whatChanged: carriedWords(view) };
   const body = bench ? publishedBody(house, view, words, today()) : null;
   const passes = listGatePasses(db, release.id);
   return (

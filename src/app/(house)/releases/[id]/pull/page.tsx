@@ -16,6 +16,7 @@ export default async function PullPage({ params }: { params: Promise<{ id: strin
       bench={bench}
       pull={bench && readPull(db, house, view, bench)}
       releaseId={release.id}
+      newBatch={view.newBatch}
       price={priceOf(house, release)}
     />
   );

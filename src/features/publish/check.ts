@@ -1,0 +1,54 @@
+/** What a publication still lacks, in the words of the screen: asked before the confirmation, and at the edge. */
+import type { Fault } from '@/core/errors';
+import type { PublishWords } from './document';
+import { GATE_LABELS } from './gateLabels';
+import type { PassText } from './passText';
+import type { Readiness } from './readiness';
+
+export const WORD_LABELS = {
+  right: 'How it tastes when right',
+  short: 'When short, and what to do',
+  long: 'When long, and what to do',
+} as const;
+
+/** The label of what changed against the version before. */
+export const changedLabel = (version: number) => `What changed from version ${version}, and why`;
+
+/** @param lastVersion the newest published one, or null before the first. */
+export function lackingOf(
+  words: PublishWords,
+  lastVersion: number | null,
+  readiness: readonly Readiness[],
+  passed: PassText,
+): Fault[] {
+  const names = Object.keys(WORD_LABELS) as (keyof typeof WORD_LABELS)[];
+  const empty = names.flatMap((name) =>
+    words[name].trim() === ''
+      ? [{ field: name, message: `${WORD_LABELS[name]} is empty. A stranger needs it in the cup.` }]
+      : [],
+  );
+  const changed =
+    lastVersion !== null && words.whatChanged.trim() === ''
+      ? [
+          {
+            field: 'whatChanged',
+            message: `${changedLabel(lastVersion)} is empty. Say what is different.`,
+          },
+        ]
+      : [];
+  return [...gapsOf(readiness, passed), ...empty, ...changed];
+}
+
+/** Gates that are neither met nor passed with a reason. */
+export function gapsOf(readiness: readonly Readiness[], passed: PassText): Fault[] {
+  return readiness.flatMap(({ gate, isMet, words }) =>
+    isMet || (passed[gate] ?? '').trim() !== ''
+      ? []
+      : [
+          {
+            field: `passed.${gate}`,
+            message: `${GATE_LABELS[gate]}: ${words} Mend it, or say why it is passed.`,
+          },
+        ],
+  );
+}

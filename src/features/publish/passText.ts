@@ -1,0 +1,4 @@
+import type { Gate } from '@/data/publications';
+
+/** Reasons for passing gates that are not met. */
+export type PassText = Readonly<Partial<Record<Gate, string>>>;

@@ -1,0 +1,60 @@
+'use client';
+
+import styled from 'styled-components';
+import { dayWords } from '@/core/dayWords';
+import { CLOCK_LABELS } from '@/core/vocabulary';
+import type { NewBatch } from '@/views/newBatch';
+import { MainButton } from './Button';
+import { Faults } from './Faults';
+import { useMay } from './person';
+import { useCarry } from './useCarry';
+
+const Offer = styled.section`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  gap: 8px 18px;
+  padding: 10px 14px;
+  border-left: 4px solid var(--copper);
+  background: var(--enamel-raised);
+
+  p {
+    flex: 1 1 320px;
+  }
+`;
+
+/** A new batch of a coffee that has a recipe: one press puts it on the bench, its dial moved. */
+export function NewBatchOffer({ releaseId, newBatch }: { releaseId: string; newBatch: NewBatch }) {
+  const mayPull = useMay('bench');
+  const { batchId, roastDate, label, restDays } = newBatch;
+  const { carry, faults, isBusy } = useCarry(releaseId, batchId);
+  return (
+    <Offer aria-label="New batch">
+      <p>
+        <strong>
+          New batch, roasted {dayWords(roastDate)}
+          {label && ` (${label})`}, day {restDays}.
+        </strong>{' '}
+        {offerWords(newBatch)}
+      </p>
+      {mayPull && (
+        <MainButton onPress={carry} isDisabled={isBusy}>
+          Carry the recipe over
+        </MainButton>
+      )}
+      <Faults faults={faults} />
+    </Offer>
+  );
+}
+
+/** What the press will do, and what the first shot is expected to run. */
+export function offerWords({ source, recipe, advice, isRatioMoved }: NewBatch): string {
+  const { setting, expect } = advice;
+  const dial =
+    setting.dial === source.dial
+      ? `its dial ${source.dial}`
+      : `its dial moved ${source.dial} → ${setting.dial} for age, colour and grinder`;
+  const ratio = isRatioMoved ? `, 1:${recipe.ratio.toFixed(2)} for the other roast,` : '';
+  const [low, high] = expect.interval80;
+  return `The recipe of the batch of ${dayWords(source.roastDate)}${ratio} on ${dial} should run ${expect.timeS.toFixed(0)} s ${CLOCK_LABELS[expect.clock]}, likely ${low.toFixed(0)}-${high.toFixed(0)} (8 in 10). One shot usually settles it.`;
+}

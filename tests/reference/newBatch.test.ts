@@ -1,0 +1,156 @@
+/**
+ * The daily case, by the commands the screens send: a new roast batch of a coffee with a recipe. Carried over
+ * in one press, confirmed by a shot and a cup, published again with the new batch.
+ */
+import { UserFault } from '@/core/errors';
+import { findHouse } from '@/data/house';
+import { listVersions } from '@/data/publications';
+import { readinessOf } from '@/features/publish/readiness';
+import { readDocument } from '@/formats/recipe/readers';
+import { readRecords } from '@/views/records';
+import { readRelease } from '@/views/release';
+import { readToday } from '@/views/today';
+import { BATCH, newId, openHouse, send, shotInput, stopClock, WORDS } from '../support/house';
+
+const LIKED = {
+  moment: 'hot',
+  serving: 'straight',
+  notesFound: [],
+  remark: '',
+  scales: { acidity: 6, sharpness: 2, sweetness: 6, bitterness: 2, dryness: 1, liking: 8 },
+};
+const DAY = '2026-06-03';
+
+/** A house whose recipe was proven and published on its first batch, and a second roasted since. */
+function openSecondBatch(batch: Record<string, unknown> = {}) {
+  const { db, releaseId, draftId } = openHouse();
+  for (const timeS of [28, 28.4, 27.8]) {
+    const { shotId } = send(db, 'logShot', shotInput(draftId, { timeS }));
+    send(db, 'recordTasting', { ...LIKED, shotId });
+  }
+  send(db, 'publish', { ...WORDS, releaseId, draftId });
+  stopClock(DAY);
+  const input = { ...BATCH, roastDate: '2026-05-24', ...batch };
+  const { batchId } = send(db, 'saveBatch', { releaseId, batch: input });
+  const view = () => readRelease(db, findHouse(db)!, releaseId, { today: DAY })!;
+  return { db, releaseId, firstDraftId: draftId, batchId: String(batchId), view };
+}
+
+type Second = ReturnType<typeof openSecondBatch>;
+
+function carry({ db, releaseId, batchId }: Second): string {
+  return String(send(db, 'carryRecipe', { releaseId, batchId }).draftId);
+}
+
+const pull = ({ db }: Second, draftId: string, changes: Record<string, unknown> = {}) =>
+  String(send(db, 'logShot', shotInput(draftId, changes)).shotId);
+
+describe('a new batch of a coffee that has a recipe', () => {
+  it('is offered on the last recipe, first of all that is due', () => {
+    const second = openSecondBatch();
+    const { newBatch } = second.view();
+    expect(newBatch).toMatchObject({
+      batchId: second.batchId,
+      restDays: 10,
+      source: { dial: 12 },
+      isRatioMoved: false,
+      recipe: { doseG: 18, yieldG: 36 },
+    });
+    expect(newBatch!.advice.expect.interval80[0]).toBeLessThan(28);
+    expect(newBatch!.advice.expect.interval80[1]).toBeGreaterThan(28);
+    const [standing] = readToday(second.db, findHouse(second.db)!, { today: DAY });
+    expect(standing).toMatchObject({ toCarry: second.batchId });
+    expect(standing!.due[0]).toMatchObject({ code: 'newBatch', stage: 'pull' });
+  });
+
+  it('carries over with one shot and one cup, and republishes with the new batch', () => {
+    const second = openSecondBatch();
+    const { db, releaseId } = second;
+    const draftId = carry(second);
+    expect(second.view()).toMatchObject({
+      newBatch: null,
+      batch: { id: second.batchId },
+      bench: { draft: { id: draftId, carriedFrom: second.firstDraftId } },
+    });
+    const shotId = pull(second, draftId, { timeS: 28.1 });
+    expect(second.view().bench!.advice.status).toBe('repeated');
+    expect(readinessOf(second.view()).filter(({ isMet }) => !isMet)).toMatchObject([
+      { gate: 'tasted' },
+    ]);
+    send(db, 'recordTasting', { ...LIKED, shotId });
+    expect(second.view().bench!.advice.status).toBe('confirmed');
+    send(db, 'publish', {
+      ...WORDS,
+      passed: {},
+      releaseId,
+      draftId,
+      whatChanged: 'New batch.',
+    });
+    const [newest] = listVersions(db, releaseId);
+    const { body } = readDocument(newest!.document);
+    expect(newest!.number).toBe(2);
+    expect(body.coffee.roastDate).toBe('2026-05-24');
+    expect(body.recipe).toMatchObject({ doseG: 18, yieldG: 36 });
+    const { dialIns } = readRecords(db, findHouse(db)!);
+    expect(dialIns.map(({ shots, isProven }) => [shots, isProven])).toEqual([
+      [2, true],
+      [1, true],
+    ]);
+  });
+
+  it('is dialled in anew where it lies far off', () => {
+    const second = openSecondBatch();
+    const draftId = carry(second);
+    pull(second, draftId, { timeS: 40 });
+    expect(second.view().bench!.advice.reasons.map(({ code }) => code)).not.toContain('dialInAnew');
+    pull(second, draftId, { timeS: 40.5 });
+    const { advice } = second.view().bench!;
+    expect(advice.reasons[0]!.code).toBe('dialInAnew');
+    expect(advice.move).toMatchObject({ variable: 'dial' });
+    expect(advice.move!.to).toBeGreaterThan(12);
+  });
+
+  it('that is darker is expected slower, and far darker gets a shorter ratio', () => {
+    const mean = (second: Second) => second.view().newBatch!.advice.setting.dial;
+    expect(mean(openSecondBatch({ roastLevel: 0.45 }))).toBeGreaterThan(mean(openSecondBatch()));
+    const { recipe, isRatioMoved } = openSecondBatch({ roastLevel: 1 }).view().newBatch!;
+    expect(isRatioMoved).toBe(true);
+    expect(recipe.yieldG).toBeLessThan(32);
+  });
+
+  it('waits while it is too fresh', () => {
+    expect(openSecondBatch({ roastDate: '2026-06-02' }).view().newBatch).toBeNull();
+  });
+
+  it('reads the dial on the scale of the grinder’s era', () => {
+    const second = openSecondBatch();
+    const grinderId = second.view().bench!.setup.grinder.id;
+    const dialBefore = second.view().newBatch!.advice.setting.dial;
+    send(second.db, 'beginEra', { grinderId, kind: 'zero', shift: 3, reason: 'cleaned' });
+    expect(second.view().newBatch).toMatchObject({
+      source: { dial: 15 },
+      advice: { setting: { dial: dialBefore + 3 } },
+    });
+    const [low, high] = second.view().newBatch!.advice.expect.interval80;
+    send(second.db, 'beginEra', { grinderId, kind: 'burrs', reason: 'worn out' });
+    const wide = second.view().newBatch!.advice.expect.interval80;
+    expect(wide[1] - wide[0]).toBeGreaterThan(1.5 * (high - low));
+  });
+
+  it('is carried once: a second press is told so, and changes nothing', () => {
+    const second = openSecondBatch();
+    carry(second);
+    const before = second.view().bench!.draft.id;
+    expect(() =>
+      send(second.db, 'carryRecipe', { releaseId: second.releaseId, batchId: second.batchId }),
+    ).toThrow(UserFault);
+    expect(second.view().bench!.draft.id).toBe(before);
+    // The same press sent again, its answer having been lost, is stored once.
+    const third = openSecondBatch();
+    const id = newId();
+    const input = { releaseId: third.releaseId, batchId: third.batchId };
+    send(third.db, 'carryRecipe', input, id);
+    send(third.db, 'carryRecipe', input, id);
+    expect(third.view().bench!.draft.revision).toBe(1);
+  });
+});
