@@ -28,6 +28,9 @@ export interface PlateRecipe {
   readonly tolerance: { readonly doseG: number; readonly yieldG: number };
 }
 
+/** A figure and its unit are not torn apart. */
+const NBSP = '\u00a0';
+
 const Sheet = styled.section`
   padding: 4px;
   border-radius: 5px;
@@ -158,7 +161,8 @@ export function Plate({
           )}
           <dt>Tolerance</dt>
           <dd>
-            dose ± {toleranceWords(tolerance.doseG, units)}, yield ±{' '}
+            dose{NBSP}±{NBSP}
+            {toleranceWords(tolerance.doseG, units)}, yield{NBSP}±{NBSP}
             {toleranceWords(tolerance.yieldG, units)}
           </dd>
           <dt>Rest</dt>
@@ -173,5 +177,5 @@ export function Plate({
 
 /** "0.2 g": as it was entered, or in ounces. */
 function toleranceWords(g: number, units: Units): string {
-  return units.mass === 'g' ? `${g} g` : massWords(g, units);
+  return (units.mass === 'g' ? `${g} g` : massWords(g, units)).replaceAll(' ', NBSP);
 }

@@ -90,7 +90,7 @@ describe('a new batch of a coffee that has a recipe', () => {
     const { body } = readDocument(newest!.document);
     expect(newest!.number).toBe(2);
     expect(body.coffee.roastDate).toBe('2026-05-24');
-    expect(body.recipe).toMatchObject({ doseG: 18, yieldG: 36 });
+    expect(body).toMatchObject({ recipe: { doseG: 18, yieldG: 36 }, confirmedShots: 4 });
     const { dialIns } = readRecords(db, findHouse(db)!);
     expect(dialIns.map(({ shots, isProven }) => [shots, isProven])).toEqual([
       [2, true],

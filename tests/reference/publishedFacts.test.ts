@@ -46,7 +46,7 @@ function viewWithSecrets() {
 
 it('a fact nobody said is public is in no document and on no line of the card', () => {
   const { house, view } = viewWithSecrets();
-  const body = publishedBody(house, view, WORDS, TODAY);
+  const body = publishedBody(house, view, WORDS, { today: TODAY });
   const everything = writeDocument(makeDocument(body)) + JSON.stringify(cardLines(body));
   expect(everything).toContain('Dembi Ridge');
   expect(everything).not.toContain(SECRET);

@@ -11,6 +11,7 @@ export const RELEASE = {
   serving: word(SERVED, SERVED_LABELS, {
     label: 'Served',
     unsaid: 'both',
+    isPublished: true,
     headers: ['served', 'serving'],
   }),
   /** May a dial-in of this coffee touch the dose? As the house does when unsaid. */

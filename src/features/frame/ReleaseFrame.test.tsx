@@ -26,7 +26,10 @@ const advice = () => screen.getByLabelText('Next move').textContent ?? '';
 describe('the frame of a release', () => {
   it('shows the recipe in force with its units', () => {
     openFrame(houseWith());
-    const plate = screen.getByLabelText('Recipe in force').textContent ?? '';
+    const plate = (screen.getByLabelText('Recipe in force').textContent ?? '').replaceAll(
+      '\u00a0',
+      ' ',
+    );
     for (const words of [
       'On the bench',
       '18.0 → 36.0 g',

@@ -92,14 +92,26 @@ const Columns = styled.div`
   gap: 22px;
   padding: 16px 18px 40px;
 
+  &[data-wide='true'] {
+    grid-template-columns: 186px minmax(0, 1fr);
+  }
+
   @media (max-width: 1180px) {
     grid-template-columns: 150px minmax(0, 1fr) 248px;
     gap: 16px;
+
+    &[data-wide='true'] {
+      grid-template-columns: 150px minmax(0, 1fr);
+    }
   }
 
   @media (max-width: 1000px) {
     grid-template-columns: minmax(0, 1fr);
     padding: 0 12px 32px;
+
+    &[data-wide='true'] {
+      grid-template-columns: minmax(0, 1fr);
+    }
   }
 `;
 
@@ -146,6 +158,34 @@ const Side = styled.aside`
 
   @media (max-width: 1000px) {
     order: 1;
+  }
+`;
+
+/** Where a stage has a plate of its own the recipe in force is said in one line. */
+const InForce = styled.p`
+  ${labelText}
+  margin-bottom: 10px;
+
+  strong {
+    color: var(--ink);
+  }
+
+  @media (max-width: 1000px) {
+    display: none;
+  }
+`;
+
+const Narrow = styled.div`
+  display: contents;
+
+  &[data-wide='true'] {
+    display: none;
+  }
+
+  @media (max-width: 1000px) {
+    &[data-wide='true'] {
+      display: contents;
+    }
   }
 `;
 
@@ -196,6 +236,7 @@ export function ReleaseFrame({
   const current = useSelectedLayoutSegment();
   useSayRelease(release.name);
   const base = `/releases/${release.id}`;
+  const isWide = WITH_OWN_PLATE.includes(current ?? '');
   useKeys(
     Object.fromEntries(
       stages.map(({ path, verb }, i) => [
@@ -229,22 +270,43 @@ export function ReleaseFrame({
           ))}
         </Stages>
       </Head>
-      <Columns>
+      <Columns data-wide={isWide}>
         <FactsColumn view={view} />
-        <Stage>{children}</Stage>
-        <Side>
-          {bench ? (
-            <BenchSide view={view} />
-          ) : (
-            <EmptyPlate>No recipe on the bench yet: Start proposes one.</EmptyPlate>
-          )}
-        </Side>
+        <Stage>
+          {isWide && bench && <RecipeInForce view={view} />}
+          {children}
+        </Stage>
+        <Narrow data-wide={isWide}>
+          <Side>
+            {bench ? (
+              <BenchSide view={view} hasNext={!isWide} />
+            ) : (
+              <EmptyPlate>No recipe on the bench yet: Start proposes one.</EmptyPlate>
+            )}
+          </Side>
+        </Narrow>
       </Columns>
     </>
   );
 }
 
-function BenchSide({ view }: { view: ReleaseView }) {
+/** Stages that set a plate of their own beside their work: the proposal, the card. */
+const WITH_OWN_PLATE: readonly string[] = ['start', 'publish'];
+
+function RecipeInForce({ view }: { view: ReleaseView }) {
+  const { massFigure, mass, temperature } = useUnits();
+  const { draft, advice } = view.bench!;
+  const { doseG, yieldG, timeS, clock, temperatureC } = draft.recipe;
+  return (
+    <InForce>
+      <strong>{PLATE_STATES[advice.status] ?? 'On the bench'}</strong>: {massFigure(doseG)} →{' '}
+      {mass(yieldG)} in {timeS.join('-')} s {CLOCK_LABELS[clock]}, {temperature(temperatureC)},{' '}
+      {publicWords(view)}
+    </InForce>
+  );
+}
+
+function BenchSide({ view, hasNext }: { view: ReleaseView; hasNext: boolean }) {
   const { bench } = view;
   const { mass, massFigure, temperature } = useUnits();
   if (!bench) return null;
@@ -276,8 +338,12 @@ function BenchSide({ view }: { view: ReleaseView }) {
           }}
         />
       </WidePlate>
-      <NextMove bench={bench} releaseId={view.release.id} />
-      <SetupLine>{setup.name}</SetupLine>
+      {hasNext && (
+        <>
+          <NextMove bench={bench} releaseId={view.release.id} />
+          <SetupLine>{setup.name}</SetupLine>
+        </>
+      )}
     </>
   );
 }

@@ -21,7 +21,7 @@ function openStage(house: ViewedHouse, role: Role = 'lead') {
   const [newest] = listVersions(house.db, house.releaseId);
   const last = newest ? readDocument(newest.document).body : null;
   const words = { right: '', short: '', long: '', ...last?.sensory, whatChanged: '' };
-  const body = publishedBody(findHouse(house.db)!, view, words, TODAY);
+  const body = publishedBody(findHouse(house.db)!, view, words, { today: TODAY });
   renderAs(
     <PublishStage
       releaseId={house.releaseId}

@@ -30,6 +30,18 @@ const Stack = styled.div`
   gap: 18px;
 `;
 
+/** The card stands beside its words and changes as they are typed. */
+const Beside = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 5fr) minmax(0, 6fr);
+  gap: 24px;
+  align-items: start;
+
+  @media (max-width: 1000px) {
+    grid-template-columns: minmax(0, 1fr);
+  }
+`;
+
 const Form = styled.form`
   display: grid;
   gap: 14px;
@@ -37,12 +49,7 @@ const Form = styled.form`
 
 const Words = styled.div`
   display: grid;
-  grid-template-columns: repeat(3, minmax(0, 1fr));
   gap: 12px;
-
-  @media (max-width: 640px) {
-    grid-template-columns: minmax(0, 1fr);
-  }
 `;
 
 const SHOWN = ['right', 'short', 'long', 'whatChanged', 'confirmed', 'tasted', 'rested'];
@@ -130,41 +137,43 @@ function PublishForm({
   };
   const { whatChanged, ...sensory } = words;
   return (
-    <>
-      {body.version > 1 && (
-        <Differences
-          differences={differences}
-          from={body.version - 1}
-          isAsPublished={isAsPublished}
-        />
-      )}
-      <Form onSubmit={onSubmit} noValidate aria-label="Publish">
-        <Gates
-          readiness={readiness}
-          passed={passed}
-          onPass={(gate, reason) => setPassed((before) => ({ ...before, [gate]: reason }))}
-          faultOf={faultOf}
-        />
-        <Words>
-          <TextAreaInput label={WORD_LABELS.right} rows={3} {...bind('right')} />
-          <TextAreaInput label={WORD_LABELS.short} rows={3} {...bind('short')} />
-          <TextAreaInput label={WORD_LABELS.long} rows={3} {...bind('long')} />
-        </Words>
+    <Beside>
+      <Stack>
+        <Form onSubmit={onSubmit} noValidate aria-label="Publish">
+          <Gates
+            readiness={readiness}
+            passed={passed}
+            onPass={(gate, reason) => setPassed((before) => ({ ...before, [gate]: reason }))}
+            faultOf={faultOf}
+          />
+          <Words>
+            <TextAreaInput label={WORD_LABELS.right} rows={2} {...bind('right')} />
+            <TextAreaInput label={WORD_LABELS.short} rows={2} {...bind('short')} />
+            <TextAreaInput label={WORD_LABELS.long} rows={2} {...bind('long')} />
+          </Words>
+          {body.version > 1 && (
+            <TextAreaInput label={changedLabel(body.version - 1)} {...bind('whatChanged')} />
+          )}
+          <Faults faults={faults} shown={SHOWN} />
+          <p>
+            <MainButton type="submit" isDisabled={isBusy}>
+              Publish version {body.version}
+            </MainButton>
+          </p>
+        </Form>
         {body.version > 1 && (
-          <TextAreaInput label={changedLabel(body.version - 1)} {...bind('whatChanged')} />
+          <Differences
+            differences={differences}
+            from={body.version - 1}
+            isAsPublished={isAsPublished}
+          />
         )}
-        <Faults faults={faults} shown={SHOWN} />
-        <p>
-          <MainButton type="submit" isDisabled={isBusy}>
-            Publish version {body.version}
-          </MainButton>
-        </p>
-      </Form>
+      </Stack>
       {isAsking && (
         <ConfirmPublish body={body} onPublish={publish} onClose={() => setAsking(false)} />
       )}
       <Preview body={{ ...body, sensory: placeholders(sensory), whatChanged }} />
-    </>
+    </Beside>
   );
 }
 

@@ -10,12 +10,14 @@ import {
   GATES,
   insertGatePass,
   insertVersion,
+  listVersions,
   showPublicAgain,
   withdrawPublic,
 } from '@/data/publications';
 import { readRelease } from '@/views/release';
 import { makeDocument, recipeBodySchema, writeDocument } from '@/formats/recipe/document';
 import { lackingOf, WORD_LABELS } from './check';
+import { readDocument } from '@/formats/recipe/readers';
 import { publishedBody } from './document';
 import { GATE_LABELS } from './gateLabels';
 import { readinessOf } from './readiness';
@@ -56,7 +58,9 @@ export const publish = defineCommand({
     const open = readiness.flatMap(({ gate, isMet }) =>
       isMet ? [] : [{ gate, reason: passed[gate]! }],
     );
-    const body = parse(recipeBodySchema, publishedBody(house, view, words, today));
+    const [newest] = listVersions(db, releaseId);
+    const last = newest && readDocument(newest.document).body;
+    const body = parse(recipeBodySchema, publishedBody(house, view, words, { today, last }));
     const document = makeDocument(body);
     insertVersion(
       db,

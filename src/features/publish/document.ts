@@ -28,12 +28,30 @@ function dialOf({ draft, advice, shots }: Bench, landed: readonly { readonly dia
   return landed.at(-1)?.dial ?? shots.at(-1)?.dial ?? draft.startDial;
 }
 
+export interface PublishedOn {
+  readonly today: string;
+  /** The newest version: a recipe that carried over goes on from what was found and repeated there. */
+  readonly last?: RecipeBody | undefined;
+}
+
+const isCarried = (bench: Bench | null) => bench !== null && bench.draft.carriedFrom !== null;
+
+/** Only what somebody found stands under "look for"; a promise alone does not. */
+function foundNotes({ release, bench }: ReleaseView, printed: readonly string[] = []): string[] {
+  const found = new Set(bench?.shots.flatMap(({ tastings }) => tastings.flatMap(notesOf)) ?? []);
+  return release.promisedNotes.filter(
+    (note) => found.has(note) || (isCarried(bench) && printed.includes(note)),
+  );
+}
+
+const notesOf = ({ notesFound }: { readonly notesFound: readonly string[] }) => notesFound;
+
 /** The body that publishing now would make. */
 export function publishedBody(
   house: House,
   view: ReleaseView,
   words: PublishWords,
-  today: string,
+  { today, last }: PublishedOn,
 ): RecipeBody {
   const { release, batch, bench, versions } = view;
   if (!bench)
@@ -45,6 +63,7 @@ export function publishedBody(
     roastery: house.name,
     coffee: {
       ...publishedOf(RELEASE, release),
+      promisedNotes: foundNotes(view, last?.coffee.promisedNotes),
       components: release.components.map((component) => publishedOf(COMPONENT, component)),
       ...publishedOf(BATCH, batch),
       roastLevel: batch.roast.level ?? undefined,
@@ -67,7 +86,7 @@ export function publishedBody(
     },
     sensory: { right: words.right, short: words.short, long: words.long },
     fits: [],
-    confirmedShots: landed.length,
+    confirmedShots: landed.length + (isCarried(bench) ? (last?.confirmedShots ?? 0) : 0),
     version: (versions[0]?.number ?? 0) + 1,
     publishedOn: today,
     whatChanged: words.whatChanged,

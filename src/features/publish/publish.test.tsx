@@ -1,7 +1,7 @@
 import { screen } from '@testing-library/react';
 import { findHouse } from '@/data/house';
 import { recipeBodySchema } from '@/formats/recipe/document';
-import { RECIPE, send, TODAY, WORDS } from '../../../tests/support/house';
+import { RECIPE, send, shotInput, TODAY, WORDS } from '../../../tests/support/house';
 import { renderAs } from '../../../tests/support/render';
 import { houseWith } from '../../../tests/support/view';
 import { CardBody } from './CardBody';
@@ -9,7 +9,7 @@ import { publishedBody } from './document';
 
 function bodyAfter(...shots: Record<string, unknown>[]) {
   const { db, view } = houseWith(...shots);
-  return publishedBody(findHouse(db)!, view(), WORDS, TODAY);
+  return publishedBody(findHouse(db)!, view(), WORDS, { today: TODAY });
 }
 
 describe('what publishing makes of the bench', () => {
@@ -39,11 +39,22 @@ describe('what publishing makes of the bench', () => {
     expect(recipe.ratio).toBeCloseTo(36 / 18.4, 12);
   });
 
+  it('tells to look for what somebody found, not for what was promised', () => {
+    const { db, view, draftId } = houseWith({}, {});
+    const look = () =>
+      publishedBody(findHouse(db)!, view(), WORDS, { today: TODAY }).coffee.promisedNotes;
+    expect(look()).toEqual([]);
+    const { shotId } = send(db, 'logShot', shotInput(draftId));
+    const cup = { moment: 'hot', serving: 'straight', remark: '', scales: { liking: 7 } };
+    send(db, 'recordTasting', { ...cup, shotId, notesFound: ['apricot'] });
+    expect(look()).toEqual(['apricot']);
+  });
+
   it('does not count the shots of a recipe since revised', () => {
     const { db, view, releaseId, setupId } = houseWith({}, {});
     const warmer = { ...RECIPE, releaseId, setupId, batchId: `${releaseId}-1`, temperatureC: 94 };
     send(db, 'acceptRecipe', warmer);
-    const body = publishedBody(findHouse(db)!, view(), WORDS, TODAY);
+    const body = publishedBody(findHouse(db)!, view(), WORDS, { today: TODAY });
     expect(body.recipe.temperatureC).toBe(94);
     expect(body.confirmedShots).toBe(0);
     expect(view().bench!.advice.status).toBe('repeat');
@@ -75,7 +86,7 @@ describe('the card', () => {
       'as set on the machine',
       'Double, 58 mm, rated 18 g',
       'Use from day 8 to 21 after the roast of 8 May 2026',
-      'bergamot, apricot',
+      'Straight and in milk',
       WORDS.right,
       WORDS.short,
       WORDS.long,

@@ -1,7 +1,7 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
-import { useState, type FormEvent } from 'react';
+import { useState, type FormEvent, type ReactNode } from 'react';
 import styled from 'styled-components';
 import { USUAL_FIRST_DRIP_S } from '@/core/extraction/clock';
 import { middleSetting } from '@/core/grinder/dial';
@@ -16,7 +16,7 @@ import { readNumber } from '@/core/readNumber';
 import { likely } from '@/ui/likely';
 import { OverruleReason } from '@/ui/OverruleReason';
 import { useMay, useUnits } from '@/ui/person';
-import { Small } from '@/ui/type';
+import { readingText, Small } from '@/ui/type';
 import { useCommand } from '@/ui/useCommand';
 import { useTextForm } from '@/ui/useTextForm';
 import { inputOf } from '@/ui/programme/stepText';
@@ -26,21 +26,40 @@ import { WaterField, waterOf } from './WaterField';
 
 const Form = styled.form`
   display: grid;
-  gap: 12px;
-  padding: 14px 0 16px;
-  border-top: 2px solid var(--ink);
-  border-bottom: 1px solid var(--rule-strong);
+  gap: 10px;
+  padding: 4px 4px 14px;
+  border: 2px solid var(--plate);
+  border-radius: 5px;
+  background: var(--enamel-raised);
+
+  > :not(:first-child) {
+    margin: 0 12px;
+  }
+`;
+
+const Head = styled.h2`
+  display: flex;
+  flex-wrap: wrap;
+  justify-content: space-between;
+  align-items: baseline;
+  gap: 2px 10px;
+  padding: 9px 12px 10px;
+  border-radius: 2px;
+  background: var(--plate);
+  color: var(--plate-ink);
+  font-size: 15px;
+
+  span {
+    ${readingText}
+    font-size: 21px;
+  }
 `;
 
 const Figures = styled.div`
   display: grid;
-  grid-template-columns: repeat(4, minmax(0, 1fr));
-  gap: 12px 14px;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+  gap: 9px 14px;
   align-items: start;
-
-  @media (max-width: 640px) {
-    grid-template-columns: repeat(2, minmax(0, 1fr));
-  }
 `;
 
 const Actions = styled.div`
@@ -71,9 +90,11 @@ export interface AcceptFormProps {
   readonly temperatureSchool: TemperatureSchool;
   readonly setup: StoredSetup | undefined;
   readonly water: Water;
+  /** The plate, and beside it what the machine does. */
+  readonly children: (parts: { plate: ReactNode; flow: ReactNode }) => ReactNode;
 }
 
-/** The proposal as figures to change or take; accepting puts it on the bench. */
+/** The proposal as figures to change or take; accepting puts it on the bench. Its plate and its programme stand apart. */
 export function AcceptForm(props: AcceptFormProps) {
   const { view, batch, proposal, style, temperatureSchool, setup, water } = props;
   const { massFigure, temperatureFigure } = useUnits();
@@ -83,6 +104,14 @@ export function AcceptForm(props: AcceptFormProps) {
   const proposed = recipeTextOf(proposal, startDialOf(view, setup, proposal));
   const { text, bind, bindEnd, change, reset } = useTextForm(proposed, faultOf);
   const [flow, setFlow] = useState(() => waterOf(water.choices[0]));
+  // Another question has another proposal; the switches that asked it keep the focus.
+  const question = [style, temperatureSchool, setup?.id, batch.id].join(' ');
+  const [answered, setAnswered] = useState(question);
+  if (answered !== question) {
+    setAnswered(question);
+    reset();
+    setFlow(waterOf(water.choices[0]));
+  }
   const changed = overruled(text, proposed);
   const onSubmit = async (event: FormEvent) => {
     event.preventDefault();
@@ -111,8 +140,11 @@ export function AcceptForm(props: AcceptFormProps) {
   ) => likely(show(low), show(high));
   const [shortest, longest] = interval80.ratio.map((ratio) => ratio.toFixed(1));
   const ratioBand = likely(`1:${shortest}`, longest!);
-  return (
+  const plate = (
     <Form onSubmit={onSubmit} noValidate aria-label="Proposed recipe">
+      <Head>
+        Proposed <span>{plateWords(text)}</span>
+      </Head>
       <Figures>
         <QuantityInput
           label="Dose"
@@ -126,7 +158,7 @@ export function AcceptForm(props: AcceptFormProps) {
           label="Yield"
           quantity="yieldG"
           step={0.5}
-          hint={`${ratioWords(text)}; ${ratioBand}`}
+          hint={ratioBand}
           large
           {...bind('yieldG')}
         />
@@ -177,16 +209,6 @@ export function AcceptForm(props: AcceptFormProps) {
           {...bindEnd('restDays', 1)}
         />
       </Figures>
-      <WaterField
-        water={water}
-        value={flow}
-        onChange={setFlow}
-        style={style}
-        setup={setup}
-        windowS={pumpWindow(text, proposal)}
-        recipe={triedRecipe(text, proposal)}
-        faultOf={faultOf}
-      />
       {changed.length > 0 && (
         <OverruleReason
           label={`Your change of ${changed.join(', ')}; reason (optional)`}
@@ -210,24 +232,46 @@ export function AcceptForm(props: AcceptFormProps) {
       </Actions>
     </Form>
   );
+  return props.children({
+    plate,
+    flow: (
+      <WaterField
+        water={water}
+        value={flow}
+        onChange={setFlow}
+        style={style}
+        setup={setup}
+        windowS={pumpWindow(text, proposal)}
+        recipe={triedRecipe(text, proposal)}
+        faultOf={faultOf}
+      />
+    ),
+  });
+}
+
+/** "18 → 40 g, 1:2.22" of what stands in the form. */
+function plateWords(text: RecipeText): string {
+  return `${text.doseG} → ${text.yieldG} g, ${ratioWords(text)}`;
 }
 
 function ratioWords({ doseG, yieldG }: RecipeText): string {
   const [dose, cup] = [readNumber(doseG), readNumber(yieldG)];
   return typeof dose === 'number' && typeof cup === 'number' && dose > 0
     ? `1:${(cup / dose).toFixed(2)}`
-    : 'Ratio unknown';
+    : 'ratio unknown';
 }
 
 function grindHint({ grindSteps, startDial }: Proposal): string {
+  if (startDial !== null) {
+    const [low, high] = startDial.interval80;
+    return likely(low.toFixed(1), high.toFixed(1));
+  }
   const size = Math.abs(grindSteps) === 1 ? '1 step' : `${Math.abs(grindSteps)} steps`;
   const words =
     Math.abs(grindSteps) < 0.5
-      ? 'About your reference coffee’s setting'
-      : `About ${size} ${grindSteps > 0 ? 'finer' : 'coarser'} than your reference coffee`;
-  if (startDial === null) return `${words}; calibrate the grinder to have it on its dial`;
-  const [low, high] = startDial.interval80;
-  return `${words}: ${startDial.dial} on this dial, ${likely(low.toFixed(1), high.toFixed(1))}`;
+      ? 'As your usual coffee'
+      : `${size} ${grindSteps > 0 ? 'finer' : 'coarser'} than your usual coffee`;
+  return `${words}; calibrate the grinder to have its dial`;
 }
 
 /** Where the dial stands on this setup for this release, else where the model puts it, else the middle. */

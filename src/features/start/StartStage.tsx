@@ -33,6 +33,30 @@ const Stack = styled.div`
   gap: 18px;
 `;
 
+/** The decision stands at the right, in sight; what it rests on is read beside it. */
+const Beside = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 362px;
+  gap: 22px;
+  align-items: start;
+
+  > :first-child {
+    grid-column: 2;
+    grid-row: 1;
+    position: sticky;
+    top: 12px;
+  }
+
+  @media (max-width: 1000px) {
+    grid-template-columns: minmax(0, 1fr);
+
+    > :first-child {
+      grid-column: 1;
+      position: static;
+    }
+  }
+`;
+
 const Switches = styled.div`
   display: grid;
   grid-template-columns: 1fr 1fr;
@@ -56,129 +80,135 @@ export function StartStage({ view, start }: { view: ReleaseView; start: StartVie
   const { asked, proposal, setup, setups, batch, beside, comingFrom } = start;
   const { style, temperatureSchool } = asked;
   return (
-    <Stack aria-busy={isChoosing}>
-      <StageTitle>Where to begin</StageTitle>
-      <Switches>
-        <Choice
-          label="Brew style"
-          value={style}
-          onChange={(value) => choose({ style: value })}
-          options={STYLE_OPTIONS}
-        />
-        <SelectInput
-          label="Temperature school"
-          value={temperatureSchool}
-          onChange={(value) => choose({ school: value })}
-          options={TEMPERATURE_SCHOOLS.map((value) => ({
-            value,
-            label: TEMPERATURE_SCHOOL_LABELS[value],
-          }))}
-        />
-        <SelectInput
-          label="Setup"
-          value={setup?.id ?? ''}
-          onChange={(value) => choose({ setup: value })}
-          options={setups.map(({ id, name }) => ({ value: id, label: name }))}
-        />
-        {view.batches.length > 1 && (
-          <SelectInput
-            label="Batch"
-            value={batch.id}
-            onChange={(value) => choose({ batch: value })}
-            options={view.batches.map(({ id, roastDate, label, rest }) => ({
-              value: id,
-              label: `Roasted ${dayWords(roastDate)}${label && ` (${label})`}, day ${rest.restDays}`,
-            }))}
-          />
-        )}
-        <SelectInput
-          label="Set beside it"
-          value={asked.beside ?? ''}
-          onChange={(value) => choose({ beside: value })}
-          options={[
-            { value: '', label: 'no other style' },
-            ...STYLE_OPTIONS.filter(({ value }) => value !== style),
-          ]}
-        />
-      </Switches>
-      {setups.length === 0 && (
-        <Notice>
-          No setup is described yet: the proposal assumes an 18 g basket and cannot go on a bench.{' '}
-          <Link href="/equipment">Describe machine, grinder and basket</Link>.
-        </Notice>
-      )}
-      {proposal.warnings.map(({ code, text }) => (
-        <Notice key={code}>{text}</Notice>
-      ))}
-      {asked.beside && beside && (
-        <section>
-          <SectionTitle>
-            {STYLE_LABELS[style]} beside {STYLE_LABELS[asked.beside].toLowerCase()}
-          </SectionTitle>
-          <Comparison
-            label="Two styles side by side"
-            heads={[STYLE_LABELS[style], STYLE_LABELS[asked.beside]]}
-            one={proposal}
-            other={beside}
-          />
-          {beside.warnings
-            .filter(({ code }) => !proposal.warnings.some((said) => said.code === code))
-            .map(({ code, text }) => (
+    <AcceptForm
+      view={view}
+      batch={batch}
+      proposal={proposal}
+      style={style}
+      temperatureSchool={temperatureSchool}
+      setup={setup}
+      water={start.water}
+    >
+      {({ plate, flow }) => (
+        <Beside>
+          {plate}
+          <Stack aria-busy={isChoosing}>
+            <StageTitle>Where to begin</StageTitle>
+            <Switches>
+              <Choice
+                label="Brew style"
+                value={style}
+                onChange={(value) => choose({ style: value })}
+                options={STYLE_OPTIONS}
+              />
+              <SelectInput
+                label="Temperature school"
+                value={temperatureSchool}
+                onChange={(value) => choose({ school: value })}
+                options={TEMPERATURE_SCHOOLS.map((value) => ({
+                  value,
+                  label: TEMPERATURE_SCHOOL_LABELS[value],
+                }))}
+              />
+              <SelectInput
+                label="Setup"
+                value={setup?.id ?? ''}
+                onChange={(value) => choose({ setup: value })}
+                options={setups.map(({ id, name }) => ({ value: id, label: name }))}
+              />
+              {view.batches.length > 1 && (
+                <SelectInput
+                  label="Batch"
+                  value={batch.id}
+                  onChange={(value) => choose({ batch: value })}
+                  options={view.batches.map(({ id, roastDate, label, rest }) => ({
+                    value: id,
+                    label: `Roasted ${dayWords(roastDate)}${label && ` (${label})`}, day ${rest.restDays}`,
+                  }))}
+                />
+              )}
+              <SelectInput
+                label="Set beside it"
+                value={asked.beside ?? ''}
+                onChange={(value) => choose({ beside: value })}
+                options={[
+                  { value: '', label: 'no other style' },
+                  ...STYLE_OPTIONS.filter(({ value }) => value !== style),
+                ]}
+              />
+            </Switches>
+            {setups.length === 0 && (
+              <Notice>
+                No setup is described yet: the proposal assumes an 18 g basket and cannot go on a
+                bench. <Link href="/equipment">Describe machine, grinder and basket</Link>.
+              </Notice>
+            )}
+            {proposal.warnings.map(({ code, text }) => (
               <Notice key={code}>{text}</Notice>
             ))}
-        </section>
+            {asked.beside && beside && (
+              <section>
+                <SectionTitle>
+                  {STYLE_LABELS[style]} beside {STYLE_LABELS[asked.beside].toLowerCase()}
+                </SectionTitle>
+                <Comparison
+                  label="Two styles side by side"
+                  heads={[STYLE_LABELS[style], STYLE_LABELS[asked.beside]]}
+                  one={proposal}
+                  other={beside}
+                />
+                {beside.warnings
+                  .filter(({ code }) => !proposal.warnings.some((said) => said.code === code))
+                  .map(({ code, text }) => (
+                    <Notice key={code}>{text}</Notice>
+                  ))}
+              </section>
+            )}
+            {flow}
+            {view.release.suggestedRecipe !== '' && (
+              <section>
+                <SectionTitle>{RELEASE.suggestedRecipe.label}</SectionTitle>
+                <p style={{ whiteSpace: 'pre-wrap' }}>{view.release.suggestedRecipe}</p>
+                <Small>
+                  Kept beside the proposal for comparison. To follow it changes figures like any
+                  other wish of yours; it is not an overruling by itself.
+                </Small>
+              </section>
+            )}
+            <OpenRecipes releaseId={view.release.id} open={start.open} />
+            <ComingFrom
+              others={start.others}
+              from={asked.from}
+              compared={comingFrom}
+              onChoose={(from) => choose({ from })}
+            />
+            <section>
+              <SectionTitle>Why these figures</SectionTitle>
+              <p>
+                <Small>
+                  {basisWords(start)} Each row pushes the figure from where the row above left it;
+                  rows sum to the proposal.
+                </Small>
+              </p>
+            </section>
+            <Choice
+              label="What moved this figure"
+              value={open}
+              onChange={setOpen}
+              options={PUSHED.map((value) => ({ value, label: VARIABLES[value].short }))}
+            />
+            <Pushes name={open} proposal={proposal} />
+            <Evidence name={open} rows={start.evidence[open]} nearest={start.nearest} />
+            <WhatIf
+              suppose={asked.suppose}
+              proposal={proposal}
+              whatIf={start.whatIf}
+              onSuppose={choose}
+            />
+          </Stack>
+        </Beside>
       )}
-      <AcceptForm
-        key={`${style} ${temperatureSchool} ${setup?.id} ${batch.id}`}
-        view={view}
-        batch={batch}
-        proposal={proposal}
-        style={style}
-        temperatureSchool={temperatureSchool}
-        setup={setup}
-        water={start.water}
-      />
-      {view.release.suggestedRecipe !== '' && (
-        <section>
-          <SectionTitle>{RELEASE.suggestedRecipe.label}</SectionTitle>
-          <p style={{ whiteSpace: 'pre-wrap' }}>{view.release.suggestedRecipe}</p>
-          <Small>
-            Kept beside the proposal for comparison. To follow it changes figures like any other
-            wish of yours; it is not an overruling by itself.
-          </Small>
-        </section>
-      )}
-      <OpenRecipes releaseId={view.release.id} open={start.open} />
-      <ComingFrom
-        others={start.others}
-        from={asked.from}
-        compared={comingFrom}
-        onChoose={(from) => choose({ from })}
-      />
-      <section>
-        <SectionTitle>Why these figures</SectionTitle>
-        <p>
-          <Small>
-            {basisWords(start)} Each row pushes the figure from where the row above left it; rows
-            sum to the proposal.
-          </Small>
-        </p>
-      </section>
-      <Choice
-        label="What moved this figure"
-        value={open}
-        onChange={setOpen}
-        options={PUSHED.map((value) => ({ value, label: VARIABLES[value].short }))}
-      />
-      <Pushes name={open} proposal={proposal} />
-      <Evidence name={open} rows={start.evidence[open]} nearest={start.nearest} />
-      <WhatIf
-        suppose={asked.suppose}
-        proposal={proposal}
-        whatIf={start.whatIf}
-        onSuppose={choose}
-      />
-    </Stack>
+    </AcceptForm>
   );
 }
 

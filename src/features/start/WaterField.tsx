@@ -19,6 +19,7 @@ import { useCommand } from '@/ui/useCommand';
 import type { Water } from '@/views/water';
 
 const Box = styled.div`
+  container-type: inline-size;
   display: grid;
   grid-template-columns: minmax(0, 1fr);
   gap: 10px;
@@ -32,7 +33,7 @@ const Head = styled.div`
   gap: 8px 14px;
   align-items: end;
 
-  @media (max-width: 800px) {
+  @container (max-width: 640px) {
     grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
   }
 `;

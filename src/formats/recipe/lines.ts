@@ -5,6 +5,7 @@ import {
   CLOCK_LABELS,
   PROCESS_LABELS,
   roastWord,
+  SERVED_LABELS,
   STYLE_LABELS,
   TEMPERATURE_SCHOOL_LABELS,
 } from '@/core/vocabulary';
@@ -27,6 +28,7 @@ export type CardLine =
   | 'Basket'
   | 'Made on'
   | 'Rest'
+  | 'Served'
   | 'Look for'
   | 'When it is right'
   | 'When it ran short'
@@ -48,6 +50,7 @@ export const CARD_FACTS = [
   'Basket',
   'Made on',
   'Rest',
+  'Served',
   'Look for',
   'The lot',
   'Contains',
@@ -81,6 +84,7 @@ export function cardLines(body: RecipeBody): Readonly<Record<CardLine, string>> 
     Basket: `${setup.basket}, ${setup.diameterMm} mm, rated ${setup.ratedG} g`,
     'Made on': `${setup.machine}; ${setup.grinder} at ${setup.dial}. Your dial will differ: grind for the time.`,
     Rest: `Use from day ${recipe.restDays[0]} to ${recipe.restDays[1]} after the roast of ${dayWords(coffee.roastDate)}`,
+    Served: coffee.serving === undefined ? '' : SERVED_LABELS[coffee.serving],
     'Look for': (coffee.promisedNotes ?? []).join(', '),
     'The lot': coffee.components.map(lotWords).filter(hasWords).join('; '),
     Contains: hasWords(coffee.contains ?? '') ? `${coffee.contains}. ${LABELLING_CAUTION}` : '',

@@ -34,7 +34,12 @@ export default async function PublishPage({ params, searchParams }: Props) {
   const [newest] = listVersions(db, release.id);
   const last = newest ? readDocument(newest.document).body : null;
   const words = { ...NO_WORDS, ...last?.sensory, whatChanged: carriedWords(view) };
-  const body = bench ? publishedBody(house, view, words, today()) : null;
+  const body = bench
+    ? publishedBody(house, view, words, {
+        today: today(),
+        last: last ?? undefined,
+      })
+    : null;
   const passes = listGatePasses(db, release.id);
   return (
     <PublishStage
