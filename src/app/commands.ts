@@ -19,12 +19,17 @@ import {
 } from '@/features/people/actions';
 import { saveProgramme } from '@/features/programmes/actions';
 import { publish, showAgain, withdraw } from '@/features/publish/actions';
-import { logShot, removeShot, restoreShot } from '@/features/pull/actions';
+import { correctShot, logShot, removeShot, restoreShot } from '@/features/pull/actions';
 import { createRelease, editRelease, saveBatch } from '@/features/read/actions';
 import { putBack, takeAway, undoEdit } from '@/features/removal/actions';
 import { carryRecipe } from '@/features/pull/carryRecipe';
 import { acceptRecipe, useRecipe } from '@/features/start/actions';
-import { recordTasting } from '@/features/taste/actions';
+import {
+  correctTasting,
+  recordTasting,
+  removeTasting,
+  restoreTasting,
+} from '@/features/taste/actions';
 
 export const commands: ReadonlyMap<string, Command> = new Map(
   [
@@ -50,9 +55,13 @@ export const commands: ReadonlyMap<string, Command> = new Map(
     carryRecipe,
     useRecipe,
     logShot,
+    correctShot,
     removeShot,
     restoreShot,
     recordTasting,
+    correctTasting,
+    removeTasting,
+    restoreTasting,
     publish,
     withdraw,
     showAgain,

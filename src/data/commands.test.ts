@@ -192,7 +192,7 @@ describe('bad input is refused with field, range and remedy, and nothing is stor
       shotId,
       moment: 'hot',
       serving: 'straight',
-      scales: {},
+      scales: { liking: 6 },
       notesFound: [],
       remark: '',
     };

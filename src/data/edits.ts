@@ -10,6 +10,8 @@ export const EDITABLE = [
   'basket',
   'setup',
   'programme',
+  'shot',
+  'tasting',
 ] as const;
 export type Editable = (typeof EDITABLE)[number];
 

@@ -81,7 +81,7 @@ function entriesOfRelease(db: Db, releaseId: string): Entry[] {
     .map(completeShot);
   const cups = prepared(
     db,
-    ofRelease(`SELECT ${TASTING_COLUMNS} FROM tasting t JOIN shot s ON s.id = t.shot_id
+    ofRelease(`SELECT ${TASTING_COLUMNS} FROM tasting t JOIN shot s ON s.id = t.shot_id AND t.removed_at IS NULL
       JOIN person p ON p.id = t.tasted_by`),
   )
     .all(releaseId)

@@ -22,7 +22,7 @@ const MOMENTS = `
   FROM dialled JOIN shot s ON s.recipe_draft_id = draft_id WHERE s.removed_at IS NULL
   UNION ALL
   SELECT owner, 'tasting', t.tasted_at
-  FROM dialled JOIN shot s ON s.recipe_draft_id = draft_id JOIN tasting t ON t.shot_id = s.id
+  FROM dialled JOIN shot s ON s.recipe_draft_id = draft_id JOIN tasting t ON t.shot_id = s.id AND t.removed_at IS NULL
   WHERE s.removed_at IS NULL
   UNION ALL
   SELECT owner, 'publication', v.published_at

@@ -132,6 +132,15 @@ export function showPublicAgain(db: Db, releaseId: string): void {
   ).run(releaseId);
 }
 
+/** Number of the newest version published from a recipe after a moment: its proof rests on what was pulled before. */
+export function versionProvenBy(db: Db, draftId: string, pulledAt: string): number | null {
+  const row = prepared(
+    db,
+    `SELECT max(number) AS number FROM recipe_version WHERE draft_id = ? AND published_at >= ?`,
+  ).get(draftId, pulledAt) as { number: number | null };
+  return row.number;
+}
+
 export const GATES = ['confirmed', 'tasted', 'rested'] as const;
 export type Gate = (typeof GATES)[number];
 

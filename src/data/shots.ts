@@ -5,11 +5,12 @@ import { batchRestDays } from '@/core/rest/batchRest';
 import { prepared, type Db } from './database';
 import { groupedByOwner, IDS } from './many';
 import { bool, now } from './rows';
-import { tableOf } from './table';
+import { tableOf, updateRow, type Seen } from './table';
 import { dayOf } from './today';
 
 export interface StoredShot extends ShotValues {
   readonly id: string;
+  readonly rowVersion: number;
   readonly draftId: string;
   readonly pulledAt: string;
   readonly pulledBy: string;
@@ -21,7 +22,7 @@ export const SHOT_TABLE = tableOf('shot', SHOT);
 
 /** Columns of a shot `s` by a person `p`; with the roast date of its batch it is complete. */
 export const SHOT_COLUMNS = `
-  s.id, s.recipe_draft_id AS draftId, s.pulled_at AS pulledAt, p.name AS pulledBy,
+  s.id, s.row_version AS rowVersion, s.recipe_draft_id AS draftId, s.pulled_at AS pulledAt, p.name AS pulledBy,
   ${SHOT_TABLE.selected('s')}`;
 
 const SELECT_SHOT = `
@@ -31,9 +32,12 @@ const SELECT_SHOT = `
   JOIN person p ON p.id = s.pulled_by`;
 
 export function completeShot(row: unknown): StoredShot {
-  const { id, draftId, pulledAt, pulledBy, roastDate } = row as StoredShot & { roastDate: string };
+  const { id, rowVersion, draftId, pulledAt, pulledBy, roastDate } = row as StoredShot & {
+    roastDate: string;
+  };
   return Object.assign(SHOT_TABLE.read(row), {
     id,
+    rowVersion,
     draftId,
     pulledAt,
     pulledBy,
@@ -101,6 +105,17 @@ export function findShotMasses(db: Db, id: string): z.output<typeof massesRow> {
   return massesRow.parse(
     prepared(db, 'SELECT dose_g AS doseG, yield_g AS yieldG FROM shot WHERE id = ?').get(id),
   );
+}
+
+/** A shot by its id; null when there is none. */
+export function findShot(db: Db, id: string): StoredShot | null {
+  const row = prepared(db, `${SELECT_SHOT} WHERE s.id = ?`).get(id);
+  return row === undefined ? null : completeShot(row);
+}
+
+/** False when someone else changed or took the shot back since `rowVersion` was read. */
+export function updateShot(db: Db, seen: Seen, fields: ShotEntered): boolean {
+  return updateRow(db, SHOT_TABLE, seen, fields);
 }
 
 /** Takes a shot out of the dial-in, or puts it back; the row is kept. */

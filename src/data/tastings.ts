@@ -5,10 +5,11 @@ import type { Taste } from '@/core/schema/shot';
 import { prepared, type Db } from './database';
 import { groupedByOwner, IDS } from './many';
 import { now } from './rows';
-import { tableOf } from './table';
+import { tableOf, type Seen } from './table';
 
 export interface StoredTasting extends TastingValues {
   readonly id: string;
+  readonly rowVersion: number;
   readonly shotId: string;
   readonly tastedAt: string;
   readonly tastedBy: string;
@@ -20,13 +21,14 @@ export const TASTING_TABLE = tableOf('tasting', TASTING);
 
 /** Columns of a tasting `t` by a person `p`. */
 export const TASTING_COLUMNS = `
-  t.id, t.shot_id AS shotId, t.tasted_at AS tastedAt, p.name AS tastedBy,
+  t.id, t.row_version AS rowVersion, t.shot_id AS shotId, t.tasted_at AS tastedAt, p.name AS tastedBy,
   t.tasted_by AS tastedById, t.scales, ${TASTING_TABLE.selected('t')}`;
 
 export function completeTasting(row: unknown): StoredTasting {
-  const { id, shotId, tastedAt, tastedBy, tastedById, scales } = row as StoredTasting;
+  const { id, rowVersion, shotId, tastedAt, tastedBy, tastedById, scales } = row as StoredTasting;
   return {
     id,
+    rowVersion,
     shotId,
     tastedAt,
     tastedBy,
@@ -43,7 +45,7 @@ export function tastingsOfDialIns(
 ): (dialInId: string) => readonly StoredTasting[] {
   const sql = `
     SELECT r.dial_in_id AS owner, ${TASTING_COLUMNS}
-    FROM tasting t JOIN shot s ON s.id = t.shot_id
+    FROM tasting t JOIN shot s ON s.id = t.shot_id AND t.removed_at IS NULL
     JOIN recipe_draft r ON r.id = s.recipe_draft_id JOIN person p ON p.id = t.tasted_by
     WHERE r.dial_in_id IN ${IDS} AND s.removed_at IS NULL ORDER BY t.tasted_at, t.rowid`;
   return groupedByOwner(db, sql, dialInIds, completeTasting);
@@ -75,4 +77,38 @@ export function insertTasting(db: Db, id: string, fields: TastingFields, personI
     personId,
     scales: JSON.stringify(scales),
   });
+}
+
+/** Whose sheet it is and of which release; null when there is none, deleted ones included. */
+export function findTasting(
+  db: Db,
+  id: string,
+): (StoredTasting & { readonly releaseId: string; readonly removed: boolean }) | null {
+  const row = prepared(
+    db,
+    `SELECT ${TASTING_COLUMNS}, d.release_id AS releaseId, t.removed_at IS NOT NULL AS removed
+     FROM tasting t JOIN shot s ON s.id = t.shot_id
+     JOIN recipe_draft r ON r.id = s.recipe_draft_id JOIN dial_in d ON d.id = r.dial_in_id
+     JOIN person p ON p.id = t.tasted_by WHERE t.id = ?`,
+  ).get(id) as { releaseId: string; removed: number } | undefined;
+  return row
+    ? { ...completeTasting(row), releaseId: row.releaseId, removed: row.removed === 1 }
+    : null;
+}
+
+export type CorrectedTasting = Entered<typeof TASTING> & Pick<TastingFields, 'scales'>;
+
+/** False when someone else changed or deleted the sheet since `rowVersion` was read. */
+export function updateTasting(db: Db, { id, rowVersion }: Seen, fields: CorrectedTasting): boolean {
+  const { changes } = prepared(
+    db,
+    `UPDATE tasting SET ${TASTING_TABLE.sets}, scales = @scales, row_version = row_version + 1
+     WHERE id = @id AND row_version = @rowVersion AND removed_at IS NULL`,
+  ).run({ ...TASTING_TABLE.write(fields), scales: JSON.stringify(fields.scales), id, rowVersion });
+  return changes === 1;
+}
+
+/** Deletes a sheet, or restores it; the row is kept. */
+export function setTastingRemoved(db: Db, id: string, removed: boolean): void {
+  prepared(db, 'UPDATE tasting SET removed_at = ? WHERE id = ?').run(removed ? now() : null, id);
 }

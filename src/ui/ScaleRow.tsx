@@ -1,11 +1,14 @@
 'use client';
 
-import { useId } from 'react';
+import { useId, useRef } from 'react';
 import styled from 'styled-components';
 import { tickLook } from './choices';
 import { labelText } from './type';
 
-/** A scale of whole numbers as a ruled strip: arrows walk it, a digit jumps. Untouched is no answer. */
+/**
+ * A scale of whole numbers as a ruled strip: arrows walk it, a digit jumps and the focus follows, 1 and 0 in
+ * a row are 10, Backspace clears. Untouched is no answer.
+ */
 export interface ScaleRowProps {
   readonly label: string;
   readonly low: string;
@@ -13,8 +16,12 @@ export interface ScaleRowProps {
   readonly from: number;
   readonly to: number;
   readonly value: number | undefined;
-  readonly onChange: (value: number) => void;
+  /** Undefined where the answer was taken back. */
+  readonly onChange: (value: number | undefined) => void;
 }
+
+/** Two digits this close together are one number. */
+const ONE_NUMBER_MS = 1200;
 
 const Row = styled.div`
   display: grid;
@@ -87,11 +94,25 @@ const Cell = styled.label`
 export function ScaleRow({ label, low, high, from, to, value, onChange }: ScaleRowProps) {
   const id = useId();
   const numbers = Array.from({ length: to - from + 1 }, (_, i) => from + i);
+  const cells = useRef<HTMLDivElement>(null);
+  const typed = useRef<{ digit: number; at: number } | null>(null);
   const jump = (event: React.KeyboardEvent) => {
-    const digit = Number(event.key);
-    if (event.key === ' ' || !Number.isInteger(digit) || digit < from || digit > to) return;
+    if (event.key === 'Backspace' || event.key === 'Delete') {
+      event.preventDefault();
+      typed.current = null;
+      return onChange(undefined);
+    }
+    if (!/^\d$/.test(event.key) || event.ctrlKey || event.metaKey || event.altKey) return;
     event.stopPropagation();
-    onChange(digit);
+    const { digit, at } = typed.current ?? { digit: 0, at: -Infinity };
+    const isSecond = event.timeStamp - at < ONE_NUMBER_MS;
+    const number = (isSecond ? 10 * digit : 0) + Number(event.key);
+    const value = number <= to ? number : Number(event.key);
+    if (value < from || value > to) return;
+    typed.current = { digit: value, at: event.timeStamp };
+    onChange(value);
+    // The next Tab leaves from where the answer stands, not from where it was typed.
+    cells.current?.querySelectorAll('input')[value - from]?.focus();
   };
   return (
     <Row role="radiogroup" aria-labelledby={id}>
@@ -99,7 +120,7 @@ export function ScaleRow({ label, low, high, from, to, value, onChange }: ScaleR
         {label}
       </Name>
       <span className="end low">{low}</span>
-      <Cells className="cells" onKeyDown={jump}>
+      <Cells className="cells" onKeyDown={jump} ref={cells}>
         {numbers.map((number) => (
           <Cell key={number} data-filled={value !== undefined && from >= 0 && number < value}>
             <input

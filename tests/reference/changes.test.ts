@@ -141,10 +141,21 @@ it('every command raises the epochs of all it changed', () => {
   honest('acceptRecipe', second);
   honest('useRecipe', { releaseId, draftId });
   const { shotId } = honest('logShot', shotInput(draftId));
+  const { draftId: _draftId, ...pulled } = shotInput(draftId);
+  const { editId: shotEdit } = honest('correctShot', {
+    ...pulled,
+    shotId,
+    rowVersion: 1,
+    timeS: 27,
+  });
+  honest('undoEdit', { editId: shotEdit });
   honest('removeShot', { shotId });
   honest('restoreShot', { shotId });
   const cup = { moment: 'hot', serving: 'straight', notesFound: [], remark: '', tdsPct: 9 };
-  honest('recordTasting', { ...cup, shotId, scales: { liking: 7 } });
+  const { tastingId } = honest('recordTasting', { ...cup, shotId, scales: { liking: 7 } });
+  honest('correctTasting', { ...cup, tastingId, rowVersion: 1, scales: { liking: 6 } });
+  honest('removeTasting', { tastingId });
+  honest('restoreTasting', { tastingId });
   honest('publish', { releaseId, draftId, ...WORDS });
   // Late: pulled before the recipe was published, so its dial may be the one it ended on.
   const late = changesOf(db, 'logShot', shotInput(draftId));

@@ -47,6 +47,16 @@ interface Edited {
   readonly editId?: string;
 }
 
+/** A cup sheet as a form sends it. */
+interface SentCup {
+  readonly moment: string;
+  readonly serving: string;
+  readonly scales: object;
+  readonly notesFound: readonly string[];
+  readonly remark: string;
+  readonly tdsPct?: TypedFigure;
+}
+
 interface Nothing {
   readonly [key: string]: never;
 }
@@ -171,18 +181,26 @@ export interface Commands {
     };
     answers: { readonly shotId: string };
   };
+  correctShot: {
+    asks: Sent<typeof SHOT> & { readonly shotId: string; readonly rowVersion: number };
+    answers: Edited & { readonly shotId: string };
+  };
   removeShot: { asks: { readonly shotId: string }; answers: { readonly shotId: string } };
   restoreShot: { asks: { readonly shotId: string }; answers: { readonly shotId: string } };
   recordTasting: {
-    asks: {
-      readonly shotId: string;
-      readonly moment: string;
-      readonly serving: string;
-      readonly scales: object;
-      readonly notesFound: readonly string[];
-      readonly remark: string;
-      readonly tdsPct?: TypedFigure;
-    };
+    asks: SentCup & { readonly shotId: string };
+    answers: { readonly tastingId: string };
+  };
+  correctTasting: {
+    asks: SentCup & { readonly tastingId: string; readonly rowVersion: number };
+    answers: Edited & { readonly tastingId: string };
+  };
+  removeTasting: {
+    asks: { readonly tastingId: string };
+    answers: { readonly tastingId: string };
+  };
+  restoreTasting: {
+    asks: { readonly tastingId: string };
     answers: { readonly tastingId: string };
   };
   publish: {
@@ -234,14 +252,27 @@ export const CHANGES: { readonly [K in CommandKind]: readonly Topic[] } = {
   saveBatch: ['batch'],
   takeAway: REMOVABLES,
   putBack: REMOVABLES,
-  undoEdit: ['release', 'batch', 'equipment', 'programme', 'house'],
+  undoEdit: [
+    'release',
+    'batch',
+    'equipment',
+    'programme',
+    'house',
+    'shot',
+    'tasting',
+    'decidedShot',
+  ],
   acceptRecipe: ['recipe'],
   carryRecipe: ['recipe'],
   useRecipe: ['recipe'],
   logShot: ['shot'],
+  correctShot: ['shot'],
   removeShot: ['shot'],
   restoreShot: ['shot'],
   recordTasting: ['tasting', 'shot'],
+  correctTasting: ['tasting', 'shot'],
+  removeTasting: ['tasting'],
+  restoreTasting: ['tasting'],
   publish: ['publication'],
   withdraw: ['publication'],
   showAgain: ['publication'],

@@ -113,7 +113,7 @@ function* shotRows(db: Db): Generator<Row> {
 function* tastingRows(db: Db): Generator<Row> {
   const rows = inPages(
     db,
-    `SELECT t.id, ${PLACE_COLUMNS} FROM tasting t JOIN shot s ON s.id = t.shot_id
+    `SELECT t.id, ${PLACE_COLUMNS} FROM tasting t JOIN shot s ON s.id = t.shot_id AND t.removed_at IS NULL
      ${PLACED}, t.tasted_at, t.rowid`,
     `SELECT ${TASTING_SELECT} ${IN_PAGE_ORDER} tasting t ON t.id = page.value
      JOIN person p ON p.id = t.tasted_by ORDER BY page.key`,

@@ -57,7 +57,7 @@ describe('ready to leave the house', () => {
       shotId: shots[0]!.id,
       moment: 'hot',
       serving: 'straight',
-      scales: {},
+      scales: { sweetness: 7 },
       notesFound: [],
       remark: '',
     });

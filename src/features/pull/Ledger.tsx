@@ -7,6 +7,7 @@ import type { Bench } from '@/views/release';
 import { Button, QuietButton } from '@/ui/Button';
 import { useUnits } from '@/ui/person';
 import { SectionTitle, Small, Table, TableHead, TableScroll } from '@/ui/type';
+import { CorrectShot } from './CorrectShot';
 import { verdictOf } from './verdict';
 
 const Scroll = styled(TableScroll)`
@@ -42,6 +43,8 @@ export function Ledger({
 }) {
   const { shots, shotCount, spentG, setup } = bench;
   const [isWhole, setWhole] = useState(false);
+  const [correctedId, setCorrected] = useState<string | null>(null);
+  const corrected = shots.find(({ id }) => id === correctedId);
   const earlierShots = shotCount - shots.length;
   const newest = [...shots].reverse();
   const shown = isWhole ? newest : newest.slice(0, AT_FIRST);
@@ -65,7 +68,7 @@ export function Ledger({
               'First drip, s',
               'Day',
               { words: 'What it did' },
-              { hidden: 'Take back' },
+              { hidden: 'Correct or take back' },
             ]}
           />
           <tbody>
@@ -89,12 +92,20 @@ export function Ledger({
                 </Verdict>
                 <td>
                   {onRemove && (
-                    <QuietButton
-                      onPress={() => onRemove(shot.id)}
-                      aria-label={`Take back shot ${shot.number}`}
-                    >
-                      take back
-                    </QuietButton>
+                    <>
+                      <QuietButton
+                        onPress={() => setCorrected(shot.id)}
+                        aria-label={`Correct shot ${shot.number}`}
+                      >
+                        correct
+                      </QuietButton>
+                      <QuietButton
+                        onPress={() => onRemove(shot.id)}
+                        aria-label={`Take back shot ${shot.number}`}
+                      >
+                        take back
+                      </QuietButton>
+                    </>
                   )}
                 </td>
               </tr>
@@ -102,6 +113,7 @@ export function Ledger({
           </tbody>
         </Table>
       </Scroll>
+      {corrected && <CorrectShot shot={corrected} onClose={() => setCorrected(null)} />}
       {shown.length < shots.length && (
         <p>
           <Button onPress={() => setWhole(true)}>

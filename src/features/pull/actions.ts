@@ -1,6 +1,10 @@
 /** Logging shots and taking them back. */
 import { z } from 'zod';
+import { entriesOf } from '@/core/entity/field';
+import { SHOT, type ShotEntered } from '@/core/entity/shot';
+import { valueWords } from '@/core/entity/words';
 import { userFault } from '@/core/errors';
+import { extraction } from '@/core/extraction/extraction';
 import {
   dripInTime,
   isDripInTime,
@@ -10,10 +14,19 @@ import {
 } from '@/core/schema/shot';
 import { traceSchema } from '@/core/trace/schema';
 import { clock } from '@/data/clock';
-import { defineCommand, personOf, type Context } from '@/data/command';
+import { changedMeanwhile, defineCommand, personOf, type Context } from '@/data/command';
+import { keepBefore } from '@/data/edits';
+import { versionProvenBy } from '@/data/publications';
 import { changedByShot, findDraft } from '@/data/dialIns';
 import { findRelease } from '@/data/releases';
-import { findShotWhereabouts, insertShot, setShotRemoved } from '@/data/shots';
+import {
+  findShot,
+  findShotWhereabouts,
+  insertShot,
+  setShotRemoved,
+  updateShot,
+  type StoredShot,
+} from '@/data/shots';
 import { insertTrace } from '@/data/traces';
 
 /** A shot that waited for the network is at most so old; a clock may be this much ahead. */
@@ -67,6 +80,53 @@ function momentOfShot(said: string | undefined): string {
       'This shot says it was pulled at another time than can be. Set the clock of this device.',
     );
   return new Date(Math.min(at, now)).toISOString();
+}
+
+/** What was entered wrongly is put right; what it was is kept with the edit and said in the log. */
+export const correctShot = defineCommand({
+  kind: 'correctShot',
+  duty: 'bench',
+  input: z
+    .strictObject({ shotId: z.string().max(64), rowVersion: z.number().int(), ...shotEntry })
+    .refine(isDripInTime, dripInTime)
+    .refine(isYieldPlausible, thinYield),
+  run: ({ shotId, rowVersion, ...fields }, context) => {
+    const { db, id } = context;
+    const found = findShotWhereabouts(db, shotId);
+    const before = findShot(db, shotId);
+    if (!found || found.removed || !before)
+      throw userFault('notFound', 'shotId', 'That shot was taken back. Restore it first.');
+    if (fields.tdsPct !== undefined) extraction({ ...fields, tdsPct: fields.tdsPct });
+    if (!updateShot(db, { id: shotId, rowVersion }, fields)) throw changedMeanwhile('shot');
+    keepBefore(db, id, { what: 'shot', rowId: shotId, rowVersion, before: enteredOf(before) });
+    const version = versionProvenBy(db, found.draftId, found.pulledAt);
+    const ofVersion =
+      version === null ? '' : `; version ${version} was published with it and stands as it was`;
+    return {
+      releaseId: found.releaseId,
+      words: `corrected a shot: ${changesWords(before, fields)}${ofVersion}`,
+      result: { shotId, editId: id },
+      alsoChanged: changedByShot(db, found.draftId, found.pulledAt),
+    };
+  },
+});
+
+/** What a person entered of a shot that is kept. */
+function enteredOf(shot: StoredShot): ShotEntered {
+  return Object.fromEntries(
+    entriesOf(SHOT).map(([name]) => [name, shot[name]]),
+  ) as unknown as ShotEntered;
+}
+
+/** "time 28 → 26.4, dial 12 → 11". */
+function changesWords(before: StoredShot, after: ShotEntered): string {
+  const words = entriesOf(SHOT).flatMap(([name, field]) => {
+    const [was, is] = [valueWords(field, before[name]), valueWords(field, after[name])];
+    return was === is
+      ? []
+      : [`${field.label.toLowerCase()} ${was || 'unsaid'} → ${is || 'unsaid'}`];
+  });
+  return words.join(', ') || 'nothing changed';
 }
 
 function moveShot(kind: 'removeShot' | 'restoreShot', removed: boolean, verb: string) {

@@ -2,6 +2,8 @@
 import { z } from 'zod';
 import type { BatchEntered } from '@/core/entity/batch';
 import type { Part, PartEntered } from '@/core/entity/equipment';
+import type { ShotEntered } from '@/core/entity/shot';
+import type { Db } from '@/data/database';
 import type { ProgrammeEntered } from '@/core/entity/programme';
 import { userFault } from '@/core/errors';
 import { oneOf } from '@/core/schema/fields';
@@ -13,6 +15,8 @@ import { closeInvitationsFor } from '@/data/invitations';
 import { countLeads, findPerson, isNameTaken } from '@/data/people';
 import { updateProgramme } from '@/data/programmes';
 import { updateBatch, updateRelease, type ReleaseFields } from '@/data/releases';
+import { findShotWhereabouts, updateShot } from '@/data/shots';
+import { findTasting, updateTasting, type CorrectedTasting } from '@/data/tastings';
 import { updateSetup, type SetupFields } from '@/data/setups';
 import type { Seen } from '@/data/table';
 import {
@@ -63,13 +67,16 @@ export const putBack = defineCommand({
 /** Takes an edit back, as long as nobody changed the row since. */
 export const undoEdit = defineCommand({
   kind: 'undoEdit',
-  duty: 'lead',
+  duty: 'bench',
   input: z.strictObject({ editId: z.string().max(64) }),
   run: ({ editId }, context) => {
     const edit = findEdit(context.db, editId);
     if (!edit)
       throw userFault('notFound', 'editId', 'There is no such change to undo. Reload the page.');
     const { what, rowId, madeVersion, before } = edit;
+    const isOfBench = what === 'shot' || what === 'tasting';
+    if (!isOfBench && personOf(context).role !== 'lead')
+      throw userFault('refused', 'editId', 'Only the lead undoes this. Ask the lead.');
     const seen = { id: rowId, rowVersion: madeVersion };
     if (!RESTORE[what](context, seen, before as never))
       throw userFault(
@@ -78,12 +85,26 @@ export const undoEdit = defineCommand({
         'This was changed again since, so the undo was left alone: both changes stand as they are now.',
       );
     return {
-      releaseId: what === 'release' || what === 'batch' ? releaseOf(context.db, what, rowId) : null,
+      releaseId: releaseOfEdit(context.db, what, rowId),
       words: `undid a change of the ${what}`,
       result: {},
     };
   },
 });
+
+function releaseOfEdit(db: Db, what: Editable, id: string): string | null {
+  switch (what) {
+    case 'release':
+    case 'batch':
+      return releaseOf(db, what, id);
+    case 'shot':
+      return findShotWhereabouts(db, id)?.releaseId ?? null;
+    case 'tasting':
+      return findTasting(db, id)?.releaseId ?? null;
+    default:
+      return null;
+  }
+}
 
 type Restore<T> = (context: Context, seen: Seen, before: T) => boolean;
 
@@ -102,6 +123,8 @@ const RESTORE: { readonly [E in Editable]: Restore<never> } = {
   setup: ({ db }, seen, before: SetupFields) => updateSetup(db, seen, before),
   programme: (context, seen, before: ProgrammeEntered) =>
     updateProgramme(context.db, seen, before, personOf(context).id),
+  shot: ({ db }, seen, before: ShotEntered) => updateShot(db, seen, before),
+  tasting: ({ db }, seen, before: CorrectedTasting) => updateTasting(db, seen, before),
 };
 
 function move(what: Removable, id: string, removed: boolean, { db }: Context) {

@@ -4,7 +4,7 @@ import { DONE, fakeServer, router } from '../../../tests/support/browser';
 import { renderAs } from '../../../tests/support/render';
 import { houseWith } from '../../../tests/support/view';
 import { CupSheet } from './CupSheet';
-import { tastingInputOf, EMPTY_CUP, toggled } from './cupText';
+import { cupSentOf, EMPTY_CUP, toggled } from './cupText';
 
 jest.mock('next/navigation', () => ({ useRouter: () => router }));
 
@@ -66,6 +66,6 @@ describe('the cup sheet', () => {
 
   it('toggles words in and out', () => {
     expect(toggled(toggled(['a'], 'b'), 'a')).toEqual(['b']);
-    expect(tastingInputOf({ ...EMPTY_CUP, tdsPct: '9,1' }, 's').tdsPct).toBe(9.1);
+    expect(cupSentOf({ ...EMPTY_CUP, tdsPct: '9,1' }).tdsPct).toBe(9.1);
   });
 });

@@ -6,8 +6,10 @@ import { extraction } from '@/core/extraction/extraction';
 import { tasteDirection } from '@/core/taste/direction';
 import { tasteMove } from '@/core/taste/tasteMove';
 import { MOMENT_LABELS, MOMENTS, SERVING_LABELS, SERVINGS, TASTE_SIGNS } from '@/core/vocabulary';
+import { EMPTY_CUP_WORDS, isEmptyCup } from '@/core/taste/emptyCup';
+import type { StoredTasting } from '@/data/tastings';
 import type { Bench, BenchShot, ReleaseView } from '@/views/release';
-import { MainButton } from '@/ui/Button';
+import { MainButton, QuietButton } from '@/ui/Button';
 import { Chip, ChipRow, Choice } from '@/ui/choices';
 import { Faults } from '@/ui/Faults';
 import { QuantityInput, TextInput } from '@/ui/fields';
@@ -15,9 +17,19 @@ import { readNumber } from '@/core/readNumber';
 import { useMay, usePerson } from '@/ui/person';
 import { ScaleRow } from '@/ui/ScaleRow';
 import { Notice, Small } from '@/ui/type';
+import { offerEditUndo } from '@/ui/undo';
 import { useCommand } from '@/ui/useCommand';
 import { useTextForm } from '@/ui/useTextForm';
-import { EMPTY_CUP, SCALES, tasteOf, tastingInputOf, toggled, type CupText } from './cupText';
+import {
+  cupSentOf,
+  cupTextOf,
+  EMPTY_CUP,
+  SCALES,
+  scored,
+  tasteOf,
+  toggled,
+  type CupText,
+} from './cupText';
 
 const Form = styled.form`
   display: grid;
@@ -48,23 +60,35 @@ export function CupSheet({
   view,
   bench,
   shot,
+  corrected,
+  onDone,
 }: {
   view: ReleaseView;
   bench: Bench;
   shot: BenchShot;
+  /** A sheet that was kept, to put right; a new one when absent. */
+  corrected?: StoredTasting | undefined;
+  /** After the correction, or when it is left. */
+  onDone?: () => void;
 }) {
-  const { submit, faults, faultOf, isBusy } = useCommand();
+  const { submit, refuse, faults, faultOf, isBusy } = useCommand();
   const mayTaste = useMay('bench');
-  const initial: CupText = {
-    ...EMPTY_CUP,
-    tdsPct: shot.tdsPct === undefined ? '' : String(shot.tdsPct),
-  };
-  const { text, change, bind } = useTextForm(initial, faultOf);
-  const onSubmit = (event: FormEvent) => {
-    event.preventDefault();
-    void submit('recordTasting', tastingInputOf(text, shot.id));
-  };
   const { promisedNotes } = view.release;
+  const initial: CupText = corrected
+    ? cupTextOf(corrected, promisedNotes, shot.tdsPct)
+    : { ...EMPTY_CUP, tdsPct: shot.tdsPct === undefined ? '' : String(shot.tdsPct) };
+  const { text, change, bind } = useTextForm(initial, faultOf);
+  const onSubmit = async (event: FormEvent) => {
+    event.preventDefault();
+    const sent = cupSentOf(text);
+    if (isEmptyCup(sent)) return refuse([{ field: '', message: EMPTY_CUP_WORDS }]);
+    if (!corrected) return void submit('recordTasting', { ...sent, shotId: shot.id });
+    const { id: tastingId, rowVersion } = corrected;
+    const answer = await submit('correctTasting', { ...sent, tastingId, rowVersion });
+    if (!answer.ok) return;
+    offerEditUndo('The cup sheet was corrected.', answer.result.editId);
+    onDone?.();
+  };
   return (
     <Form onSubmit={onSubmit} noValidate aria-label="Cup sheet">
       <Pair>
@@ -95,7 +119,7 @@ export function CupSheet({
             from={0}
             to={10}
             value={text.scales[name]}
-            onChange={(value) => change({ scales: { ...text.scales, [name]: value } })}
+            onChange={(value) => change({ scales: scored(text.scales, name, value) })}
           />
         ))}
         <ScaleRow
@@ -105,7 +129,7 @@ export function CupSheet({
           from={-2}
           to={2}
           value={text.strength}
-          onChange={(strength) => change({ strength })}
+          onChange={(strength) => change({ strength: strength ?? 0 })}
         />
       </Scales>
       <ChipRow role="group" aria-label="Signs">
@@ -142,13 +166,15 @@ export function CupSheet({
       <Pair>
         {mayTaste ? (
           <MainButton type="submit" isDisabled={isBusy}>
-            Keep this cup sheet
+            {corrected ? 'Keep the correction' : 'Keep this cup sheet'}
           </MainButton>
         ) : (
           <Small>You look on: the lead and bench hands keep cup sheets.</Small>
         )}
+        {corrected && <QuietButton onPress={() => onDone?.()}>Cancel</QuietButton>}
         <Small>
-          Tab to a scale, press a digit. Let it cool some minutes before you judge; broad first.
+          Tab to a scale, type 0 to 10; Backspace clears. Let it cool some minutes before you judge;
+          broad first.
         </Small>
       </Pair>
       <Small>

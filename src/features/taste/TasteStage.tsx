@@ -37,8 +37,10 @@ export function TasteStage({ view }: { view: ReleaseView }) {
 
 function Tasting({ view, bench, newest }: { view: ReleaseView; bench: Bench; newest: BenchShot }) {
   const [shotId, setShotId] = useState(newest.id);
+  const [correctedId, setCorrectedId] = useState<string | null>(null);
   const { mass } = useUnits();
   const shot = bench.shots.find(({ id }) => id === shotId) ?? newest;
+  const corrected = shot.tastings.find(({ id }) => id === correctedId);
   const options = bench.shots
     .map(({ id, number, dial, yieldG, timeS, mark }) => ({
       value: id,
@@ -51,13 +53,39 @@ function Tasting({ view, bench, newest }: { view: ReleaseView; bench: Bench; new
       <SelectInput
         label="The shot in the cup"
         value={shot.id}
-        onChange={setShotId}
+        onChange={(id) => {
+          setShotId(id);
+          setCorrectedId(null);
+        }}
         options={options}
       />
-      <CupSheet key={`${shot.id} ${shot.tastings.length}`} view={view} bench={bench} shot={shot} />
+      {corrected ? (
+        <CupSheet
+          key={corrected.id}
+          view={view}
+          bench={bench}
+          shot={shot}
+          corrected={corrected}
+          onDone={() => setCorrectedId(null)}
+        />
+      ) : (
+        <CupSheet
+          key={`${shot.id} ${shot.tastings.length}`}
+          view={view}
+          bench={bench}
+          shot={shot}
+        />
+      )}
       <section>
         <SectionTitle>Tasted so far</SectionTitle>
-        <TastingList bench={bench} roastLevel={view.batch.roast.level ?? 0} />
+        <TastingList
+          bench={bench}
+          roastLevel={view.batch.roast.level ?? 0}
+          onCorrect={(tasting) => {
+            setShotId(tasting.shotId);
+            setCorrectedId(tasting.id);
+          }}
+        />
       </section>
     </Stack>
   );

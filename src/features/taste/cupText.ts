@@ -1,6 +1,7 @@
 /** The state of a cup sheet: a scale not yet touched is not an answer. No DOM. */
 import type { Taste } from '@/core/schema/shot';
 import type { TasteSign } from '@/core/vocabulary';
+import type { StoredTasting } from '@/data/tastings';
 import { readNumber } from '@/core/readNumber';
 
 export const SCALES = [
@@ -16,7 +17,7 @@ export const SCALES = [
 export type ScaleName = (typeof SCALES)[number]['name'];
 
 export interface CupText {
-  readonly scales: Readonly<Partial<Record<ScaleName, number>>>;
+  readonly scales: { readonly [N in ScaleName]?: number | undefined };
   readonly strength: number;
   readonly signs: readonly TasteSign[];
   readonly notesFound: readonly string[];
@@ -44,13 +45,12 @@ export function tasteOf({ scales, strength, signs }: CupText): Taste {
   return { ...scales, strength, signs: [...signs] };
 }
 
-export function tastingInputOf(text: CupText, shotId: string) {
+export function cupSentOf(text: CupText) {
   const others = text.otherNotes
     .split(',')
     .map((note) => note.trim())
     .filter((note) => note !== '');
   return {
-    shotId,
     moment: text.moment,
     serving: text.serving,
     scales: tasteOf(text),
@@ -58,6 +58,36 @@ export function tastingInputOf(text: CupText, shotId: string) {
     remark: text.remark,
     tdsPct: readNumber(text.tdsPct),
   };
+}
+
+/** A sheet that was kept, to be corrected. */
+export function cupTextOf(
+  { scales, moment, serving, notesFound, remark }: StoredTasting,
+  promised: readonly string[],
+  tdsPct: number | undefined,
+): CupText {
+  const { strength = 0, signs = [], ...scored } = scales;
+  return {
+    scales: scored,
+    strength,
+    signs,
+    notesFound: notesFound.filter((note) => promised.includes(note)),
+    otherNotes: notesFound.filter((note) => !promised.includes(note)).join(', '),
+    moment,
+    serving,
+    tdsPct: tdsPct === undefined ? '' : String(tdsPct),
+    remark,
+  };
+}
+
+/** Scales with one answer put in, or taken back. */
+export function scored(
+  scales: CupText['scales'],
+  name: ScaleName,
+  value: number | undefined,
+): CupText['scales'] {
+  const { [name]: _before, ...others } = scales;
+  return value === undefined ? others : { ...others, [name]: value };
 }
 
 /** A list with the word put in or taken out. */
