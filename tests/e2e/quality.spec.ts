@@ -102,6 +102,7 @@ test('dialogs are accessible, and every key that is listed works from where it i
   };
   await page.getByRole('button', { name: 'Withdraw it' }).press('Enter');
   await check('Withdraw the public recipe?');
+  await page.getByLabel(/^What changed from version 2/).fill('For a look.');
   await page.getByRole('button', { name: 'Publish version 3' }).press('Enter');
   await check('Publish version 3?');
   await page.keyboard.press('Control+k');
