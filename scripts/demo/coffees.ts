@@ -184,7 +184,7 @@ export const COFFEES = {
       { daysAgo: 96, label: 'H21', roastLevel: 0.5, colourGround: 72, sampleG: 1500 },
       { daysAgo: 40, label: 'H22', roastLevel: 0.5, colourGround: 71, sampleG: 1500 },
       { daysAgo: 12, label: 'H23', roastLevel: 0.5, colourGround: 73, sampleG: 1500 },
-      { daysAgo: 5, label: 'H24', roastLevel: 0.5, colourGround: 70, sampleG: 1500 },
+      { daysAgo: 8, label: 'H24', roastLevel: 0.5, colourGround: 70, sampleG: 1500 },
     ],
     truth: { trueDial: 14, roastLevel: 0.5, ease: 0.8 },
   },

@@ -56,19 +56,20 @@ test('from an empty house to a published card, by keyboard only', async ({ page,
     await page.waitForLoadState('networkidle');
     await follow(page, 'Describe machine, grinder and basket');
     await page.waitForLoadState('networkidle');
+    await press(page, 'Describe it all instead');
     await fill(page, 'Name of the setup', 'Window bench');
     await fill(page, 'Machine', 'Two-group at the window');
     await fill(page, 'Grinder', 'Flat-burr, left');
     await fill(page, /One step on the dial/, '0.5');
     await fill(page, 'Basket', 'Straight double');
     await press(page, 'Add the setup');
-    await expect(page.getByRole('heading', { name: 'No coffee here yet' })).toBeVisible();
-    await expect(page.getByText('(done)')).toBeVisible();
+    // The next step is there at once.
+    await expect(page.getByRole('heading', { name: 'A new release' })).toBeVisible();
+    await page.waitForLoadState('networkidle');
   });
 
   await test.step('read', async () => {
-    await page.keyboard.press('r');
-    await expect(page.getByLabel('Name of the release')).toBeFocused();
+    await tabTo(page, page.getByLabel('Name of the release'));
     await page.keyboard.type('Dembi Ridge');
     await enterDay(page, 'Roast date', new Date(Date.now() - 9 * 86_400_000));
     await pick(page, 'Roast, in the house’s word', 'Medium');
@@ -140,13 +141,13 @@ test('from an empty house to a published card, by keyboard only', async ({ page,
     await page.getByRole('button', { name: 'Keep this cup sheet' }).waitFor();
     await tabTo(page, page.getByRole('link', { name: /Publish/ }));
     await page.keyboard.press('Enter');
-    await publish(page, 1);
+    // All that is missing is said at once, before the question is asked.
+    await press(page, 'Publish version 1');
     await expect(page.getByText(/How it tastes when right is empty/)).toBeVisible();
+    await expect(page.getByText(/Tasted by two: .*Mend it, or say why it is passed/)).toBeVisible();
     await fill(page, 'How it tastes when right', 'Bergamot and apricot, light and sweet.');
     await fill(page, 'When short, and what to do', 'Sharp: let it run longer.');
     await fill(page, 'When long, and what to do', 'Thin: stop earlier.');
-    await publish(page, 1);
-    await expect(page.getByText(/Tasted by two: .*Mend it, or say why it is passed/)).toBeVisible();
     await fill(page, 'Publish all the same, because', 'alone in the house until Monday');
     await publish(page, 1);
     await expect(page.getByText(/Version 1 is public/)).toBeVisible();
@@ -210,4 +211,53 @@ test('from an empty house to a published card, by keyboard only', async ({ page,
     await publish(page, 2);
     await expect(page.getByText(/Version 2 is public/)).toBeVisible();
   });
+});
+
+test('from sign-up to the first shot in twelve entries', async ({ browser }) => {
+  const empty = await startServer();
+  const page = await browser.newPage();
+  let entries = 0;
+  const enter = async (label: string, value: string) => {
+    entries += 1;
+    await fill(page, label, value);
+  };
+  const choose = async (label: string, option: string) => {
+    entries += 1;
+    await pick(page, label, option);
+  };
+  await openPage(page, empty.url);
+  await enter('Code', empty.setUpCode());
+  await enter('Name of the roastery', 'Lanternfell Coffee');
+  await enter('Your name, as the quality lead', 'Ines');
+  await enter('Sign-in name', 'ines');
+  await enter('Password', 'kettle at six');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'No coffee here yet' })).toBeVisible();
+  await page.waitForLoadState('networkidle');
+  await follow(page, 'Describe machine, grinder and basket');
+  await page.waitForLoadState('networkidle');
+  await choose('Grinder', 'Grinder with steps');
+  await press(page, 'Use this bench');
+  await expect(page.getByRole('heading', { name: 'A new release' })).toBeVisible();
+  await page.waitForLoadState('networkidle');
+  await enter('Name of the release', 'Dembi Ridge');
+  await choose('Process', 'Washed');
+  // The roast date is asked for: nothing is taken to be of today.
+  await press(page, 'Create and read it');
+  await expect(page.getByText(/Roast date .*(empty|missing|not a)/)).toBeVisible();
+  entries += 1;
+  await enterDay(page, 'Roast date', new Date(Date.now() - 12 * 86_400_000));
+  await choose('Roast, in the house’s word', 'Medium');
+  await press(page, 'Create and read it');
+  await follow(page, 'Propose a first recipe');
+  await page.waitForLoadState('networkidle');
+  await press(page, 'Use this recipe');
+  await page.waitForURL(/\/pull$/);
+  await page.waitForLoadState('networkidle');
+  await enter('Time, s', '24');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/Ledger: 1 shot/)).toBeVisible();
+  expect(entries).toBeLessThanOrEqual(12);
+  await page.close();
+  await empty.close();
 });

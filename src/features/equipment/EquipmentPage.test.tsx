@@ -24,6 +24,7 @@ function openEquipment(role: 'lead' | 'reader' = 'lead') {
     <>
       <EquipmentPage
         eras={[]}
+        hasRelease={false}
         setups={listSetups(db)}
         taught={Object.fromEntries(listParts(db, 'grinder').map(({ id }) => [id, TAUGHT]))}
         parts={{

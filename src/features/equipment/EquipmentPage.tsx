@@ -17,6 +17,7 @@ import { SectionTitle, Small, StageTitle } from '@/ui/type';
 import { offerUndo } from '@/ui/undo';
 import { useCommand } from '@/ui/useCommand';
 import { Eras } from './Eras';
+import { FirstBench } from './FirstBench';
 import { PartEditor } from './PartEditor';
 import { SetupEditor, type PartLists } from './SetupEditor';
 import { basketWords, grinderWords, machineWords, taughtWords } from './words';
@@ -48,12 +49,14 @@ export function EquipmentPage({
   parts,
   taught,
   eras,
+  hasRelease,
 }: {
   setups: readonly StoredSetup[];
   parts: PartLists;
   /** What past dial-ins taught, by grinder. */
   taught: Readonly<Record<string, Taught>>;
   eras: readonly StoredEra[];
+  hasRelease: boolean;
 }) {
   const { units } = usePerson();
   return (
@@ -64,7 +67,7 @@ export function EquipmentPage({
         Proposal and advice keep to what a setup can do, and say what it cannot. What machines do
         during a shot: <Link href="/programmes">Programmes</Link>.
       </p>
-      <Setups setups={setups} parts={parts} />
+      <Setups setups={setups} parts={parts} hasRelease={hasRelease} />
       <Parts
         part="machine"
         title="Machines"
@@ -95,14 +98,24 @@ export function EquipmentPage({
   );
 }
 
-function Setups({ setups, parts }: { setups: readonly StoredSetup[]; parts: PartLists }) {
+function Setups({
+  setups,
+  parts,
+  hasRelease,
+}: {
+  setups: readonly StoredSetup[];
+  parts: PartLists;
+  hasRelease: boolean;
+}) {
   const router = useRouter();
   const isLead = useMay('lead');
-  const [open, setOpen] = useState<string | null>(setups.length === 0 && isLead ? 'new' : null);
+  const isFirst = setups.length === 0 && isLead;
+  const [open, setOpen] = useState<string | null>(isFirst ? 'first' : null);
   const takeAway = useTakeAway('setup');
+  const next = hasRelease ? '/' : '/releases/new';
   const close = () => {
     setOpen(null);
-    if (setups.length === 0) router.push('/');
+    if (setups.length === 0) router.push(next);
   };
   const editor = (stored: StoredSetup | null) => (
     <SetupEditor
@@ -133,9 +146,11 @@ function Setups({ setups, parts }: { setups: readonly StoredSetup[]; parts: Part
       </Rows>
       <Faults faults={takeAway.faults} />
       {setups.filter(({ id }) => id === open).map(editor)}
+      {open === 'first' && <FirstBench next={next} onDescribe={() => setOpen('new')} />}
       {open === 'new'
         ? editor(null)
-        : isLead && (
+        : isLead &&
+          open !== 'first' && (
             <p style={{ marginTop: 10 }}>
               <Button onPress={() => setOpen('new')}>Add a setup</Button>
             </p>

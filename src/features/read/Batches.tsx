@@ -20,7 +20,7 @@ import { useCommand } from '@/ui/useCommand';
 import { useRowForm } from '@/ui/useRowForm';
 import { BatchFields } from './BatchFields';
 import { ColourReading } from './ColourReading';
-import { emptyBatch, SHOWN_BATCH, type BatchText } from './releaseForm';
+import { EMPTY_BATCH, SHOWN_BATCH, type BatchText } from './releaseForm';
 
 const Form = styled.form`
   display: grid;
@@ -42,13 +42,11 @@ export function Batches({
   releaseId,
   batches,
   onBenchId,
-  today,
   hasColourMeter,
 }: {
   releaseId: string;
   batches: readonly BatchView[];
   onBenchId: string;
-  today: string;
   /** The setup on the bench has one linked. */
   hasColourMeter: boolean;
 }) {
@@ -113,7 +111,7 @@ export function Batches({
       {open === 'new' && (
         <BatchForm
           releaseId={releaseId}
-          row={{ text: emptyBatch(today), rowVersion: 0 }}
+          row={{ text: EMPTY_BATCH, rowVersion: 0 }}
           hasColourMeter={hasColourMeter}
           onDone={() => setOpen(null)}
         />

@@ -4,6 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useState, type FormEvent } from 'react';
 import styled from 'styled-components';
 import { BATCH } from '@/core/entity/batch';
+import type { StoredRelease } from '@/data/releases';
 import { MainButton } from '@/ui/Button';
 import { Faults } from '@/ui/Faults';
 import { Page } from '@/ui/Page';
@@ -16,8 +17,9 @@ import { ReleaseFields } from './ReleaseFields';
 import { sentOf } from '@/ui/entryText';
 import {
   EMPTY_RELEASE,
-  emptyBatch,
+  EMPTY_BATCH,
   releaseSent,
+  releaseTextOf,
   SHOWN_BATCH,
   SHOWN_RELEASE,
   type BatchText,
@@ -30,11 +32,13 @@ const Form = styled.form`
 `;
 
 /** A release and its first batch, from what the bag says. */
-export function NewRelease({ today }: { today: string }) {
+export function NewRelease({ like }: { like: StoredRelease | null }) {
   const router = useRouter();
   const { submit, faults, faultOf, isBusy } = useCommand();
-  const [release, setRelease] = useState<ReleaseText>(EMPTY_RELEASE);
-  const [batch, setBatch] = useState<BatchText>(() => emptyBatch(today));
+  const [release, setRelease] = useState<ReleaseText>(() =>
+    like ? releaseTextOf(like) : EMPTY_RELEASE,
+  );
+  const [batch, setBatch] = useState<BatchText>(EMPTY_BATCH);
   const onSubmit = async (event: FormEvent) => {
     event.preventDefault();
     const answer = await submit('createRelease', {
@@ -45,7 +49,7 @@ export function NewRelease({ today }: { today: string }) {
   };
   return (
     <Page>
-      <StageTitle as="h1">A new release</StageTitle>
+      <StageTitle as="h1">{like ? `A new release like ${like.name}` : 'A new release'}</StageTitle>
       <PasteBag
         onTake={(facts, left) => {
           const next = withBag({ release, batch }, facts, left);

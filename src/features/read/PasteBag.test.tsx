@@ -1,7 +1,7 @@
 import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { DONE, fakeServer, router } from '../../../tests/support/browser';
-import { openHouse, send, TODAY } from '../../../tests/support/house';
+import { openHouse, send } from '../../../tests/support/house';
 import { renderAs } from '../../../tests/support/render';
 import { findReleaseNamed } from '@/data/releases';
 import { NewRelease } from './NewRelease';
@@ -20,7 +20,7 @@ const BAG = [
 
 it('puts into the form what the person agrees to, and stores nothing before it is saved', async () => {
   const sent = fakeServer(DONE);
-  renderAs(<NewRelease today={TODAY} />);
+  renderAs(<NewRelease like={null} />);
   const user = userEvent.setup();
   await user.click(screen.getByRole('button', { name: 'Paste the bag' }));
   await user.click(screen.getByLabelText('What the bag says'));

@@ -11,7 +11,7 @@ import { sentOf } from '@/ui/entryText';
 import {
   EMPTY_COMPONENT,
   EMPTY_RELEASE,
-  emptyBatch,
+  EMPTY_BATCH,
   releaseSent,
   typedSumPct,
 } from './releaseForm';
@@ -20,15 +20,7 @@ jest.mock('next/navigation', () => ({ useRouter: () => router }));
 
 function openRead(house = houseWith()) {
   const view = house.view();
-  renderAs(
-    <ReadStage
-      view={view}
-      ease={easeOf(view.facts)}
-      hasBeanMap={false}
-      today={TODAY}
-      nearest={[]}
-    />,
-  );
+  renderAs(<ReadStage view={view} ease={easeOf(view.facts)} hasBeanMap={false} nearest={[]} />);
   return { user: userEvent.setup(), house, view };
 }
 
@@ -114,7 +106,7 @@ describe('what the forms send', () => {
       densityGPerL: 'heavy',
     });
     expect(
-      sentOf(BATCH, { ...emptyBatch(TODAY), roastLevel: '-0.5', colourGround: '88,5' }),
+      sentOf(BATCH, { ...EMPTY_BATCH, roastDate: TODAY, roastLevel: '-0.5', colourGround: '88,5' }),
     ).toEqual({
       label: '',
       roastDate: TODAY,

@@ -48,6 +48,12 @@ const Head = styled.div`
   gap: 12px;
 `;
 
+const Actions = styled.span`
+  display: flex;
+  align-items: center;
+  gap: 14px;
+`;
+
 const NextLink = styled(Link)`
   ${mainLook}
 `;
@@ -77,12 +83,11 @@ export interface ReadStageProps {
   readonly ease: Ease;
   /** Can a bean colour be read here? It takes two readings of the house's own. */
   readonly hasBeanMap: boolean;
-  readonly today: string;
   /** Past releases most like this one. */
   readonly nearest: readonly NearRow[];
 }
 
-export function ReadStage({ view, ease, hasBeanMap, today, nearest }: ReadStageProps) {
+export function ReadStage({ view, ease, hasBeanMap, nearest }: ReadStageProps) {
   const [isEditing, setEditing] = useState(false);
   const isLead = useMay('lead');
   const { release, batch, batches, newBatch } = view;
@@ -96,7 +101,12 @@ export function ReadStage({ view, ease, hasBeanMap, today, nearest }: ReadStageP
     <Stack>
       <Head>
         <StageTitle>{easeWords(ease)}</StageTitle>
-        {isLead && <Button onPress={() => setEditing(true)}>Correct the facts</Button>}
+        {isLead && (
+          <Actions>
+            <Link href={`/releases/new?like=${release.id}`}>Same coffee again</Link>
+            <Button onPress={() => setEditing(true)}>Correct the facts</Button>
+          </Actions>
+        )}
       </Head>
       {newBatch && <NewBatchOffer releaseId={release.id} newBatch={newBatch} />}
       <PushChart
@@ -145,7 +155,6 @@ export function ReadStage({ view, ease, hasBeanMap, today, nearest }: ReadStageP
         releaseId={release.id}
         batches={batches}
         onBenchId={view.bench ? batch.id : ''}
-        today={today}
         hasColourMeter={view.bench?.setup.links.colourMeter === 'simulated'}
       />
       {view.bench === null && isLead && (

@@ -20,7 +20,8 @@ export const EMPTY_RELEASE: ReleaseText = {
   components: [EMPTY_COMPONENT],
 };
 
-export const emptyBatch = (today: string): BatchText => textOf(BATCH, { roastDate: today });
+/** Without a roast date: it is asked for, never taken to be today. */
+export const EMPTY_BATCH: BatchText = textOf(BATCH, {});
 
 export function releaseTextOf(release: StoredRelease): ReleaseText {
   return {

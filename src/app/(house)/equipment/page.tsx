@@ -1,5 +1,6 @@
 import { database } from '@/data/database';
 import { listParts } from '@/data/equipment';
+import { countReleases } from '@/data/releases';
 import { listEras } from '@/data/eras';
 import { listSetups } from '@/data/setups';
 import { EquipmentPage } from '@/features/equipment/EquipmentPage';
@@ -16,6 +17,7 @@ export default async function Equipment() {
       setups={listSetups(db)}
       taught={listTaught(db, house)}
       eras={listEras(db)}
+      hasRelease={countReleases(db) > 0}
       parts={{
         machine: listParts(db, 'machine'),
         grinder: listParts(db, 'grinder'),

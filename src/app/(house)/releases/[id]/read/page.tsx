@@ -2,7 +2,6 @@ import { easeOf } from '@/core/ease/ease';
 import { database } from '@/data/database';
 import { readHouseModel } from '@/views/houseModel';
 import { nearestTo } from '@/views/pastWords';
-import { today } from '@/data/today';
 import { loadHouse, loadRelease } from '@/features/frame/load';
 import { ReadStage } from '@/features/read/ReadStage';
 
@@ -16,7 +15,6 @@ export default async function ReadPage({ params }: { params: Promise<{ id: strin
       view={view}
       ease={easeOf(view.facts)}
       hasBeanMap={hasBeanMap}
-      today={today()}
       nearest={nearestTo(readHouseModel(database(), house), view.facts, style)}
     />
   );
