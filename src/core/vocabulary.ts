@@ -130,7 +130,7 @@ export type Seen = (typeof SEEN)[number];
 
 export const SEEN_LABELS: Record<Seen, string> = {
   gush: 'Gushing',
-  drip: 'Drips, never joins',
+  drip: 'Drips only, no stream',
   choke: 'Choked',
   spurt: 'Spurts',
   oneSided: 'One-sided flow',
@@ -138,7 +138,7 @@ export const SEEN_LABELS: Record<Seen, string> = {
   paleCrema: 'Pale crema',
   screenPrint: 'Screen prints the puck',
   holes: 'Holes in the puck',
-  mud: 'Mud',
+  mud: 'Wet, soupy puck',
   coldMetal: 'Cold portafilter',
 };
 

@@ -119,7 +119,7 @@ describe('taking away and putting back', () => {
       listEvents(db, releaseId)
         .map(({ words }) => words)
         .slice(0, 2),
-    ).toEqual(['put back a release', 'took away a release']);
+    ).toEqual(['restored a release', 'deleted a release']);
   });
 
   it('refuses what something else still stands on, with what to do', () => {
@@ -131,7 +131,7 @@ describe('taking away and putting back', () => {
     expect(words('batch', `${releaseId}-1`)).toMatch(/dialled in on this batch, or it is the only/);
     send(db, 'publish', { releaseId, draftId, ...WORDS });
     expect(words('release', releaseId)).toMatch(/is public. Withdraw it first/);
-    expect(words('release', 'nothing')).toMatch(/no such release to take away/);
+    expect(words('release', 'nothing')).toMatch(/no such release to delete/);
   });
 
   it('keeps a setup that was taken away under the shots pulled on it', () => {

@@ -36,7 +36,7 @@ export function whatHolds(db: Db, what: Removable, id: string): string | null {
 
 const inSetup = (part: string) => ({
   sql: `SELECT 1 FROM setup WHERE ${part}_id = ? AND removed_at IS NULL`,
-  words: `A setup still uses this ${part}. Change or take away that setup first.`,
+  words: `A setup still uses this ${part}. Change or delete that setup first.`,
 });
 
 const HOLDERS: Partial<Record<Removable, { sql: string; words: string }>> = {

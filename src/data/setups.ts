@@ -49,7 +49,7 @@ export function allSetups(db: Db): Map<string, StoredSetup> {
   return new Map(setups.map((setup) => [setup.id, setup]));
 }
 
-/** A setup, also one that was taken away. */
+/** A setup, also one that was deleted. */
 export function findSetup(db: Db, id: string): StoredSetup | null {
   const row = prepared(db, `${SELECT} WHERE u.id = ?`).get(id);
   return row === undefined ? null : complete(row);

@@ -67,7 +67,7 @@ export function NearestTable({
       </TableScroll>
       <Small>
         “Apart”: how differently the rules might treat the two, 1 being what two like releases
-        differ by anyway. House heuristic.
+        differ by anyway. Rule of thumb.
       </Small>
     </>
   );

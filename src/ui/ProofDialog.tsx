@@ -42,7 +42,7 @@ function Proof() {
           <MainButton type="submit" isDisabled={isBusy}>
             Go on
           </MainButton>{' '}
-          <QuietButton onPress={() => answerProof(false)}>Leave it</QuietButton>
+          <QuietButton onPress={() => answerProof(false)}>Cancel</QuietButton>
         </p>
       </form>
     </DialogSheet>

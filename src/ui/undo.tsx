@@ -69,7 +69,7 @@ function Offer({ undo }: { undo: Undo }) {
       <Button onPress={() => void putBack()} isDisabled={isBusy}>
         Undo <Key>Z</Key>
       </Button>
-      <QuietButton onPress={() => offerUndo(null)}>Leave it</QuietButton>
+      <QuietButton onPress={() => offerUndo(null)}>Cancel</QuietButton>
       <Faults faults={faults} />
     </Bar>
   );

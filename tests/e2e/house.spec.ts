@@ -30,7 +30,7 @@ test('a bench hand comes in by a link that works once, pulls and tastes, and can
   await expect(mara.getByText(/invited as bench hand, who pulls and tastes/)).toBeVisible();
   await mara.getByLabel('Sign-in name').fill('mara');
   await mara.getByLabel('Password').fill('a mug of warm water');
-  await mara.getByRole('button', { name: 'Come in' }).press('Enter');
+  await mara.getByRole('button', { name: 'Join' }).press('Enter');
   await expect(mara.getByRole('heading', { name: 'Today' })).toBeVisible();
   await expect(mara.getByRole('link', { name: /New release/ })).toHaveCount(0);
 
@@ -72,7 +72,7 @@ test('a bench hand comes in by a link that works once, pulls and tastes, and can
 
   await test.step('taken away, she is signed out; put back, she may come in again', async () => {
     await openPage(lead, `${server.url}/people`);
-    await lead.getByRole('button', { name: 'Take away Mara Quist-Lindal' }).press('Enter');
+    await lead.getByRole('button', { name: 'Delete Mara Quist-Lindal' }).press('Enter');
     await expect(lead.getByText('Mara Quist-Lindal can no longer sign in.')).toBeVisible();
     await mara.goto(server.url);
     await expect(mara.getByRole('heading', { name: /Sign in to Lanternfell/ })).toBeVisible();

@@ -33,7 +33,9 @@ async function pullShot(page: Page): Promise<number> {
 async function publish(page: Page, version: number): Promise<void> {
   await press(page, `Publish version ${version}`);
   await expect(page.getByRole('dialog')).toContainText('never changes');
-  await press(page, 'Publish');
+  const yes = page.getByRole('dialog').getByRole('button', { name: 'Publish', exact: true });
+  await tabTo(page, yes);
+  await page.keyboard.press('Enter');
 }
 
 test('from an empty house to a published card, by keyboard only', async ({ page, browser }) => {
@@ -79,7 +81,7 @@ test('from an empty house to a published card, by keyboard only', async ({ page,
     await fill(page, 'Altitude, m', '2050');
     await fill(page, 'Promised notes', 'bergamot, apricot');
     await press(page, 'Create and read it');
-    await expect(page.getByRole('heading', { name: /stubborn/ })).toBeVisible();
+    await expect(page.getByRole('heading', { name: /hard to extract/ })).toBeVisible();
     await expect(page.getByText('Variety: dense landrace')).toBeVisible();
   });
 

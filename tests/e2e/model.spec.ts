@@ -85,7 +85,9 @@ async function addNatural(page: Page, name: string): Promise<void> {
   await page.getByLabel('Altitude, m').fill('1900');
   await page.getByLabel('Roast, in the house’s word').selectOption('-1');
   await page.getByRole('button', { name: 'Create and read it' }).press('Enter');
-  await expect(page.getByRole('heading', { name: /resist|stubborn|medium|gives/i })).toBeVisible();
+  await expect(
+    page.getByRole('heading', { name: /resist|hard to extract|medium|easy/i }),
+  ).toBeVisible();
 }
 
 const signedText = (value: number, digits: number) => {

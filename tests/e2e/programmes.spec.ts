@@ -33,9 +33,7 @@ test('a programme written at Start goes to bench, plate and card, and is kept fo
   await expect(handle(page, 2)).toBeFocused();
   await page.keyboard.press('f');
   await expect(handle(page, 2)).toHaveAttribute('aria-valuetext', '2.5 ml/s for 10 s');
-  await expect(
-    page.getByText('evenly to 6 bar over 25 s, then on till the cup is full'),
-  ).toBeVisible();
+  await expect(page.getByText('evenly to 6 bar over 25 s, then on to target weight')).toBeVisible();
 
   await press(page, 'Try it in the simulator');
   await expect(page.getByText(/window’s middle|No grind brings/)).toBeVisible({ timeout: 20_000 });
@@ -65,7 +63,7 @@ test('a machine without control says what is out of reach and makes the nearest'
   await press(page, 'Take that instead');
   await expect(page.getByText(/out of reach of this machine/)).toBeHidden();
   await expect(page.getByLabel('Water, as the plate says it')).toHaveValue(
-    '3 bar for 5 s; 9 bar till the cup is full',
+    '3 bar for 5 s; 9 bar to target weight',
   );
 });
 
@@ -86,14 +84,14 @@ test('a programme of the house: begun from a style, refused with words, first of
   await page.keyboard.press('Space');
   await press(page, 'Add the programme');
   await expect(
-    page.getByText('Classic; Start begins with it. 7.5 bar till the cup is full.'),
+    page.getByText('Classic; Start begins with it. 7.5 bar to target weight.'),
   ).toBeVisible();
   await openRelease(page, server.url, 'Dembi Ridge', 'start?style=classic');
   await expect(page.getByLabel('Water, as the plate says it')).toHaveValue('Seven and a half');
 
   await openPage(page, `${server.url}/programmes`);
-  await press(page, 'Take away Seven and a half');
-  await expect(page.getByText('Seven and a half was taken away.')).toBeVisible();
+  await press(page, 'Delete Seven and a half');
+  await expect(page.getByText('Seven and a half was deleted.')).toBeVisible();
   await press(page, /^Undo/);
   await expect(page.getByRole('button', { name: 'Change Seven and a half' })).toBeVisible();
 });

@@ -306,7 +306,7 @@ describe('the log of the doors', () => {
     send(db, 'changeRole', { personId, role: 'reader' });
     send(db, 'takeAway', { what: 'person', id: personId });
     expect(listDoorLog(db, 10).map(({ words }) => words)).toEqual([
-      'took away tobin',
+      'deleted tobin',
       'made tobin reader',
       'came in as bench hand',
       'invited tobin as bench hand',

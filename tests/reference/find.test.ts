@@ -1,4 +1,4 @@
-/** Finding anything that was written down, wherever it stands, and nothing that was taken away. */
+/** Finding anything that was written down, wherever it stands, and nothing that was deleted. */
 import type { Db } from '@/data/database';
 import { findReleaseNames, listRecentReleases } from '@/data/releases';
 import { findHouse } from '@/data/house';

@@ -103,7 +103,7 @@ describe('a recipe with steps', () => {
     };
     const { body } = readDocument(document);
     expect(body.recipe.steps).toEqual(RISING);
-    const words = '3 bar for 6 s; evenly to 9 bar over 5 s, then on till the cup is full';
+    const words = '3 bar for 6 s; evenly to 9 bar over 5 s, then on to target weight';
     expect(cardLines(body)['Step by step']).toBe(words);
     const plain = { ...body, recipe: { ...body.recipe, steps: undefined } };
     expect(recipeDiff(plain, body)).toEqual([{ label: 'Step by step', before: '', after: words }]);

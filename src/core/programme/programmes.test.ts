@@ -58,7 +58,7 @@ describe('a programme in words', () => {
     expect(stepWords(flow(0))).toBe('pause 10 s');
     expect(stepWords({ ...pressure(6, 25), ramp: true })).toBe('evenly to 6 bar over 25 s');
     expect(programmeWords([pressure(3, 5), pressure(9)])).toBe(
-      '3 bar for 5 s; 9 bar till the cup is full',
+      '3 bar for 5 s; 9 bar to target weight',
     );
   });
 
@@ -97,7 +97,7 @@ describe('what a machine can make of it', () => {
     const reach = reachOf([pressure(3, 5), flow(2.5, 9)], PRESSURE);
     expect(reach.made).toEqual([true, false]);
     expect(reach.words).toBe(
-      'Step 2 of 2 is out of reach of this machine. The nearest it can make: 3 bar for 5 s; 9 bar till the cup is full.',
+      'Step 2 of 2 is out of reach of this machine. The nearest it can make: 3 bar for 5 s; 9 bar to target weight.',
     );
   });
 

@@ -11,8 +11,8 @@ export function stepWords(step: Step, isLast = false): string {
   const height = `${level} ${DRIVE_UNITS[drive]}`;
   const limit = drive === 'flow' && limitBar !== undefined ? `, at most ${limitBar} bar` : '';
   if (ramp)
-    return `evenly to ${height} over ${seconds} s${limit}${isLast ? ', then on till the cup is full' : ''}`;
-  return `${height}${limit}${isLast ? ' till the cup is full' : ` for ${seconds} s`}`;
+    return `evenly to ${height} over ${seconds} s${limit}${isLast ? ', then on to target weight' : ''}`;
+  return `${height}${limit}${isLast ? ' to target weight' : ` for ${seconds} s`}`;
 }
 
 /** Every step in order, on one line. */

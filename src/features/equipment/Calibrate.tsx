@@ -70,8 +70,8 @@ export function Calibrate({
     <section aria-label="Calibration" style={{ marginTop: 14 }}>
       <SectionTitle as="h3">Calibrate from two or three shots</SectionTitle>
       <Small>
-        Pull your reference coffee, a medium washed one, with the same dose and yield at two or
-        three dials a few steps apart. Purge after each move. Times count from the pump.
+        Pull your usual coffee, a medium washed one, with the same dose and yield at two or three
+        dials a few steps apart. Purge after each move. Times count from the pump.
       </Small>
       <Shots>
         {rows.map((row, i) => (
@@ -101,7 +101,7 @@ export function Calibrate({
       {found && (
         <Notice $kind="good" role="status">
           One step changes a shot of 28 s by {found.secondsPerStep.toFixed(1)} s (80 %: ±{' '}
-          {found.secondsPerStepHalf80.toFixed(1)}); your reference coffee runs 28 s at{' '}
+          {found.secondsPerStepHalf80.toFixed(1)}); your usual coffee runs 28 s at{' '}
           {found.referenceDial.toFixed(1)} (± {found.referenceDialHalf80.toFixed(1)}).{' '}
           <Button
             onPress={() => {
@@ -119,7 +119,7 @@ export function Calibrate({
       )}
       <p style={{ marginTop: 10 }}>
         <Button onPress={() => void work()}>Work it out</Button>{' '}
-        <QuietButton onPress={() => setOpen(false)}>Leave it</QuietButton>
+        <QuietButton onPress={() => setOpen(false)}>Cancel</QuietButton>
       </p>
     </section>
   );

@@ -95,8 +95,8 @@ describe('Equipment', () => {
   it('takes a setup away and offers to put it back', async () => {
     const sent = fakeServer(DONE);
     const { user } = openEquipment();
-    await user.click(screen.getByRole('button', { name: 'Take away Window bench' }));
-    expect(await screen.findByText('Window bench was taken away.')).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Delete Window bench' }));
+    expect(await screen.findByText('Window bench was deleted.')).toBeTruthy();
     await user.keyboard('z');
     await waitFor(() => expect(sent.map(({ kind }) => kind)).toEqual(['takeAway', 'putBack']));
     expect(sent[1]!.input).toEqual(sent[0]!.input);

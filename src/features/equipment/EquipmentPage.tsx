@@ -226,8 +226,8 @@ function ChangeButtons({
       <QuietButton onPress={onChange} aria-label={`Change ${name}`}>
         change
       </QuietButton>
-      <QuietButton onPress={onTakeAway} aria-label={`Take away ${name}`}>
-        take away
+      <QuietButton onPress={onTakeAway} aria-label={`Delete ${name}`}>
+        delete
       </QuietButton>
     </span>
   );
@@ -238,7 +238,7 @@ function useTakeAway(what: 'setup' | Part) {
   const act = async ({ id, name }: { id: string; name: string }) => {
     const answer = await submit('takeAway', { what, id });
     if (answer.ok)
-      offerUndo({ words: `${name} was taken away.`, kind: 'putBack', input: { what, id } });
+      offerUndo({ words: `${name} was deleted.`, kind: 'putBack', input: { what, id } });
   };
   return { act, faults };
 }

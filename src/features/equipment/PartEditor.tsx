@@ -73,7 +73,7 @@ export function PartEditor<P extends Part>({
         <MainButton type="submit" isDisabled={isBusy}>
           {stored ? `Save the ${part}` : `Add the ${part}`}
         </MainButton>{' '}
-        <QuietButton onPress={onDone}>Leave it</QuietButton>
+        <QuietButton onPress={onDone}>Cancel</QuietButton>
       </p>
     </Form>
   );

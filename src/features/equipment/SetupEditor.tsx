@@ -154,7 +154,7 @@ export function SetupEditor({
         <MainButton type="submit" isDisabled={isBusy}>
           {stored ? 'Save the setup' : 'Add the setup'}
         </MainButton>{' '}
-        {mayLeave && <QuietButton onPress={onDone}>Leave it</QuietButton>}
+        {mayLeave && <QuietButton onPress={onDone}>Cancel</QuietButton>}
       </p>
     </Form>
   );

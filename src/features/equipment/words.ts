@@ -26,7 +26,9 @@ export function machineWords(machine: StoredMachine, units: Units): string {
     water,
     ...(machine.preinfusion ? ['pre-infusion'] : []),
     ...(machine.flushS === undefined ? [] : [`flush ${machine.flushS} s`]),
-    ...(machine.overrunG === undefined ? [] : [`runs on ${massWords(machine.overrunG, units)}`]),
+    ...(machine.overrunG === undefined
+      ? []
+      : [`drips ${massWords(machine.overrunG, units)} after the stop`]),
   ];
   return capital(words.join(', '));
 }
@@ -43,7 +45,7 @@ export function grinderWords(grinder: StoredGrinder, units: Units): string {
     `keeps ${massWords(retentionG, units)}`,
     ...(secondsPerStep === undefined ? [] : [`${secondsPerStep} s${half} a step`]),
     ...(umPerStep === undefined ? [] : [`${umPerStep} µm a step`]),
-    referenceDial === undefined ? 'not calibrated' : `reference coffee at ${referenceDial}`,
+    referenceDial === undefined ? 'not calibrated' : `usual coffee at ${referenceDial}`,
     ...(chokesAt === undefined ? [] : [`chokes beyond ${chokesAt}`]),
   ].join(', ');
 }

@@ -154,7 +154,7 @@ export function FindPage({ found: { asked, hits, isCut, years } }: { found: Find
         </Hits>
       )}
       <Small>
-        A reader of this page sees what every signed-in person may see; what was taken away is not
+        A reader of this page sees what every signed-in person may see; what was deleted is not
         found.
       </Small>
     </Page>

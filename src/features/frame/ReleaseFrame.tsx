@@ -376,7 +376,7 @@ const ROAST_SOURCES = {
   ground: 'by ground colour',
   bean: 'by bean colour',
   word: '',
-  thumb: 'by the thumb alone',
+  thumb: 'by the crush test alone',
 } as const;
 
 function FactsColumn({ view }: { view: ReleaseView }) {

@@ -42,7 +42,7 @@ describe('marks on the rest strip', () => {
       shotId,
       moment: 'hot',
       serving: 'straight',
-      scales: {},
+      scales: { sweetness: 7 },
       notesFound: [],
       remark: '',
     });

@@ -109,9 +109,8 @@ export function RulesPage({ house }: { house: House }) {
       <StageTitle as="h1">Rules of the house model</StageTitle>
       <p>
         Every proposal starts from these and is moved by your own published recipes. They are the
-        trade’s rules of thumb, with how far each may be off: a house heuristic, not physics. Change
-        one only if you know better; your releases move it anyway.{' '}
-        <Link href="/house">Back to House</Link>
+        trade’s rules of thumb, with how far each may be off; not physics. Change one only if you
+        know better; your releases move it anyway. <Link href="/house">Back to House</Link>
       </p>
       {!isLead && <Notice>You can read this; the lead changes it.</Notice>}
       <Form onSubmit={onSubmit} noValidate aria-label="Rules">

@@ -17,7 +17,7 @@ export function Invited({
   role: Role;
 }) {
   return (
-    <EntryPage title={`Come in to ${houseName}`}>
+    <EntryPage title={`Join ${houseName}`}>
       <p>
         You are invited as {ROLE_LABELS[role].toLowerCase()}, who {ROLE_WORDS[role]}. This link
         works once.
@@ -25,7 +25,7 @@ export function Invited({
       <ComeIn
         initial={{ name: forWhom }}
         nameLabel="Your name"
-        submitLabel="Come in"
+        submitLabel="Join"
         command={{ kind: 'acceptInvitation', with: { token } }}
       />
     </EntryPage>

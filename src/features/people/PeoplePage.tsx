@@ -112,9 +112,9 @@ function Everyone({ people }: Pick<PeoplePageProps, 'people'>) {
                     <QuietButton
                       isDisabled={isBusy}
                       onPress={() => void takeAway(id, name)}
-                      aria-label={`Take away ${name}`}
+                      aria-label={`Delete ${name}`}
                     >
-                      take away
+                      delete
                     </QuietButton>
                   )}
                 </td>

@@ -66,10 +66,10 @@ export function SignIn({ houseName, demo }: { houseName: string; demo: readonly 
       </Small>
       {demo.length > 0 && (
         <Demo aria-label="Demo sign-ins">
-          <p>This is the demo house. Its people are invented; come in as one of them:</p>
+          <p>This is the demo house. Its people are invented; sign in as one of them:</p>
           <Table>
             <TableHead
-              columns={['Person', { words: 'Name and password' }, { hidden: 'Come in' }]}
+              columns={['Person', { words: 'Name and password' }, { hidden: 'Sign in' }]}
             />
             <tbody>
               {demo.map((person) => (
@@ -90,10 +90,10 @@ export function SignIn({ houseName, demo }: { houseName: string; demo: readonly 
                       onPress={() =>
                         void signIn({ signInName: person.signInName, password: person.password })
                       }
-                      aria-label={`Come in as ${person.name}`}
+                      aria-label={`Sign in as ${person.name}`}
                       style={{ whiteSpace: 'nowrap' }}
                     >
-                      Come in
+                      Sign in
                     </Button>
                   </td>
                 </tr>

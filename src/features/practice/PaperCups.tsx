@@ -89,7 +89,7 @@ export function PaperCups({
         </>
       )}
       <Small>
-        Tastes of the simulator are invented from what it dissolves: house heuristic, no
+        Tastes of the simulator are invented from what it dissolves: a rule of thumb, no
         measurement.
       </Small>
     </>

@@ -55,6 +55,6 @@ function wordsOf(mark: PracticeState['advice']['marks'][number]): string {
   if (mark.gushing) return 'gushed';
   if (mark.landed) return 'landed';
   if (mark.unpurged) return 'unpurged';
-  if (mark.odd) return 'does not fit';
+  if (mark.odd) return 'odd one out';
   return mark.inTime ? 'off in dose or yield' : 'missed';
 }

@@ -135,7 +135,7 @@ export function ProgrammeForm({
         <MainButton type="submit" isDisabled={isBusy}>
           {stored ? 'Save the programme' : 'Add the programme'}
         </MainButton>{' '}
-        <QuietButton onPress={onDone}>Leave it</QuietButton>
+        <QuietButton onPress={onDone}>Cancel</QuietButton>
       </p>
     </Form>
   );

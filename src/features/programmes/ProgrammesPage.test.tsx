@@ -56,7 +56,7 @@ describe('Programmes', () => {
       db.exec('UPDATE machine SET pressure_control = 0, flow_control = 0, preinfusion = 0');
     });
     expect(screen.getByText(/^None yet\. Begin one from a brew style/)).toBeTruthy();
-    expect(rowOf('Classic').textContent).toMatch(/9 bar till the cup is full.*: makes it/);
+    expect(rowOf('Classic').textContent).toMatch(/9 bar to target weight.*: makes it/);
     expect(rowOf('Soak first').textContent).toMatch(/pause 30 s.*: out of reach/);
     expect(screen.getByText(/wait for it to vent/)).toBeTruthy();
   });
@@ -111,7 +111,7 @@ describe('Programmes', () => {
     refresh();
     const clash = within(await screen.findByRole('region', { name: 'Changed by two people' }));
     expect(clash.getByText(/Taken over from them: Name/)).toBeTruthy();
-    expect(clash.getByText(/^3\.5 bar for 6 s; 9 bar till/)).toBeTruthy();
+    expect(clash.getByText(/^3\.5 bar for 6 s; 9 bar to target weight/)).toBeTruthy();
     await user.click(clash.getByRole('button', { name: 'Take theirs' }));
     const form = within(screen.getByRole('form', { name: 'Change programme' }));
     expect(form.getByRole('slider', { name: 'Step 2' }).getAttribute('aria-valuenow')).toBe('8');
@@ -135,8 +135,8 @@ describe('Programmes', () => {
     const sent = fakeServer(DONE);
     const { db, user } = open('lead', (db) => void send(db, 'saveProgramme', SLOW));
     const { id } = listProgrammes(db)[0]!;
-    await user.click(screen.getByRole('button', { name: 'Take away Slow rise' }));
-    expect(await screen.findByText('Slow rise was taken away.')).toBeTruthy();
+    await user.click(screen.getByRole('button', { name: 'Delete Slow rise' }));
+    expect(await screen.findByText('Slow rise was deleted.')).toBeTruthy();
     expect(sent[0]).toMatchObject({ kind: 'takeAway', input: { what: 'programme', id } });
     await user.click(screen.getByRole('button', { name: /^Undo/ }));
     await waitFor(() => expect(sent[1]).toMatchObject({ kind: 'putBack', input: { id } }));

@@ -71,7 +71,7 @@ export function ProgrammesPage({
   const onTakeAway = async ({ id, name }: StoredProgramme) => {
     const input = { what: 'programme', id };
     const answer = await takeAway.submit('takeAway', input);
-    if (answer.ok) offerUndo({ words: `${name} was taken away.`, kind: 'putBack', input });
+    if (answer.ok) offerUndo({ words: `${name} was deleted.`, kind: 'putBack', input });
   };
   const stored =
     open && 'stored' in open ? programmes.find(({ id }) => id === open.stored.id) : null;
@@ -122,9 +122,9 @@ export function ProgrammesPage({
                   </QuietButton>
                   <QuietButton
                     onPress={() => void onTakeAway(own)}
-                    aria-label={`Take away ${own.name}`}
+                    aria-label={`Delete ${own.name}`}
                   >
-                    take away
+                    delete
                   </QuietButton>
                 </span>
               )}
@@ -136,7 +136,7 @@ export function ProgrammesPage({
       </section>
       <section>
         <SectionTitle as="h2">Of the brew styles</SectionTitle>
-        <Small>What the trade means by their names; the figures are a house heuristic.</Small>
+        <Small>What the trade means by their names; the figures are a rule of thumb.</Small>
         <Rows>
           {STYLES.map((style) => {
             const first = firstOf(style);

@@ -114,7 +114,7 @@ function Withdraw({ releaseId }: { releaseId: string }) {
               <Button type="submit" isDisabled={isBusy}>
                 Withdraw it now
               </Button>{' '}
-              <QuietButton onPress={() => setAsking(false)}>Leave it public</QuietButton>
+              <QuietButton onPress={() => setAsking(false)}>Keep it public</QuietButton>
             </p>
           </form>
         </DialogSheet>

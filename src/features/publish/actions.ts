@@ -112,7 +112,7 @@ export const showAgain = defineCommand({
   input: z.strictObject({ releaseId: z.string().max(64) }),
   run: ({ releaseId }, { db }) => {
     if (!findRelease(db, releaseId))
-      throw userFault('notFound', 'releaseId', 'This release was taken away. Put it back first.');
+      throw userFault('notFound', 'releaseId', 'This release was deleted. Put it back first.');
     const address = findAddress(db, releaseId);
     if (!address || address.withdrawnAt === null)
       throw userFault('refused', '', 'Nothing of this release is withdrawn. Reload the page.');

@@ -68,7 +68,7 @@ export function Ledger({
               'First drip, s',
               'Day',
               { words: 'What it did' },
-              { hidden: 'Correct or take back' },
+              { hidden: 'Correct or delete' },
             ]}
           />
           <tbody>
@@ -86,7 +86,7 @@ export function Ledger({
                 <td>{shot.restDays}</td>
                 <Verdict className="words" data-landed={shot.mark.landed}>
                   {verdictOf(shot, bench, firsts)}
-                  {shot.overruled && `. Overruled: ${shot.overruled}`}
+                  {shot.overruled && `. Your change: ${shot.overruled}`}
                   {shot.remark && `. ${shot.remark}`}
                   {shot.puck && `. Puck: ${shot.puck}`}
                 </Verdict>
@@ -101,9 +101,9 @@ export function Ledger({
                       </QuietButton>
                       <QuietButton
                         onPress={() => onRemove(shot.id)}
-                        aria-label={`Take back shot ${shot.number}`}
+                        aria-label={`Delete shot ${shot.number}`}
                       >
-                        take back
+                        delete
                       </QuietButton>
                     </>
                   )}

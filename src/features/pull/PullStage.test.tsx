@@ -76,7 +76,7 @@ describe('the bench by keyboard', () => {
     expect(sent).toHaveLength(0);
   });
 
-  it('takes the last shot back with U and offers to put it back', async () => {
+  it('deletes the last shot with U and offers to put it back', async () => {
     const sent = fakeServer(DONE);
     const { user, view } = openBench({}, {});
     await user.keyboard('u');

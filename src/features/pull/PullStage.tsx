@@ -159,7 +159,7 @@ function BenchWork({ bench, pull, releaseId, price }: BenchWorkProps) {
   const takeBack = async (shotId: string) => {
     const answer = await command.submit('removeShot', { shotId });
     if (answer.ok)
-      offerUndo({ words: 'A shot was taken back.', kind: 'restoreShot', input: { shotId } });
+      offerUndo({ words: 'A shot was deleted.', kind: 'restoreShot', input: { shotId } });
   };
   const last = shots.at(-1);
   useTimerKey(timer.advance);
@@ -170,7 +170,7 @@ function BenchWork({ bench, pull, releaseId, price }: BenchWorkProps) {
     p: { words: 'purged', act: () => change({ purged: !text.purged }) },
     ...(mayPull && {
       Enter: { words: 'log the shot', act: () => void log() },
-      ...(last && { u: { words: 'take the last shot back', act: () => void takeBack(last.id) } }),
+      ...(last && { u: { words: 'delete the last shot', act: () => void takeBack(last.id) } }),
     }),
     ...(phase !== 'idle' && { Escape: { words: 'reset the clock', act: timer.reset } }),
   });

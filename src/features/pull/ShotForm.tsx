@@ -135,7 +135,7 @@ export function ShotForm({
       </Figures>
       <Keys>
         <Key>Enter</Key> logs <Key>N</Key> to the figures <Key>↑</Key> <Key>↓</Key> nudge{' '}
-        <Key>Esc</Key> leaves a figure <Key>P</Key> purged <Key>U</Key> takes the last shot back
+        <Key>Esc</Key> leaves a figure <Key>P</Key> purged <Key>U</Key> deletes the last shot
       </Keys>
       <ChipRow role="group" aria-label="What was done and seen">
         <Chip isSelected={text.purged} onChange={(purged) => onChange({ purged })}>

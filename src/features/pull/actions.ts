@@ -95,7 +95,7 @@ export const correctShot = defineCommand({
     const found = findShotWhereabouts(db, shotId);
     const before = findShot(db, shotId);
     if (!found || found.removed || !before)
-      throw userFault('notFound', 'shotId', 'That shot was taken back. Restore it first.');
+      throw userFault('notFound', 'shotId', 'That shot was deleted. Restore it first.');
     if (fields.tdsPct !== undefined) extraction({ ...fields, tdsPct: fields.tdsPct });
     if (!updateShot(db, { id: shotId, rowVersion }, fields)) throw changedMeanwhile('shot');
     keepBefore(db, id, { what: 'shot', rowId: shotId, rowVersion, before: enteredOf(before) });
@@ -148,5 +148,5 @@ function moveShot(kind: 'removeShot' | 'restoreShot', removed: boolean, verb: st
   });
 }
 
-export const removeShot = moveShot('removeShot', true, 'took back');
+export const removeShot = moveShot('removeShot', true, 'deleted');
 export const restoreShot = moveShot('restoreShot', false, 'restored');

@@ -23,7 +23,7 @@ export const carryRecipe = defineCommand({
       throw userFault(
         'conflict',
         'batchId',
-        'This batch no longer waits for the last recipe: somebody put it on the bench, or took it away. Reload the page.',
+        'This batch no longer waits for the last recipe: somebody put it on the bench, or deleted it. Reload the page.',
       );
     const { source, setupId, recipe, advice, roastDate } = carried;
     const { style, temperatureSchool } = findDraft(db, source.draftId)!;

@@ -3,7 +3,7 @@ import type { BenchShot } from '@/views/release';
 
 export const EVIDENCE_WORDS = {
   P: 'unpurged',
-  O: 'does not fit the others',
+  O: 'odd one out: check puck prep',
   B: 'beans in another state',
   D: 'another rest day',
   C: 'cold portafilter',

@@ -59,7 +59,7 @@ export function Batches({
     const answer = await submit('takeAway', { what: 'batch', id });
     if (answer.ok)
       offerUndo({
-        words: `The batch of ${dayWords(roastDate)} was taken away.`,
+        words: `The batch of ${dayWords(roastDate)} was deleted.`,
         kind: 'putBack',
         input: { what: 'batch', id },
       });
@@ -164,8 +164,8 @@ function Row({
               change
             </QuietButton>
             {onTakeAway && (
-              <QuietButton onPress={onTakeAway} aria-label={`Take away the batch of ${named}`}>
-                take away
+              <QuietButton onPress={onTakeAway} aria-label={`Delete the batch of ${named}`}>
+                delete
               </QuietButton>
             )}
           </>
@@ -221,7 +221,7 @@ function BatchForm({
         <MainButton type="submit" isDisabled={isBusy}>
           {batchId ? 'Save the batch' : 'Add the batch'}
         </MainButton>{' '}
-        <QuietButton onPress={onDone}>Leave it</QuietButton>
+        <QuietButton onPress={onDone}>Cancel</QuietButton>
       </p>
     </Form>
   );

@@ -106,7 +106,7 @@ function TakeAway({ release }: { release: StoredRelease }) {
     const answer = await submit('takeAway', { what: 'release', id: release.id });
     if (!answer.ok) return;
     offerUndo({
-      words: `${release.name} was taken away with its shots and cups.`,
+      words: `${release.name} was deleted with its shots and cups.`,
       kind: 'putBack',
       input: { what: 'release', id: release.id },
     });
@@ -114,7 +114,7 @@ function TakeAway({ release }: { release: StoredRelease }) {
   };
   return (
     <>
-      <QuietButton onPress={() => setAsking(true)}>Take this release away</QuietButton>
+      <QuietButton onPress={() => setAsking(true)}>Delete this release</QuietButton>
       {isAsking && (
         <DialogSheet title={`Take ${release.name} away?`} onClose={() => setAsking(false)}>
           <p>
@@ -126,7 +126,7 @@ function TakeAway({ release }: { release: StoredRelease }) {
             <Button onPress={() => void takeAway()} isDisabled={isBusy}>
               Take it away
             </Button>{' '}
-            <QuietButton onPress={() => setAsking(false)}>Leave it here</QuietButton>
+            <QuietButton onPress={() => setAsking(false)}>Cancel</QuietButton>
           </p>
         </DialogSheet>
       )}

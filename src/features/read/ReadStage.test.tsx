@@ -32,7 +32,7 @@ describe('Read', () => {
     expect(
       screen.getByText(/Ease −0\.65, four times in five between −1\.3\d and \+0\.0\d/),
     ).toBeTruthy();
-    expect(screen.getByText(/house heuristic/)).toBeTruthy();
+    expect(screen.getByText(/rule of thumb/)).toBeTruthy();
     expect(screen.getByText(/Practitioners disagree about variety/)).toBeTruthy();
   });
 

@@ -66,11 +66,11 @@ const Missing = styled.ul`
 
 const EASE_SPAN = [-2.4, 2.4] as const;
 const TICKS = [
-  { value: -2, label: '−2 stubborn' },
+  { value: -2, label: '−2 hard' },
   { value: -1, label: '−1' },
   { value: 0, label: '0' },
   { value: 1, label: '+1' },
-  { value: 2, label: '+2 gives easily' },
+  { value: 2, label: '+2 easy' },
 ];
 
 /** Wider than this, the interval holds both stubborn and easy coffees. */
@@ -123,7 +123,7 @@ export function ReadStage({ view, ease, hasBeanMap, nearest }: ReadStageProps) {
       <p>
         Ease {twoDigits(ease.ease)}, four times in five between {twoDigits(ease.interval80[0])} and{' '}
         {twoDigits(ease.interval80[1])}. 0 is a medium washed ordinary coffee; one unit is about one
-        roast step. All of this is a house heuristic: the band is honest only as far as the trade’s
+        roast step. All of this is a rule of thumb: the band is honest only as far as the trade’s
         rules are.
       </p>
       <RoastNote batch={batch} hasBeanMap={hasBeanMap} />
@@ -131,14 +131,14 @@ export function ReadStage({ view, ease, hasBeanMap, nearest }: ReadStageProps) {
         <Notice key={words}>{words}</Notice>
       ))}
       <section>
-        <SectionTitle>Facts still missing, by what they would narrow</SectionTitle>
+        <SectionTitle>Most useful facts to add</SectionTitle>
         {ease.missing.length === 0 ? (
           <p>None that this scale knows of.</p>
         ) : (
           <Missing>
             {ease.missing.map(({ label, narrowsBy }) => (
               <li key={label}>
-                {label}: ± {narrowsBy.toFixed(2)} narrower
+                {label}: the band gets ± {narrowsBy.toFixed(2)} narrower
               </li>
             ))}
           </Missing>
@@ -212,7 +212,7 @@ function disputesOf({ release, batch, facts }: ReleaseView): string[] {
     )
   )
     disputes.push(
-      'Practitioners disagree about density too: most find dense coffee stubborn, some see no difference between origins of one density. It moves the scale a little.',
+      'Practitioners disagree about density too: most find dense coffee hard to extract, some see no difference between origins of one density. It moves the scale a little.',
     );
   if (batch.roast.source === 'word')
     disputes.push(
@@ -229,10 +229,10 @@ function disputesOf({ release, batch, facts }: ReleaseView): string[] {
 function easeWords({ ease, interval80: [low, high] }: Ease): string {
   if (high - low > TOO_WIDE) return 'Too little is known to say how it will extract';
   if (ease < -1.25) return 'This one will resist: grind fine, give it water and heat';
-  if (ease < -0.4) return 'A little stubborn: finer and longer than medium';
+  if (ease < -0.4) return 'A little hard to extract: finer and longer than medium';
   if (ease <= 0.4) return 'Extracts like a medium washed coffee';
-  if (ease <= 1.25) return 'Gives easily: a little coarser, cooler, shorter';
-  return 'Gives very easily: short and cool, or it turns harsh';
+  if (ease <= 1.25) return 'Easy to extract: a little coarser, cooler, shorter';
+  return 'Very easy to extract: short and cool, or it turns harsh';
 }
 
 /** From here a colour and a word tell two stories. House heuristic: half a roast word. */
@@ -252,7 +252,7 @@ function RoastNote({ batch, hasBeanMap }: { batch: BatchView; hasBeanMap: boolea
     );
   if (batch.roast.source === 'thumb')
     notes.push(
-      'Only the thumb speaks for the roast: a weak reading, drawn to the middle. A word or a ground colour would say more.',
+      'Only the crush test says how it was roasted: a weak reading, drawn to the middle. A word or a ground colour would say more.',
     );
   if (notes.length === 0) return null;
   return (

@@ -134,11 +134,11 @@ function move(what: Removable, id: string, removed: boolean, { db }: Context) {
     throw userFault(
       'notFound',
       'id',
-      `There is no such ${what} to ${removed ? 'take away' : 'put back'}. Reload the page.`,
+      `There is no such ${what} to ${removed ? 'delete' : 'restore'}. Reload the page.`,
     );
   return {
     releaseId,
-    words: `${removed ? 'took away' : 'put back'} ${named ?? `a ${what}`}`,
+    words: `${removed ? 'deleted' : 'restored'} ${named ?? `a ${what}`}`,
     result: {},
     isAtDoor: named !== null,
   };

@@ -22,7 +22,7 @@ export function Pushes({ name, proposal }: { name: Pushed; proposal: Proposal })
   const total = proposal.pushes[name].reduce((sum, { rule, learned }) => sum + rule + learned, 0);
   const isLearned = proposal.releases > 0;
   const rows = [
-    ...(isLearned ? [{ label: 'Your own reference coffee', rule: 0, learned: base!.learned }] : []),
+    ...(isLearned ? [{ label: 'Your usual coffee', rule: 0, learned: base!.learned }] : []),
     ...rest,
   ].map(({ label, rule, learned }) => ({
     label,

@@ -76,7 +76,7 @@ describe('the programme at Start', () => {
     const { user, field, words } = open({ prepare: keepSlow });
     await user.selectOptions(field.getByLabelText('Programme'), 'Slow rise (classic)');
     expect(words()).toBe('Slow rise');
-    expect(field.getByText('3 bar for 6 s; 9 bar till the cup is full.')).toBeTruthy();
+    expect(field.getByText('3 bar for 6 s; 9 bar to target weight.')).toBeTruthy();
     expect(await accepted(user)).toMatchObject({ programme: 'Slow rise', steps: SLOW });
   });
 
@@ -132,7 +132,7 @@ describe('the programme at Start', () => {
     await user.type(water, 'My long soak');
     await user.click(field.getByRole('button', { name: 'Take that instead' }));
     expect(field.queryByText(/out of reach/)).toBeNull();
-    expect(words()).toBe('3 bar for 4 s; pause 30 s; 9 bar till the cup is full');
+    expect(words()).toBe('3 bar for 4 s; pause 30 s; 9 bar to target weight');
     expect(await accepted(user)).toMatchObject({
       steps: [{ level: 3 }, { level: 0 }, { level: 9 }],
     });

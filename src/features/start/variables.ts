@@ -23,7 +23,7 @@ export const VARIABLES: Readonly<Record<Pushed, Variable>> = {
   },
   timeS: { title: 'Time', short: 'Time', unit: ' s', digits: 0, span: [20, 40] },
   grindSteps: {
-    title: 'Grind, in steps finer than your reference',
+    title: 'Grind, in steps finer than your usual coffee',
     short: 'Grind',
     unit: '',
     digits: 1,

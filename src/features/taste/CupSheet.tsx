@@ -216,8 +216,8 @@ function Verdict({
   });
   return (
     <Notice role="status" $kind={direction.verdict === 'right' ? 'good' : 'caution'}>
-      <strong>{direction.words}</strong> {move?.words} House heuristic: the signs are the trade’s,
-      the thresholds ours.
+      <strong>{direction.words}</strong> {move?.words} Rule of thumb: the signs are the trade’s, the
+      thresholds ours.
     </Notice>
   );
 }

@@ -35,7 +35,7 @@ export const recordTasting = defineCommand({
     const { db, id } = context;
     const found = findShotWhereabouts(db, tasting.shotId);
     if (!found || found.removed)
-      throw userFault('notFound', 'shotId', 'That shot was taken back. Choose another one.');
+      throw userFault('notFound', 'shotId', 'That shot was deleted. Choose another one.');
     readTds(context, tasting.shotId, tdsPct);
     insertTasting(db, id, tasting, personOf(context).id);
     return { releaseId: found.releaseId, words: 'tasted a shot', result: { tastingId: id } };

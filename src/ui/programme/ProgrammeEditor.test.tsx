@@ -48,7 +48,7 @@ describe('writing a programme', () => {
       { drive: 'flow', level: 2.5, seconds: 30, ramp: true, limitBar: 9 },
       { drive: 'pressure', level: 8, seconds: 10, ramp: false },
     ]);
-    expect(handle(4).getAttribute('aria-valuetext')).toBe('8 bar till the cup is full');
+    expect(handle(4).getAttribute('aria-valuetext')).toBe('8 bar to target weight');
     await user.keyboard('{Delete}');
     await waitFor(() => expect(document.activeElement).toBe(handle(3)));
     expect(written).toHaveLength(3);
@@ -81,7 +81,7 @@ describe('writing a programme', () => {
     expect(words.getAllByRole('listitem').map(({ textContent }) => textContent)).toEqual([
       'Step 18 ml/s, at most 3 bar for 4 s',
       'Step 2pause 30 s',
-      'Step 32.5 ml/s, at most 9 bar till the cup is full',
+      'Step 32.5 ml/s, at most 9 bar to target weight',
     ]);
     expect(screen.queryByText(/outside 0.5-120/)).toBeNull();
     await user.click(screen.getByRole('button', { name: /Step 2/ }));

@@ -241,7 +241,7 @@ export function ProgrammeEditor(props: ProgrammeEditorProps) {
 
 function lastHint(isLast: boolean, ramp: boolean): string {
   if (!isLast) return '';
-  return ramp ? 'then on till the cup is full' : 'on till the cup is full';
+  return ramp ? 'then on to target weight' : 'on to target weight';
 }
 
 interface KeyChange {
