@@ -172,6 +172,8 @@ const advice = z.object({
   purgeG: z.number(),
   reasons: coded,
   costG: z.number(),
+  window: z.tuple([z.number(), z.number()]).nullable(),
+  offersTrim: z.boolean(),
   alternatives: z.array(
     z.object({ move, words: z.string(), expect: expectation, costG: z.number() }),
   ),

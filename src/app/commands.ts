@@ -20,7 +20,7 @@ import {
 import { saveProgramme } from '@/features/programmes/actions';
 import { publish, showAgain, withdraw } from '@/features/publish/actions';
 import { correctShot, logShot, removeShot, restoreShot } from '@/features/pull/actions';
-import { createRelease, editRelease, saveBatch } from '@/features/read/actions';
+import { createRelease, editRelease, saveBatch, trimDose } from '@/features/read/actions';
 import { putBack, takeAway, undoEdit } from '@/features/removal/actions';
 import { carryRecipe } from '@/features/pull/carryRecipe';
 import { acceptRecipe, useRecipe } from '@/features/start/actions';
@@ -48,6 +48,7 @@ export const commands: ReadonlyMap<string, Command> = new Map(
     createRelease,
     editRelease,
     saveBatch,
+    trimDose,
     takeAway,
     putBack,
     undoEdit,

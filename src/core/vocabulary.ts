@@ -125,6 +125,7 @@ export const SEEN = [
   'holes',
   'mud',
   'coldMetal',
+  'dampDay',
 ] as const;
 export type Seen = (typeof SEEN)[number];
 
@@ -140,6 +141,7 @@ export const SEEN_LABELS: Record<Seen, string> = {
   holes: 'Holes in the puck',
   mud: 'Wet, soupy puck',
   coldMetal: 'Cold portafilter',
+  dampDay: 'Damp or hot day',
 };
 
 /** Roast words on the model's scale ρ; the house's own map of words to colours overrules them. */

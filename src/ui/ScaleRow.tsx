@@ -73,7 +73,7 @@ const Cell = styled.label`
   flex: 1;
   display: grid;
   place-items: center;
-  min-height: 36px;
+  min-height: 31px;
   margin-right: -1px;
   border: 1px solid var(--rule-strong);
   background: var(--enamel-raised);

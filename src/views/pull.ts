@@ -1,4 +1,5 @@
 /** What Pull shows beyond the release: traces, the grinder's curve, the overrun, the house's usual. */
+import { firstsAfterBreak } from '@/core/advice/breaks';
 import { grinderCurve, type CurvePoint } from '@/core/advice/curve';
 import { PROCESS_INTENSITY } from '@/core/coffee/features';
 import { benchMinutes } from '@/core/patterns/benchMinutes';
@@ -43,8 +44,6 @@ export interface SimulatedOf {
 }
 
 const DRAWN_EVERY_S = 0.8;
-/** A machine that stood this long is cold in parts. House heuristic. */
-const COLD_AFTER_MIN = 45;
 
 export function readPull(db: Db, house: House, view: ReleaseView, bench: Bench): PullView {
   const { shots, setup, draft } = bench;
@@ -66,11 +65,7 @@ export function readPull(db: Db, house: House, view: ReleaseView, bench: Bench):
     overrunG: learnedOverrun(listOverruns(db, setup.machine.id), setup.machine.overrunG),
     minutes: benchMinutes(moments),
     usual: usualOf(db, house),
-    firsts: shots.flatMap(({ id, pulledAt }, i) => {
-      const before = moments[i - 1];
-      const gapMs = before === undefined ? Infinity : Date.parse(pulledAt) - Date.parse(before);
-      return gapMs > COLD_AFTER_MIN * 60_000 ? [id] : [];
-    }),
+    firsts: firstsAfterBreak(moments).flatMap((isFirst, i) => (isFirst ? [shots[i]!.id] : [])),
     coffee: {
       roastLevel: view.batch.roast.level ?? 0,
       intensity: intensityOf(view),

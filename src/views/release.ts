@@ -2,6 +2,7 @@
  * A release as the screens show it: stored facts with what the core makes of them today.
  * Read-only; computed anew for every request, so it can never be stale.
  */
+import { firstsAfterBreak } from '@/core/advice/breaks';
 import { nextMove } from '@/core/advice/next';
 import { grindFeatures } from '@/core/advice/pastDialIn';
 import type { Advice, Judging, NextInput, ShotMark } from '@/core/advice/types';
@@ -267,12 +268,16 @@ export function askedOf(
   }: Pick<Bench, 'target' | 'setup' | 'draft' | 'judging'> & { shots: readonly AskedShot[] },
   units: Units,
 ): NextInput {
+  const firsts = firstsAfterBreak(shots.map(({ pulledAt }) => pulledAt));
   return {
     target,
     grinder: setup.grinder,
     basket: setup.basket,
     machine: setup.machine,
-    shots: shots.map((shot) => advisedShot(shot, shot.tastings)),
+    shots: shots.map((shot, i) => ({
+      ...advisedShot(shot, shot.tastings),
+      isFirst: firsts[i],
+    })),
     targetFrom: shots.findLastIndex((shot) => shot.draftId !== draft.id) + 1,
     units,
     ...judging,

@@ -3,7 +3,7 @@
  * repeat, nearest, repeated, confirmed. House heuristic; each reason is given in words. Advice only: the
  * lead decides. Choked and gushing shots are judged first, because their yield is wrong by nature.
  */
-import { settingLimits } from '../grinder/dial';
+import { isSameDial, settingLimits } from '../grinder/dial';
 import { basketWarnings } from '../start/setupLimits';
 import { otherFlatMove, tasteMove } from '../taste/tasteMove';
 import type { Shot } from '../schema/shot';
@@ -36,6 +36,12 @@ const TRIM_OFFERED_BELOW = 0.5;
 const OTHER_TEMPERATURE_C = 0.5;
 /** A cup this much liked outside the window moves the window. */
 const LIKED_OUTSIDE = 8;
+
+/** A setting known to be off: hardly a chance of landing, and another that has a good one. House heuristic. */
+const FAR_OFF = { landing: 0.1, gain: 0.3 } as const;
+
+/** A cold group and grinder move a time by at most about this much in ln time. House heuristic. */
+const COLD_START_LN = 0.1;
 
 const ALL_VARIABLES: readonly MovedVariable[] = ['dial', 'doseG', 'yieldG', 'temperatureC'];
 
@@ -74,6 +80,8 @@ export function nextMove(input: NextInput): Advice {
     purgeG: purgeBefore(judged, setting),
     costG: costOf(judged, setting),
     alternatives: alternatives(judged, judgement, beside),
+    window: movableWindow(judged),
+    offersTrim: offersTrim(judged, judgement),
     proof:
       input.shots.length === 0 || judged.isRevised ? null : (carry?.proof ?? proofOf(judged, here)),
     marks: judged.marks,
@@ -141,13 +149,37 @@ function preparation(judged: Judged): Judgement | null {
   if (mark.odd && !mark.unpurged) reasons.push(REASON_WORDS.odd());
   if (target.openDay !== undefined && shot.restDays !== undefined && shot.restDays < target.openDay)
     reasons.push(REASON_WORDS.tooFresh(shot.restDays, target.openDay));
+  if (isColdStart(judged)) reasons.push(REASON_WORDS.firstAfterPause());
   const direction = directionOf(shot, target.roastLevel, mark.side);
   if (direction?.verdict === 'uneven') reasons.push(REASON_WORDS.uneven());
   if (mark.side === 'fast' && direction?.verdict === 'over')
     reasons.push(REASON_WORDS.fastAndBitter());
   if (mark.side === 'slow' && direction?.verdict === 'under')
     reasons.push(REASON_WORDS.slowAndSour());
-  return reasons.length > 0 ? { status: 'prep', move: null, reasons } : null;
+  if (reasons.length === 0) return null;
+  return farOff(judged, reasons) ?? { status: 'prep', move: null, reasons };
+}
+
+/** A small miss of the first shot after a pause, where the dial is known from shots before it. */
+function isColdStart({ input: { shots, target }, marks, dial }: Judged): boolean {
+  const [shot, mark] = [shots.at(-1)!, marks.at(-1)!];
+  if (!shot.isFirst || mark.side === 'inside' || mark.side === 'unsure') return false;
+  const [low, high] = target.timeS;
+  const miss = Math.log(mark.timeOnTargetClockS / (mark.side === 'fast' ? low : high));
+  const isKnown = shots.slice(0, -1).some((other) => isSameDial(other.dial, dial));
+  return isKnown && Math.abs(miss) < COLD_START_LN;
+}
+
+/** Where the grinder's past knows a setting to be far off, an unpurged shot need not be pulled again to learn it. */
+function farOff(judged: Judged, reasons: readonly Reason[]): Judgement | null {
+  const isOnlyUnpurged = reasons.every(({ code }) => code === 'unpurged');
+  if (!isOnlyUnpurged || !judged.input.memory) return null;
+  const here = settingNow(judged);
+  const { setting } = planOf(judged);
+  const gain = landing(judged, setting) - landing(judged, here);
+  const move = moveTo(judged, setting);
+  if (move === null || landing(judged, here) > FAR_OFF.landing || gain < FAR_OFF.gain) return null;
+  return { status: 'grind', move, reasons: [REASON_WORDS.knownFar(expectAt(judged, here).timeS)] };
 }
 
 /** Taste speaks when the time is right, or before the time where the house tastes first. */
@@ -215,10 +247,33 @@ function isRightEnough(judged: Judged): boolean {
 }
 
 /** The window of the same width around the time of the last shot. */
-function windowMoves(judged: Judged): Reason {
+function windowAround(judged: Judged): readonly [number, number] {
   const [low, high] = judged.input.target.timeS;
   const shift = Math.round(lastOf(judged).mark.timeOnTargetClockS - (low + high) / 2);
-  return REASON_WORDS.likedOutside(low + shift, high + shift);
+  return [low + shift, high + shift];
+}
+
+function windowMoves(judged: Judged): Reason {
+  return REASON_WORDS.likedOutside(...windowAround(judged));
+}
+
+/** Where the window should follow a cup that is liked outside it. */
+function movableWindow(judged: Judged): readonly [number, number] | null {
+  if (judged.input.shots.length === 0 || judged.isRevised) return null;
+  const isRight = judged.input.target.tasteFirst && isRightEnough(judged);
+  const isOutside = lastOf(judged).mark.side !== 'inside';
+  return isLikedOutside(judged) || (isRight && isOutside) ? windowAround(judged) : null;
+}
+
+/** A locked dose whose best setting hardly lands, where the trim would. */
+function offersTrim(judged: Judged, { status }: Judgement): boolean {
+  if (judged.input.doseSchool === 'trim' || judged.marks.length < 2 || judged.isRevised)
+    return false;
+  if (status !== 'grind' && status !== 'nearest') return false;
+  const doseG = doseToCentre(judged, judged.dial);
+  if (doseG === null) return false;
+  const best = landing(judged, planOf(judged).setting);
+  return best < TRIM_OFFERED_BELOW && landing(judged, { dial: judged.dial, doseG }) > best;
 }
 
 /** Does the recipe of the batch before hold for this one? Where it does, even at a dial nobody pulled. */
@@ -281,6 +336,7 @@ function grind(judged: Judged): Judgement {
   const reasons = [
     REASON_WORDS.timeOff(mark.timeOnTargetClockS, target.timeS, target.clock),
     ...ageShare(judged),
+    ...(shot.seen.includes('dampDay') ? [REASON_WORDS.dampDay()] : []),
   ];
   if (!mark.inDose || !mark.inYield) {
     const { ofDose } = correctedLnTime(shot, target, mark.timeOnTargetClockS);

@@ -122,6 +122,10 @@ export interface Advice {
   readonly costG: number;
   readonly reasons: readonly Reason[];
   readonly alternatives: readonly Alternative[];
+  /** A window that follows a liked cup, s; null where the window stands. */
+  readonly window: readonly [number, number] | null;
+  /** The dose is locked, and a trim would land clearly better. */
+  readonly offersTrim: boolean;
   /** Of the setting the bench stands at; null before its first shot. */
   readonly proof: Proof | null;
   readonly marks: readonly ShotMark[];

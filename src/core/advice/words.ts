@@ -126,6 +126,10 @@ export const REASON_WORDS = {
     code: 'unpurged',
     text: 'The dial moved and the grinder was not purged: part of this dose was ground at the old setting, so it is not evidence. That shot has flushed the grinder; pull it again unchanged.',
   }),
+  knownFar: (timeS: number): Reason => ({
+    code: 'knownFar',
+    text: `Not purged, so this time says little; but past dial-ins of this grinder say about ${timeS.toFixed(0)} s here, purged. No need to pull that to find out.`,
+  }),
   otherBeans: (state: BeanState, usual: BeanState): Reason => ({
     code: 'otherBeans',
     text: `Beans ${BEANS_WORDS[state]}, at the shot before ${BEANS_WORDS[usual]}: they grind otherwise${state === 'warm' ? ' and run faster' : state === 'room' ? '' : ' and run slower'}, so the time says nothing of the grind. Keep to one state within a dial-in.`,
@@ -162,6 +166,14 @@ export const REASON_WORDS = {
   ): Reason => ({
     code: 'smallMiss',
     text: `Dose ${massWords(doseG, units)} for ${massWords(aimG, units)}, yield ${massWords(yieldG, units)}: the dose explains about ${ofDoseS.toFixed(1)} s of it, so the time is believed. Weigh both again next time.`,
+  }),
+  firstAfterPause: (): Reason => ({
+    code: 'firstAfterPause',
+    text: 'First shot after a pause: group and grinder were not yet warm, and a miss this small can be that. Flush, and pull it again unchanged before you move.',
+  }),
+  dampDay: (): Reason => ({
+    code: 'dampDay',
+    text: 'A damp or hot day: beans take up water and burrs warm, and the time moves with them. Part of this may be the weather; it goes with it.',
   }),
   aged: (days: number, seconds: number): Reason => ({
     code: 'aged',

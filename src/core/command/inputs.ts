@@ -165,6 +165,8 @@ export interface Commands {
       };
     answers: { readonly draftId: string };
   };
+  /** From here on a dial-in of this release may touch the dose. */
+  trimDose: { asks: { readonly releaseId: string }; answers: Nothing };
   carryRecipe: {
     asks: { readonly releaseId: string; readonly batchId: string };
     answers: { readonly draftId: string };
@@ -263,6 +265,7 @@ export const CHANGES: { readonly [K in CommandKind]: readonly Topic[] } = {
     'decidedShot',
   ],
   acceptRecipe: ['recipe'],
+  trimDose: ['release'],
   carryRecipe: ['recipe'],
   useRecipe: ['recipe'],
   logShot: ['shot'],

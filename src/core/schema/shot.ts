@@ -50,6 +50,8 @@ export const shotSchema = z
     seen: shotEntry.seen.unwrap(),
     beans: shotEntry.beans.unwrap().optional(),
     restDays: quantity('restDays').optional(),
+    /** Pulled first after a pause: group and grinder were not yet as warm as they get. */
+    isFirst: z.boolean().optional(),
     /** Mass read from a volume mark: too rough to judge a time by. */
     byVolume: z.boolean().optional(),
     taste: tasteSchema.optional(),

@@ -60,6 +60,7 @@ const Others = styled.div`
 /** The one thing to do now and why. */
 export function NextMove({ bench, releaseId }: { bench: Bench; releaseId: string }) {
   const { status, move, expect, purgeG, costG, reasons, alternatives, warnings } = bench.advice;
+  const { window, offersTrim } = bench.advice;
   const { mass } = useUnits();
   const isLead = useMay('lead');
   const last = bench.shots.at(-1);
@@ -96,6 +97,8 @@ export function NextMove({ bench, releaseId }: { bench: Bench; releaseId: string
         ) : (
           <p>The lead puts it on the bench.</p>
         ))}
+      {isLead && window && <MoveWindow bench={bench} window={window} releaseId={releaseId} />}
+      {isLead && offersTrim && <AllowTrim releaseId={releaseId} />}
       {!isProvenStatus(status) && (
         <Expect>
           Expect <strong>{expect.timeS.toFixed(0)} s</strong> {CLOCK_LABELS[expect.clock]}, likely{' '}
@@ -127,8 +130,74 @@ export function NextMove({ bench, releaseId }: { bench: Bench; releaseId: string
 
 /** A move of the recipe becomes its next revision; the shots so far stay with theirs. */
 function TakeMove({ bench, move, releaseId }: { bench: Bench; move: Move; releaseId: string }) {
+  const { target, advice } = bench;
+  const { take, faults, isBusy } = useRevision(bench, releaseId, {
+    doseG: advice.setting.doseG,
+    ...(move.variable === 'yieldG' && { yieldG: move.to }),
+    ...(move.variable === 'temperatureC' && { temperatureC: move.to }),
+    timeS: revisedWindow(target, move, advice.expect),
+    why: `Taste: ${move.words}`,
+  });
+  return (
+    <>
+      <Button onPress={take} isDisabled={isBusy}>
+        Use this recipe
+      </Button>
+      <Faults faults={faults} />
+    </>
+  );
+}
+
+/** A cup that is liked outside the window is right: the window follows it, in one press. */
+function MoveWindow({
+  bench,
+  window: [low, high],
+  releaseId,
+}: {
+  bench: Bench;
+  window: readonly [number, number];
+  releaseId: string;
+}) {
+  const { take, faults, isBusy } = useRevision(bench, releaseId, {
+    timeS: [low, high],
+    why: 'A liked cup outside the window',
+  });
+  return (
+    <div>
+      <Button onPress={take} isDisabled={isBusy}>
+        Move the window to {low}-{high} s
+      </Button>
+      <Faults faults={faults} />
+    </div>
+  );
+}
+
+/** One step jumps over the window: this release may trim its dose from here on. */
+function AllowTrim({ releaseId }: { releaseId: string }) {
   const { submit, faults, isBusy } = useCommand();
-  const { draft, target, advice } = bench;
+  return (
+    <div>
+      <Button onPress={() => void submit('trimDose', { releaseId })} isDisabled={isBusy}>
+        Trim the dose of this coffee
+      </Button>
+      <Faults faults={faults} />
+    </div>
+  );
+}
+
+/** The recipe on the bench with a few figures changed, as its next revision. */
+function useRevision(
+  { draft, advice }: Bench,
+  releaseId: string,
+  changed: {
+    readonly why: string;
+    readonly timeS: readonly [number, number];
+    readonly doseG?: number;
+    readonly yieldG?: number;
+    readonly temperatureC?: number;
+  },
+) {
+  const { submit, faults, isBusy } = useCommand();
   const { ratio: _ratio, ...sentRecipe } = draft.recipe;
   const take = () =>
     void submit('acceptRecipe', {
@@ -138,21 +207,10 @@ function TakeMove({ bench, move, releaseId }: { bench: Bench; move: Move; releas
       style: draft.style,
       temperatureSchool: draft.temperatureSchool,
       ...sentRecipe,
-      doseG: advice.setting.doseG,
-      ...(move.variable === 'yieldG' && { yieldG: move.to }),
-      ...(move.variable === 'temperatureC' && { temperatureC: move.to }),
-      timeS: revisedWindow(target, move, advice.expect),
+      ...changed,
       startDial: advice.setting.dial,
-      why: `Taste: ${move.words}`,
       proposed: draft.proposed,
       basedOn: draft.id,
     });
-  return (
-    <>
-      <Button onPress={take} isDisabled={isBusy}>
-        Use this recipe
-      </Button>
-      <Faults faults={faults} />
-    </>
-  );
+  return { take, faults, isBusy };
 }

@@ -1,6 +1,7 @@
 'use client';
 
 import type { AdviceStatus } from '@/core/advice/types';
+import { headOf } from '@/core/advice/words';
 import Link from 'next/link';
 import { useRouter, useSelectedLayoutSegment } from 'next/navigation';
 import type { ReactNode } from 'react';
@@ -159,6 +160,13 @@ const Side = styled.aside`
   @media (max-width: 1000px) {
     order: 1;
   }
+
+  /* With wet hands the clock comes first; what to do now is said in the bar above it. */
+  @media (max-width: 640px) {
+    &[data-after='true'] {
+      order: 2;
+    }
+  }
 `;
 
 /** Where a stage has a plate of its own the recipe in force is said in one line. */
@@ -219,6 +227,17 @@ const PlateBar = styled.p`
     font-size: 15px;
     font-stretch: var(--normal);
   }
+
+  strong {
+    display: none;
+  }
+
+  @media (max-width: 640px) {
+    strong {
+      display: block;
+      font-size: 17px;
+    }
+  }
 `;
 
 export function ReleaseFrame({
@@ -272,12 +291,13 @@ export function ReleaseFrame({
       </Head>
       <Columns data-wide={isWide}>
         <FactsColumn view={view} />
+        {bench && <Bar view={view} saysNext={current === 'pull'} />}
         <Stage>
           {isWide && bench && <RecipeInForce view={view} />}
           {children}
         </Stage>
         <Narrow data-wide={isWide}>
-          <Side>
+          <Side data-after={current === 'pull'}>
             {bench ? (
               <BenchSide view={view} hasNext={!isWide} />
             ) : (
@@ -306,9 +326,24 @@ function RecipeInForce({ view }: { view: ReleaseView }) {
   );
 }
 
+/** The recipe in one line where there is no room for its plate; at the bench with what to do now. */
+function Bar({ view, saysNext }: { view: ReleaseView; saysNext: boolean }) {
+  const { massFigure, mass, temperature } = useUnits();
+  const { draft, shots, advice } = view.bench!;
+  const last = shots.at(-1);
+  const { yieldG, timeS, clock, temperatureC } = draft.recipe;
+  const doseG = doseInForce(last?.draftId === draft.id ? last : undefined, draft.recipe);
+  return (
+    <PlateBar>
+      {massFigure(doseG)} → {mass(yieldG)} in {timeS.join('-')} s {CLOCK_LABELS[clock]},{' '}
+      {temperature(temperatureC)}
+      {saysNext && last && <strong>{headOf(advice)}</strong>}
+    </PlateBar>
+  );
+}
+
 function BenchSide({ view, hasNext }: { view: ReleaseView; hasNext: boolean }) {
   const { bench } = view;
-  const { mass, massFigure, temperature } = useUnits();
   if (!bench) return null;
   const { draft, setup, advice, shots, target } = bench;
   // A revision states its dose anew; the trim of an older shot is already in it.
@@ -318,10 +353,6 @@ function BenchSide({ view, hasNext }: { view: ReleaseView; hasNext: boolean }) {
   const clockWords = CLOCK_LABELS[recipe.clock];
   return (
     <>
-      <PlateBar>
-        {massFigure(doseG)} → {mass(recipe.yieldG)} in {recipe.timeS.join('-')} s {clockWords},{' '}
-        {temperature(recipe.temperatureC)}
-      </PlateBar>
       <WidePlate>
         <Plate
           state={PLATE_STATES[advice.status] ?? 'On the bench'}

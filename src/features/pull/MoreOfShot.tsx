@@ -5,12 +5,14 @@ import styled from 'styled-components';
 import { UserFault } from '@/core/errors';
 import { readTrace } from '@/core/trace/read';
 import { SHOT } from '@/core/entity/shot';
-import type { BeanState } from '@/core/vocabulary';
+import { readNumber } from '@/core/readNumber';
+import { BEAN_STATE_LABELS, CLOCK_LABELS, type BeanState } from '@/core/vocabulary';
 import { displayTemperatureC } from '@/core/start/setupLimits';
 import type { Bench } from '@/views/release';
 import type { Refractometer } from '@/devices/instruments';
 import { QuietButton } from '@/ui/Button';
 import { EntryField, EntryFields } from '@/ui/EntryField';
+import { More } from '@/ui/More';
 import { useUnits } from '@/ui/person';
 import { Notice, Small } from '@/ui/type';
 import type { ShotText } from './shotEntry';
@@ -56,8 +58,9 @@ export function MoreOfShot({
   const displayC = displayTemperatureC(bench.draft.recipe.temperatureC, bench.setup.machine);
   const caution = BEAN_CAUTIONS[text.beans];
   const form = { fields: SHOT, text, change: onChange, faultOf };
+  const isFaulty = RARE.some((name) => faultOf(name) !== undefined);
   return (
-    <>
+    <More label={heldWords(text, temperature)} hasFault={isFaulty}>
       <Grid>
         <EntryField
           form={form}
@@ -75,8 +78,25 @@ export function MoreOfShot({
       {caution && <Notice>{caution}</Notice>}
       <TraceFile text={text} onChange={onChange} />
       {refractometer && <Strength refractometer={refractometer} text={text} onChange={onChange} />}
-    </>
+    </More>
   );
+}
+
+const RARE = ['temperatureC', 'clock', 'beans', 'blondS', 'puck', 'remark'] as const;
+
+/** What holds of a shot unless somebody says otherwise, in one line. */
+function heldWords(text: ShotText, temperature: (c: number) => string): string {
+  const groupC = readNumber(text.temperatureC);
+  return [
+    typeof groupC === 'number' ? temperature(groupC) : text.temperatureC,
+    `timed ${CLOCK_LABELS[text.clock]}`,
+    `beans: ${BEAN_STATE_LABELS[text.beans].toLowerCase()}`,
+    ...(text.blondS === '' ? [] : [`pale at ${text.blondS} s`]),
+    ...(text.puck === '' ? [] : ['puck noted']),
+    ...(text.remark === '' ? [] : ['remark']),
+    ...(text.trace ? ['trace'] : []),
+    ...(text.tdsPct === '' ? [] : [`${text.tdsPct} % TDS`]),
+  ].join(', ');
 }
 
 /** Strength of the cup that was just pulled, off a linked refractometer. */

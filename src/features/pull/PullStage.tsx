@@ -43,12 +43,22 @@ const Stack = styled.div`
   display: grid;
   grid-template-columns: minmax(0, 1fr);
   gap: 14px;
+
+  /* On a phone the clock, the figures and the log button lie within one thumb's reach. */
+  @media (max-width: 640px) {
+    display: flex;
+    flex-direction: column;
+  }
 `;
 
 /** Clock and gate fit themselves to the room there is, not to the window. */
 const Plane = styled.div`
   position: relative;
   container-type: inline-size;
+
+  @media (max-width: 640px) {
+    display: contents;
+  }
 `;
 
 const Beside = styled.div`

@@ -19,6 +19,14 @@ import { isOverruled, needsPurge, purgeOfTick, type ShotText } from './shotEntry
 const Form = styled.form`
   display: grid;
   gap: 10px;
+
+  @media (max-width: 640px) {
+    order: -1;
+
+    > :first-child {
+      order: 1;
+    }
+  }
 `;
 
 const Figures = styled.div`
@@ -32,12 +40,7 @@ const Figures = styled.div`
   }
 
   @media (max-width: 640px) {
-    grid-template-columns: repeat(2, minmax(0, 1fr));
-
-    button {
-      margin-top: 0;
-      grid-column: 1 / -1;
-    }
+    grid-template-columns: repeat(3, minmax(0, 1fr));
   }
 `;
 

@@ -28,6 +28,15 @@ const Box = styled.div`
     margin-bottom: 8px;
     background: none;
   }
+
+  @media (max-width: 640px) {
+    order: -2;
+    position: static;
+    max-width: none;
+    grid-template-columns: auto 1fr;
+    align-items: end;
+    background: none;
+  }
 `;
 
 const Clock = styled(Button)`
@@ -57,6 +66,13 @@ const Hint = styled.p`
   padding-left: 6px;
   font-size: 14px;
   color: var(--ink-soft);
+`;
+
+/** No keyboard, no word of it. */
+const Keyed = styled.span`
+  @media (max-width: 640px) {
+    display: none;
+  }
 `;
 
 const Scale = styled.p`
@@ -120,7 +136,10 @@ export function TimerReadout({
           `stops by itself at ${mass(live.stopAtG)}`
         ) : (
           <>
-            <Key>Space</Key> or a tap {next}
+            <Keyed>
+              <Key>Space</Key> or
+            </Keyed>{' '}
+            a tap {next}
           </>
         )}
         {firstDripS !== null && `, first drip ${firstDripS.toFixed(1)} s`}

@@ -57,6 +57,26 @@ export const editRelease = defineCommand({
   },
 });
 
+/** The one press where a step of the grinder jumps over the window. */
+export const trimDose = defineCommand({
+  kind: 'trimDose',
+  duty: 'lead',
+  input: z.strictObject({ releaseId: z.string().max(64) }),
+  run: ({ releaseId }, { db, id }) => {
+    const before = findRelease(db, releaseId);
+    if (!before)
+      throw userFault('notFound', 'releaseId', 'There is no such release. Reload the page.');
+    const { rowVersion } = before;
+    updateRelease(db, { id: releaseId, rowVersion }, { ...before, doseSchool: 'trim' });
+    keepBefore(db, id, { what: 'release', rowId: releaseId, rowVersion, before });
+    return {
+      releaseId,
+      words: `let dial-ins of ${before.name} trim the dose`,
+      result: {},
+    };
+  },
+});
+
 export const saveBatch = defineCommand({
   kind: 'saveBatch',
   duty: 'lead',

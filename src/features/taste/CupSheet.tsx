@@ -33,12 +33,12 @@ import {
 
 const Form = styled.form`
   display: grid;
-  gap: 12px;
+  gap: 9px;
 `;
 
 const Scales = styled.div`
   display: grid;
-  gap: 5px;
+  gap: 3px;
 `;
 
 const Pair = styled.div`
@@ -48,8 +48,31 @@ const Pair = styled.div`
   align-items: end;
 `;
 
+const Words = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 22px;
+`;
+
+const Last = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px 12px;
+  align-items: end;
+
+  > * {
+    flex: 1 1 150px;
+  }
+
+  > button {
+    flex: 0 0 auto;
+  }
+`;
+
 const Tds = styled.div`
-  width: 110px;
+  && {
+    flex: 0 0 92px;
+  }
 `;
 
 const MOMENT_OPTIONS = MOMENTS.map((value) => ({ value, label: MOMENT_LABELS[value] }));
@@ -104,10 +127,6 @@ export function CupSheet({
           onChange={(serving) => change({ serving })}
           options={SERVING_OPTIONS}
         />
-        <Tds>
-          <QuantityInput label="TDS" quantity="tdsPct" step={0.1} {...bind('tdsPct')} />
-        </Tds>
-        <Small>{extractionWords(text.tdsPct, shot)}</Small>
       </Pair>
       <Scales>
         {SCALES.map(({ name, label, low, high }) => (
@@ -132,38 +151,39 @@ export function CupSheet({
           onChange={(strength) => change({ strength: strength ?? 0 })}
         />
       </Scales>
-      <ChipRow role="group" aria-label="Signs">
-        {TASTE_SIGNS.map((sign) => (
-          <Chip
-            key={sign}
-            isSelected={text.signs.includes(sign)}
-            onChange={() => change({ signs: toggled(text.signs, sign) })}
-          >
-            {sign}
-          </Chip>
-        ))}
-      </ChipRow>
-      {promisedNotes.length > 0 && (
-        <ChipRow role="group" aria-label="Promised notes found">
-          <Small>Promised, found?</Small>
-          {promisedNotes.map((note) => (
+      <Words>
+        <ChipRow role="group" aria-label="Signs">
+          {TASTE_SIGNS.map((sign) => (
             <Chip
-              key={note}
-              isSelected={text.notesFound.includes(note)}
-              onChange={() => change({ notesFound: toggled(text.notesFound, note) })}
+              key={sign}
+              isSelected={text.signs.includes(sign)}
+              onChange={() => change({ signs: toggled(text.signs, sign) })}
             >
-              {note}
+              {sign}
             </Chip>
           ))}
         </ChipRow>
-      )}
-      <Pair>
+        {promisedNotes.length > 0 && (
+          <ChipRow role="group" aria-label="Promised notes found">
+            <Small>Promised, found?</Small>
+            {promisedNotes.map((note) => (
+              <Chip
+                key={note}
+                isSelected={text.notesFound.includes(note)}
+                onChange={() => change({ notesFound: toggled(text.notesFound, note) })}
+              >
+                {note}
+              </Chip>
+            ))}
+          </ChipRow>
+        )}
+      </Words>
+      <Last>
         <TextInput label="Other notes, separated by commas" {...bind('otherNotes', 'notesFound')} />
         <TextInput label="Remark" {...bind('remark')} />
-      </Pair>
-      <Verdict text={text} view={view} bench={bench} shot={shot} />
-      <Faults faults={faults} shown={SHOWN} />
-      <Pair>
+        <Tds>
+          <QuantityInput label="TDS" quantity="tdsPct" step={0.1} {...bind('tdsPct')} />
+        </Tds>
         {mayTaste ? (
           <MainButton type="submit" isDisabled={isBusy}>
             {corrected ? 'Keep the correction' : 'Keep this cup sheet'}
@@ -172,6 +192,11 @@ export function CupSheet({
           <Small>You look on: the lead and bench hands keep cup sheets.</Small>
         )}
         {corrected && <QuietButton onPress={() => onDone?.()}>Cancel</QuietButton>}
+      </Last>
+      <Verdict text={text} view={view} bench={bench} shot={shot} />
+      <Faults faults={faults} shown={SHOWN} />
+      <Pair>
+        <Small>{extractionWords(text.tdsPct, shot)}</Small>
         <Small>
           Tab to a scale, type 0 to 10; Backspace clears. Let it cool some minutes before you judge;
           broad first.

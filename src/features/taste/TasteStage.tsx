@@ -6,14 +6,14 @@ import styled from 'styled-components';
 import type { Bench, BenchShot, ReleaseView } from '@/views/release';
 import { useUnits } from '@/ui/person';
 import { SelectInput } from '@/ui/fields';
-import { SectionTitle, StageTitle } from '@/ui/type';
+import { Hidden, SectionTitle, StageTitle } from '@/ui/type';
 import { CupSheet } from './CupSheet';
 import { TastingList } from './TastingList';
 
 const Stack = styled.div`
   display: grid;
   grid-template-columns: minmax(0, 1fr);
-  gap: 16px;
+  gap: 10px;
 `;
 
 export function TasteStage({ view }: { view: ReleaseView }) {
@@ -49,7 +49,7 @@ function Tasting({ view, bench, newest }: { view: ReleaseView; bench: Bench; new
     .reverse();
   return (
     <Stack>
-      <StageTitle>Is it right, and which way is better?</StageTitle>
+      <Hidden as="h2">Is it right, and which way is better?</Hidden>
       <SelectInput
         label="The shot in the cup"
         value={shot.id}
