@@ -3,6 +3,8 @@
  * that has stood so long. A part that needs a later stage
  * of the product does not exist yet; only what can be measured is listed.
  */
+import { benchAgeing } from './batches/ageing';
+import { benchNewBatches } from './batches/newBatches';
 import { benchDialin } from './dialin/dialin';
 import { benchHistory } from './dialin/history';
 import type { Measure } from './measure';
@@ -15,6 +17,7 @@ const PARTS: Readonly<Record<string, () => Promise<Measure[]>>> = {
   views: benchViews,
   start: benchStart,
   dialin: async () => [...(await benchDialin()), ...benchHistory()],
+  batches: () => Promise.resolve([...benchNewBatches(), ...benchAgeing()]),
   public: benchPublic,
 };
 

@@ -23,6 +23,9 @@ interface Row {
   /** Among the alternatives. */
   readonly or?: RegExp;
   readonly notOr?: RegExp;
+  /** The window that follows the cup. */
+  readonly window?: readonly [number, number] | undefined;
+  readonly offersTrim?: boolean;
 }
 
 const GRINDER = { stepSize: 1, finerIs: 'lower', min: 0, max: 40, retentionG: 2 } as const;
@@ -364,6 +367,47 @@ const ROWS: Readonly<Record<string, Row>> = {
     why: ['otherTemperature'],
     says: /90\.0 → 89\.0 °C/,
   },
+  // Causes outside the grind.
+  'the first shot after a pause, a second slow where it ran well': {
+    shots: [{ timeS: 28 }, { timeS: 31.2, isFirst: true }],
+    status: 'prep',
+    way: 'stay',
+    why: ['firstAfterPause'],
+  },
+  'the first shot after a pause, far off': {
+    shots: [{ timeS: 28 }, { timeS: 38, isFirst: true }],
+    status: 'prep',
+    why: ['odd'],
+  },
+  'the very first shot of all is always after a pause': {
+    shots: [{ timeS: 31.2, isFirst: true }],
+    status: 'grind',
+    way: 'coarser',
+  },
+  'a damp day is named beside the move': {
+    shots: [{ timeS: 22, seen: ['dampDay'] }],
+    status: 'grind',
+    way: 'finer',
+    why: ['tooFast', 'dampDay'],
+  },
+  'everybody likes a slow cup: the window follows': {
+    shots: [{ timeS: 34, taste: { ...liked, liking: 9 } }],
+    status: 'grind',
+    or: /move the window to 32-36 s/,
+    window: [32, 36],
+  },
+  'a cup that is merely right does not move a window of time': {
+    shots: [{ timeS: 34, taste: { ...liked, liking: 7 } }],
+    status: 'grind',
+    window: undefined,
+  },
+  'one step jumps over the window, the dose is locked: the trim is offered': {
+    shots: [{ timeS: 23.5 }, { dial: 9, timeS: 33.5, purgeG: 6 }, { timeS: 23.6, purgeG: 6 }],
+    also: { grinder: { ...GRINDER, secondsPerStep: 10 } },
+    target: { timeS: [27, 29] },
+    status: 'grind',
+    offersTrim: true,
+  },
 };
 
 function ask({ shots, target = {}, also = {} }: Row) {
@@ -414,6 +458,8 @@ it.each(Object.entries(ROWS))('%s', (_name, row) => {
   const others = advice.alternatives.map((other) => other.words);
   if (row.or) expect(others).toContainEqual(expect.stringMatching(row.or));
   for (const other of others) if (row.notOr) expect(other).not.toMatch(row.notOr);
+  if ('window' in row) expect(advice.window).toEqual(row.window ?? null);
+  if (row.offersTrim) expect(advice.offersTrim).toBe(true);
 });
 
 it('covers forty cases and more', () => {

@@ -5,6 +5,7 @@
  * truly ages in a straight line.
  */
 import { inverse, Matrix } from 'ml-matrix';
+import { assert } from '../errors';
 import { dot } from '../linear';
 import { ageOf, freshVariance } from './ageing';
 
@@ -54,6 +55,7 @@ export function batchSlope(
   noiseSd: number,
   driftPerWeek = DRIFT_PER_WEEK,
 ): BatchSlope {
+  assert(shots.length > 0, 'a batch without a shot has no slope');
   const first = shots[0]?.restDays ?? 0;
   const V = new Matrix(
     shots.map((a, i) =>
