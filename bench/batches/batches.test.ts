@@ -3,7 +3,7 @@ import { benchAgeing } from './ageing';
 import { benchNewBatches } from './newBatches';
 
 it('a recipe carried over takes half the shots of dialling in anew, and is wrong less often than one never checked', () => {
-  const measures = benchNewBatches(1);
+  const measures = benchNewBatches(1, [0.05]);
   const of = (name: string, metric: string) =>
     measures.find((row) => row.case === `τ 0.05, ${name}` && row.metric === metric)!.value;
   expect(of('carried over, .80', 'shots')).toBeLessThan(of('always dialled in anew', 'shots') / 2);

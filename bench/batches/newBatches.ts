@@ -216,11 +216,11 @@ function evidenceOf({ week, roastLevel }: TrueBatch, { pulled }: Settled): Batch
   };
 }
 
-export const BATCH_SDS = [0.03, 0.05, 0.1] as const;
+const BATCH_SDS = [0.03, 0.05, 0.1] as const;
 
-/** @param houses how many are simulated for each way and spread. */
-export function benchNewBatches(houses = 12): Measure[] {
-  return BATCH_SDS.flatMap((batchSd) =>
+/** @param houses how many are simulated for each way and each spread of batches. */
+export function benchNewBatches(houses = 12, sds: readonly number[] = BATCH_SDS): Measure[] {
+  return sds.flatMap((batchSd) =>
     Object.entries(WAYS).flatMap(([name, way]): Measure[] => {
       const { shots, grams, wrong } = judge(way, batchSd, houses);
       const row = { part: 'batches', case: `τ ${batchSd}, ${name}` };

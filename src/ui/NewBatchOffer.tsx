@@ -1,9 +1,9 @@
 'use client';
 
 import styled from 'styled-components';
+import type { Advice } from '@/core/advice/types';
 import { dayWords } from '@/core/dayWords';
 import { CLOCK_LABELS } from '@/core/vocabulary';
-import type { NewBatch } from '@/views/newBatch';
 import { MainButton } from './Button';
 import { Faults } from './Faults';
 import { useMay } from './person';
@@ -23,8 +23,27 @@ const Offer = styled.section`
   }
 `;
 
+/** What is offered: a batch, the recipe it would take over, and what its first shot should do. */
+export interface OfferedBatch {
+  readonly batchId: string;
+  readonly roastDate: string;
+  readonly label: string;
+  readonly restDays: number;
+  readonly source: { readonly roastDate: string; readonly dial: number };
+  readonly recipe: { readonly ratio: number };
+  /** The roast is another: the ratio was moved. */
+  readonly isRatioMoved: boolean;
+  readonly advice: Pick<Advice, 'setting' | 'expect'>;
+}
+
 /** A new batch of a coffee that has a recipe: one press puts it on the bench, its dial moved. */
-export function NewBatchOffer({ releaseId, newBatch }: { releaseId: string; newBatch: NewBatch }) {
+export function NewBatchOffer({
+  releaseId,
+  newBatch,
+}: {
+  releaseId: string;
+  newBatch: OfferedBatch;
+}) {
   const mayPull = useMay('bench');
   const { batchId, roastDate, label, restDays } = newBatch;
   const { carry, faults, isBusy } = useCarry(releaseId, batchId);
@@ -48,7 +67,7 @@ export function NewBatchOffer({ releaseId, newBatch }: { releaseId: string; newB
 }
 
 /** What the press will do, and what the first shot is expected to run. */
-export function offerWords({ source, recipe, advice, isRatioMoved }: NewBatch): string {
+function offerWords({ source, recipe, advice, isRatioMoved }: OfferedBatch): string {
   const { setting, expect } = advice;
   const dial =
     setting.dial === source.dial

@@ -23,7 +23,7 @@ import { expectationOf } from './batchLevels';
 import { factsToday } from './facts';
 import { memoryFor } from './grinderMemory';
 import { readHouseModel } from './houseModel';
-import type { BatchView, Bench } from './release';
+import type { BatchView, Bench } from './shown';
 import { judgingOf, targetOf } from './target';
 
 /** A roast this far from the one before asks for another ratio, in roast levels. House heuristic. */

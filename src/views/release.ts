@@ -5,13 +5,12 @@
 import { firstsAfterBreak } from '@/core/advice/breaks';
 import { nextMove } from '@/core/advice/next';
 import { grindFeatures } from '@/core/advice/pastDialIn';
-import type { Advice, Judging, NextInput, ShotMark } from '@/core/advice/types';
+import type { NextInput } from '@/core/advice/types';
 import { purgeOf } from '@/core/advice/judge';
 import type { ReleaseFacts } from '@/core/coffee/features';
-import { readRoast, type RoastReading } from '@/core/coffee/roast';
-import { restOn, restSpan, type Rest, type RestSpan } from '@/core/rest/rest';
+import { readRoast } from '@/core/coffee/roast';
+import { restOn, restSpan } from '@/core/rest/rest';
 import { daysBetween } from '@/core/rest/day';
-import type { Target } from '@/core/schema/target';
 import { METRIC, type Units } from '@/core/units';
 import { groupBy } from '@/core/patterns/groupBy';
 import { runThrough } from '@/core/runThrough';
@@ -32,36 +31,10 @@ import { tastingsOfDialIns, type StoredTasting } from '@/data/tastings';
 import { factsToday } from './facts';
 import { memoryFor } from './grinderMemory';
 import { carryOf, newBatchOf, type NewBatch } from './newBatch';
+import type { BatchView, Bench, BenchShot } from './shown';
 import { advisedShot, judgingOf, targetOf } from './target';
 
-export interface BenchShot extends StoredShot {
-  /** Counted from the first shot of the dial-in. */
-  readonly number: number;
-  readonly mark: ShotMark;
-  readonly tastings: readonly StoredTasting[];
-}
-
-export interface Bench {
-  readonly draft: StoredDraft;
-  readonly setup: StoredSetup;
-  readonly target: Target;
-  readonly judging: Judging;
-  /** The newest of them, in the order they were pulled. */
-  readonly shots: readonly BenchShot[];
-  /** Every shot of the dial-in: those before the newest count in what was spent alone. */
-  readonly shotCount: number;
-  readonly advice: Advice;
-  readonly spentG: number;
-}
-
-export interface BatchView extends StoredBatch {
-  readonly roast: RoastReading;
-  readonly rest: Rest;
-  readonly span: RestSpan;
-  readonly marks: readonly BatchMark[];
-  /** Grams of sample left after the shots and purges so far; null when nothing was noted. */
-  readonly leftG: number | null;
-}
+export type { BatchView, Bench, BenchShot } from './shown';
 
 export interface ReleaseView {
   /** The day it is shown on. */

@@ -1,8 +1,18 @@
 /** Levels of practice: made-up coffees on made-up grinders, from forgiving to stubborn. House heuristic. */
 import type { Grinder } from '../schema/setup';
+import { SCENARIOS, type Scenario } from './scenarios';
 
 export const PRACTICE_LEVELS = ['forgiving', 'medium', 'demanding', 'stubborn'] as const;
-export type PracticeLevel = (typeof PRACTICE_LEVELS)[number];
+/** Days that go wrong. */
+export const PRACTICE_DAYS = [
+  'choke',
+  'jump',
+  'ageing',
+  'damp',
+  'coldMetal',
+  'likedFast',
+] as const satisfies readonly (keyof typeof SCENARIOS)[];
+export type PracticeLevel = (typeof PRACTICE_LEVELS)[number] | (typeof PRACTICE_DAYS)[number];
 
 export interface LevelFacts {
   readonly label: string;
@@ -25,6 +35,7 @@ export interface LevelFacts {
     readonly timeS: readonly [number, number];
   };
   readonly budgetG: number;
+  readonly scenario?: Scenario;
 }
 
 const grinder = (stepSize: number, retentionG: number): Grinder => ({
@@ -34,6 +45,16 @@ const grinder = (stepSize: number, retentionG: number): Grinder => ({
   max: 40,
   retentionG,
 });
+
+/** The middle coffee, on which a day goes wrong. */
+const USUAL_DAY = {
+  coffee: { roastLevel: 0, intensity: 0, restDays: 14 },
+  grinder: grinder(1, 1),
+  lnPerStep: 0.08,
+  startSd: 0.08,
+  recipe: { doseG: 18, yieldG: 36, temperatureC: 93, timeS: [25.5, 30.5] },
+  budgetG: 220,
+} as const;
 
 export const LEVEL_FACTS: Readonly<Record<PracticeLevel, LevelFacts>> = {
   forgiving: {
@@ -67,7 +88,7 @@ export const LEVEL_FACTS: Readonly<Record<PracticeLevel, LevelFacts>> = {
     budgetG: 200,
   },
   stubborn: {
-    label: 'Stubborn',
+    label: 'Hard',
     words:
       'Ultra light, a narrow window, a grinder whose steps are far too coarse and that keeps five grams.',
     coffee: { roastLevel: -2, intensity: 0.5, restDays: 28 },
@@ -76,5 +97,44 @@ export const LEVEL_FACTS: Readonly<Record<PracticeLevel, LevelFacts>> = {
     startSd: 0.25,
     recipe: { doseG: 18, yieldG: 45, temperatureC: 95, timeS: [27, 30] },
     budgetG: 220,
+  },
+  choke: {
+    ...USUAL_DAY,
+    label: 'Chokes at once',
+    words: 'Somebody moved the dial: the first shot hardly comes through.',
+    scenario: SCENARIOS.choke,
+  },
+  jump: {
+    ...USUAL_DAY,
+    label: 'A step too coarse',
+    words: 'One step of this grinder jumps over the window; the dose may be trimmed.',
+    lnPerStep: 0.24,
+    recipe: { ...USUAL_DAY.recipe, timeS: [26.5, 29.5] },
+    scenario: SCENARIOS.jump,
+  },
+  ageing: {
+    ...USUAL_DAY,
+    label: 'An ageing week',
+    words: 'One shot every third day: the coffee runs faster each time, and the first is cold.',
+    coffee: { ...USUAL_DAY.coffee, restDays: 7 },
+    scenario: SCENARIOS.ageing,
+  },
+  damp: {
+    ...USUAL_DAY,
+    label: 'A hot, damp day',
+    words: 'From the third shot on the hopper is warm, and everything runs otherwise.',
+    scenario: SCENARIOS.damp,
+  },
+  coldMetal: {
+    ...USUAL_DAY,
+    label: 'Cold metal',
+    words: 'Somebody leaves the portafilter on the bench, not in the group.',
+    scenario: SCENARIOS.coldMetal,
+  },
+  likedFast: {
+    ...USUAL_DAY,
+    label: 'Fast, but liked',
+    words: 'Everybody likes this coffee well below its window. Time is not the goal.',
+    scenario: SCENARIOS.likedFast,
   },
 };

@@ -1,4 +1,4 @@
-import { LEVEL_FACTS, PRACTICE_LEVELS, type PracticeLevel } from './levels';
+import { LEVEL_FACTS, PRACTICE_DAYS, PRACTICE_LEVELS, type PracticeLevel } from './levels';
 import { advisedMove, playPractice, practiceTruth, type PracticeMove } from './play';
 
 /** Plays a round by the advice until it is over. */
@@ -23,6 +23,27 @@ describe('practice', () => {
     const seeds = Array.from({ length: 12 }, (_, i) => i + 1);
     const counts = seeds.map((seed) => playByAdvice('medium', seed).state.shots.length);
     expect(counts.filter((count) => count <= 5).length).toBeGreaterThanOrEqual(8);
+  });
+
+  it.each(PRACTICE_DAYS)('a day of %s can be brought to its end by the advice', (day) => {
+    expect(playByAdvice(day, 1).state.outcome).toBe('confirmed');
+  });
+
+  it('names what is wrong with the day before the grind', () => {
+    const after = (level: PracticeLevel, shots: number) => {
+      const moves = Array.from({ length: shots }, () => ({ dial: 20, doseG: 18, purgeG: 0 }));
+      const { advice } = playPractice({ level, seed: 1, moves });
+      return advice.reasons.map(({ code }) => code).join(' ');
+    };
+    expect(after('choke', 1)).toContain('choked');
+    expect(after('coldMetal', 2)).toContain('prep.coldMetal');
+    const { shots } = playPractice({
+      level: 'ageing',
+      seed: 1,
+      moves: Array.from({ length: 6 }, () => ({ dial: 20, doseG: 18, purgeG: 0 })),
+    });
+    expect(shots.map(({ restDays }) => restDays)).toEqual([7, 10, 13, 16, 19, 22]);
+    expect(shots.at(-1)!.timeS).toBeLessThan(shots[0]!.timeS);
   });
 
   it('goes from easy to hard', () => {

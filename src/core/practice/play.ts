@@ -10,6 +10,7 @@ import type { Shot } from '../schema/shot';
 import type { Target } from '../schema/target';
 import { drawStation, type DrawnStation } from '../shot/drawStation';
 import { pullAt } from '../shot/station';
+import { dayOf, likedTaste, SCENARIOS } from './scenarios';
 import { LEVEL_FACTS, type LevelFacts, type PracticeLevel } from './levels';
 
 export interface PracticeMove {
@@ -83,8 +84,21 @@ export function advisedMove({ advice: { setting, purgeG } }: PracticeState): Pra
   return { ...setting, purgeG };
 }
 
+/** A round asks for its bench after every move; the newest few are drawn once. */
+const drawn = new Map<string, DrawnStation>();
+const MOST_DRAWN = 8;
+
 function benchOf(level: PracticeLevel, seed: number): DrawnStation {
-  const { coffee, grinder, recipe, startSd, lnPerStep } = LEVEL_FACTS[level];
+  const key = `${level} ${seed}`;
+  const bench = drawn.get(key) ?? drawBench(level, seed);
+  drawn.delete(key);
+  drawn.set(key, bench);
+  if (drawn.size > MOST_DRAWN) drawn.delete(drawn.keys().next().value!);
+  return bench;
+}
+
+function drawBench(level: PracticeLevel, seed: number): DrawnStation {
+  const { coffee, grinder, recipe, startSd, lnPerStep, scenario } = LEVEL_FACTS[level];
   const [low, high] = recipe.timeS;
   return drawStation({
     coffee,
@@ -93,17 +107,19 @@ function benchOf(level: PracticeLevel, seed: number): DrawnStation {
     recipe: { ...recipe, programme: STYLE_STEPS.classic, centreS: (low + high) / 2 },
     startDial: START_DIAL,
     startSd,
+    startErrorLn: scenario?.startErrorLn,
     seed,
     lnPerStep,
   });
 }
 
 function stateAfter(
-  { coffee, grinder, recipe, budgetG }: LevelFacts,
-  { station }: DrawnStation,
+  facts: LevelFacts,
+  bench: DrawnStation,
   seed: number,
   moves: readonly PracticeMove[],
 ): PracticeState {
+  const { coffee, grinder, recipe, budgetG, scenario = {} } = facts;
   const target: Target = {
     ...recipe,
     timeS: [...recipe.timeS],
@@ -111,46 +127,21 @@ function stateAfter(
     doseToleranceG: 0.2,
     yieldToleranceG: 1,
     startDial: START_DIAL,
-    tasteFirst: false,
+    tasteFirst: scenario.likedAtS !== undefined,
     roastLevel: coffee.roastLevel,
   };
-  const shots: Shot[] = [];
-  let chamberDial: number | null = null;
-  let spentG = 0;
-  moves.forEach((move, i) => {
-    const { result, chamberDial: after } = pullAt(
-      station,
-      chamberDial,
-      {
-        ...move,
-        yieldG: recipe.yieldG,
-        temperatureC: recipe.temperatureC,
-        programme: STYLE_STEPS.classic,
-        mostS: MOST_S,
-      },
-      // The same shot number scatters alike, whoever plays.
-      seed * 1000 + i,
-      COARSE_STEP_S,
-    );
-    chamberDial = after;
-    spentG += move.doseG + move.purgeG;
-    const tenth = (value: number) => Math.round(10 * value) / 10;
-    shots.push({
-      dial: move.dial,
-      doseG: move.doseG,
-      ...(move.doseG !== recipe.doseG && { aimDoseG: move.doseG }),
-      yieldG: tenth(result.yieldG),
-      timeS: tenth(result.timeS),
-      ...(result.firstDripS !== null && { firstDripS: tenth(result.firstDripS) }),
-      clock: 'pump',
-      purged: move.purgeG > 0,
-      purgeG: move.purgeG,
-      seen: result.yieldG < 2 ? ['choke'] : [],
-    });
+  const { shots, spentG } = pulledOn(bench, facts, seed, moves);
+  const isTrimmed = scenario === SCENARIOS.jump;
+  const advice = nextMove({
+    target,
+    grinder,
+    basket: BASKET,
+    shots,
+    ...(isTrimmed && { doseSchool: 'trim' as const }),
   });
-  const advice = nextMove({ target, grinder, basket: BASKET, shots });
   const leftG = budgetG - spentG;
-  const isProven = isProvenStatus(advice.status);
+  // Where the cup decides, a window that follows it is the end.
+  const isProven = isProvenStatus(advice.status) || advice.window !== null;
   return {
     target,
     startDial: START_DIAL,
@@ -160,4 +151,84 @@ function stateAfter(
     leftG,
     outcome: isProven ? 'confirmed' : leftG < recipe.doseG ? 'spent' : 'open',
   };
+}
+
+interface Pulled {
+  readonly shot: Shot;
+  readonly chamberDial: number;
+}
+
+/** What moves gave on a bench, by the moves up to each: a round is played from its beginning every time. */
+const pulledBefore = new WeakMap<DrawnStation, Map<string, Pulled>>();
+
+function pulledOn(
+  bench: DrawnStation,
+  facts: LevelFacts,
+  seed: number,
+  moves: readonly PracticeMove[],
+): { readonly shots: readonly Shot[]; readonly spentG: number } {
+  const before = pulledBefore.get(bench) ?? new Map<string, Pulled>();
+  pulledBefore.set(bench, before);
+  const shots: Shot[] = [];
+  let [chamberDial, spentG, key]: [number | null, number, string] = [null, 0, ''];
+  for (const [i, move] of moves.entries()) {
+    key += `${move.dial} ${move.doseG} ${move.purgeG};`;
+    const pulled: Pulled = before.get(key) ?? pullOne(bench, facts, { move, i, seed, chamberDial });
+    before.set(key, pulled);
+    ({ chamberDial } = pulled);
+    shots.push(pulled.shot);
+    spentG += move.doseG + move.purgeG;
+  }
+  return { shots, spentG };
+}
+
+const tenth = (value: number) => Math.round(10 * value) / 10;
+
+function pullOne(
+  { station }: DrawnStation,
+  { coffee, recipe, scenario = {} }: LevelFacts,
+  asked: {
+    readonly move: PracticeMove;
+    readonly i: number;
+    readonly seed: number;
+    readonly chamberDial: number | null;
+  },
+): Pulled {
+  const { move, i, seed } = asked;
+  const day = dayOf(scenario, i);
+  const restDays = coffee.restDays + day.daysLater;
+  const { result, chamberDial } = pullAt(
+    { ...station, coffee: { ...station.coffee, restDays } },
+    asked.chamberDial,
+    {
+      ...move,
+      yieldG: recipe.yieldG,
+      temperatureC: recipe.temperatureC,
+      programme: STYLE_STEPS.classic,
+      mostS: MOST_S,
+      isColdMetal: day.isColdMetal,
+      beanC: day.beanC,
+    },
+    // The same shot number scatters alike, whoever plays.
+    seed * 1000 + i,
+    COARSE_STEP_S,
+  );
+  const shot: Shot = {
+    dial: move.dial,
+    doseG: move.doseG,
+    ...(move.doseG !== recipe.doseG && { aimDoseG: move.doseG }),
+    yieldG: tenth(result.yieldG),
+    timeS: tenth(result.timeS),
+    ...(result.firstDripS !== null && { firstDripS: tenth(result.firstDripS) }),
+    clock: 'pump',
+    purged: move.purgeG > 0,
+    purgeG: move.purgeG,
+    restDays,
+    isFirst: day.isFirst,
+    seen: [...(result.yieldG < 2 ? (['choke'] as const) : []), ...day.seen],
+    ...(scenario.likedAtS !== undefined && {
+      taste: likedTaste(result.timeS, scenario.likedAtS),
+    }),
+  };
+  return { shot, chamberDial };
 }

@@ -33,6 +33,8 @@ export interface DrawInput {
   readonly startDial: number;
   /** sd of the error of the start, in ln time. */
   readonly startSd: number;
+  /** The error itself, where it is not to be drawn. */
+  readonly startErrorLn?: number | undefined;
   readonly seed: number;
   /** Change of ln time per step finer; drawn about what is believed when absent. */
   readonly lnPerStep?: number;
@@ -54,7 +56,8 @@ export function drawStation(input: DrawInput): DrawnStation {
   };
   const believed = Math.abs(slopePrior(grinder).mean) * grinder.stepSize;
   const lnPerStep = input.lnPerStep ?? believed * Math.exp(STEP_SD * chance.normal());
-  const startError = startSd * chance.normal();
+  const drawn = startSd * chance.normal();
+  const startError = input.startErrorLn ?? drawn;
   const idealUm = sizeFor(
     recipe.centreS,
     (grindUm) =>

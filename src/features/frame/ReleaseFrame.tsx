@@ -7,26 +7,21 @@ import { useRouter, useSelectedLayoutSegment } from 'next/navigation';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import { doseInForce } from '@/core/advice/setting';
-import { altitudeWords } from '@/core/coffee/altitude';
-import { COMPONENT, type ComponentValues } from '@/core/entity/component';
-import { entriesOf } from '@/core/entity/field';
-import { valueWords } from '@/core/entity/words';
 import { displayTemperatureC, stopAtG } from '@/core/start/setupLimits';
 import { reachOf } from '@/core/programme/reach';
 import { programmeOf } from '@/core/programme/styles';
-import { CLOCK_LABELS, roastWord, SERVED_LABELS } from '@/core/vocabulary';
+import { CLOCK_LABELS } from '@/core/vocabulary';
 import type { ReleaseView } from '@/views/release';
-import { dayWords } from '@/core/dayWords';
 import { useUnits } from '@/ui/person';
 import { Plate } from '@/ui/Plate';
 import { RestStrip } from '@/ui/RestStrip';
 import { labelText, readingText } from '@/ui/type';
 import { useKeys } from '@/ui/useKeys';
+import { FactsColumn } from './FactsColumn';
 import { NextMove } from './NextMove';
 import { useSayRelease } from './releaseName';
 import { stripMarks } from './stripMarks';
 import type { Stage } from './stages';
-import { kindWords, originWords } from './words';
 
 const Head = styled.section`
   padding: 8px 18px 0;
@@ -112,42 +107,6 @@ const Columns = styled.div`
 
     &[data-wide='true'] {
       grid-template-columns: minmax(0, 1fr);
-    }
-  }
-`;
-
-const Facts = styled.aside`
-  font-size: 14px;
-  font-stretch: 86%;
-
-  h1 {
-    font-size: 22px;
-    font-stretch: 92%;
-    overflow-wrap: anywhere;
-    margin-bottom: 4px;
-  }
-
-  dl {
-    margin-top: 12px;
-    display: grid;
-    gap: 7px;
-  }
-
-  dt {
-    ${labelText}
-    font-size: 13px;
-  }
-
-  dd {
-    font-weight: 520;
-    overflow-wrap: anywhere;
-  }
-
-  @media (max-width: 1000px) {
-    order: 3;
-
-    dl {
-      grid-template-columns: 1fr 1fr;
     }
   }
 `;
@@ -402,87 +361,3 @@ function publicWords({ versions, address }: ReleaseView): string {
   if (!newest) return 'not published';
   return `version ${newest.number} ${address?.withdrawnAt ? 'withdrawn' : 'is public'}`;
 }
-
-const ROAST_SOURCES = {
-  ground: 'by ground colour',
-  bean: 'by bean colour',
-  word: '',
-  thumb: 'by the crush test alone',
-} as const;
-
-function FactsColumn({ view }: { view: ReleaseView }) {
-  const { release, batch, batches } = view;
-  const { mass } = useUnits();
-  const { components } = release;
-  const [only] = components;
-  const single = components.length === 1 ? only : undefined;
-  const { level, source } = batch.roast;
-  const facts: [string, string][] = [
-    ...(single
-      ? [['Kind', kindWords(single)] as [string, string], ...componentFacts(single)]
-      : components.map((component): [string, string] => [
-          `${component.sharePct} %`,
-          [component.region || component.country, kindWords(component)].filter(Boolean).join(', '),
-        ])),
-    [
-      'Roast',
-      level === null || source === null
-        ? 'not known; the rest span is that of a medium roast'
-        : [roastWord(level), ROAST_SOURCES[source]].filter(Boolean).join(' '),
-    ],
-    [
-      'Roasted',
-      `${dayWords(batch.roastDate)}${batch.label && ` (${batch.label})`}, rested ${batch.rest.restDays} days`,
-    ],
-    ['Batches', batches.length > 1 ? `${batches.length}, this one on the bench` : ''],
-    ['Sample left', batch.leftG === null ? '' : mass(Math.max(0, batch.leftG), 0)],
-    ['Served', SERVED_LABELS[release.serving]],
-    ['Promised', release.promisedNotes.join(', ')],
-  ];
-  return (
-    <Facts aria-label="Coffee">
-      <h1>{release.name}</h1>
-      <p>{originWords(components)}</p>
-      <dl>
-        {facts
-          .filter(([, value]) => value !== '')
-          .map(([name, value], i) => (
-            <div key={`${name}${i}`}>
-              <dt>{name}</dt>
-              <dd>{value}</dd>
-            </div>
-          ))}
-      </dl>
-      <LogLink href={`/releases/${release.id}/log`}>Who did what when</LogLink>
-    </Facts>
-  );
-}
-
-/** Said in the lines above: where it is from and what kind it is. */
-const SAID_ABOVE: readonly string[] = [
-  'sharePct',
-  'country',
-  'region',
-  'producer',
-  'variety',
-  'varietyClass',
-  'process',
-  // Part of the altitude.
-  'altitudeToM',
-];
-
-/** Every other fact of a component, by its own label. */
-function componentFacts(component: ComponentValues): [string, string][] {
-  return entriesOf(COMPONENT)
-    .filter(([name]) => !SAID_ABOVE.includes(name))
-    .map(([name, field]) => [
-      field.label,
-      name === 'altitudeM' ? altitudeWords(component) : valueWords(field, component[name]),
-    ]);
-}
-
-const LogLink = styled(Link)`
-  ${labelText}
-  display: inline-block;
-  margin-top: 14px;
-`;

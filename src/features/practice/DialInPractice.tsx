@@ -2,7 +2,12 @@
 
 import { useState } from 'react';
 import styled from 'styled-components';
-import { LEVEL_FACTS, PRACTICE_LEVELS, type PracticeLevel } from '@/core/practice/levels';
+import {
+  LEVEL_FACTS,
+  PRACTICE_DAYS,
+  PRACTICE_LEVELS,
+  type PracticeLevel,
+} from '@/core/practice/levels';
 import { Choice } from '@/ui/choices';
 import { Small } from '@/ui/type';
 import { Round } from './Round';
@@ -23,8 +28,8 @@ export function DialInPractice() {
   return (
     <>
       <p>
-        A coffee that exists only in the shot simulator, on a grinder you do not know. Land twice in
-        a row before the bag is empty. Nothing of it is kept, and nothing of it touches the house.
+        A coffee that exists only in the shot simulator, on a grinder you do not know. Prove a
+        setting before the bag is empty. Nothing of it is kept, and nothing of it touches the house.
       </p>
       <Settings>
         <Choice
@@ -35,6 +40,15 @@ export function DialInPractice() {
             setCoffee(1);
           }}
           options={PRACTICE_LEVELS.map((value) => ({ value, label: LEVEL_FACTS[value].label }))}
+        />
+        <Choice
+          label="Or a day that goes wrong"
+          value={level}
+          onChange={(next) => {
+            setLevel(next);
+            setCoffee(1);
+          }}
+          options={PRACTICE_DAYS.map((value) => ({ value, label: LEVEL_FACTS[value].label }))}
         />
         <Choice
           label="The advice"
