@@ -60,6 +60,12 @@ const DueLink = styled(Link)`
   border-bottom: 1px solid var(--rule);
   text-decoration: none;
 
+  /* What can be pressed at once belongs to the line above it. */
+  &:has(+ div) {
+    border-bottom: 0;
+    padding-bottom: 4px;
+  }
+
   &:hover {
     background: var(--enamel-raised);
   }
