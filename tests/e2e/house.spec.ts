@@ -47,6 +47,10 @@ test('a bench hand comes in by a link that works once, pulls and tastes, and can
 
   await test.step('she keeps a cup sheet', async () => {
     await openRelease(mara, server.url, 'Serra do Lume', 'taste');
+    await mara
+      .getByRole('radiogroup', { name: 'Sweetness' })
+      .getByRole('radio', { name: '7', exact: true })
+      .press('7');
     await mara.getByRole('button', { name: 'Keep this cup sheet' }).press('Enter');
     await expect(mara.getByRole('cell', { name: 'Mara Quist-Lindal' })).toBeVisible();
   });
@@ -56,7 +60,7 @@ test('a bench hand comes in by a link that works once, pulls and tastes, and can
     await expect(mara.getByText('Only the lead publishes.')).toBeVisible();
     await expect(mara.getByRole('button', { name: /Publish/ })).toHaveCount(0);
     await mara.keyboard.press('2');
-    await expect(mara.getByText('The lead puts a recipe on the bench.')).toBeVisible();
+    await expect(mara.getByText('The lead decides which recipe is used.')).toBeVisible();
     await mara.keyboard.press('1');
     await expect(mara.getByText('Roast batches')).toBeVisible();
     await expect(mara.getByRole('button', { name: 'Correct the facts' })).toHaveCount(0);
@@ -80,7 +84,7 @@ test('a bench hand comes in by a link that works once, pulls and tastes, and can
     await expect(lead.getByRole('cell', { name: 'Mara Quist-Lindal' }).first()).toBeVisible();
     await mara.getByLabel('Sign-in name').fill('mara');
     await mara.getByLabel('Password').fill('a mug of warm water');
-    await mara.getByRole('button', { name: 'Sign in' }).press('Enter');
+    await mara.getByRole('button', { name: 'Sign in', exact: true }).press('Enter');
     await expect(mara.getByRole('heading', { name: 'Today' })).toBeVisible();
   });
 });
@@ -140,7 +144,7 @@ test('overruling the advice takes one press and stays in ledger and log', async 
   await page.getByRole('checkbox', { name: 'I know this grinder' }).press('Space');
   await page.getByLabel('Time, s').fill('33');
   await page.getByRole('button', { name: 'Log it' }).click();
-  await expect(page.getByText(/Overruled: I know this grinder/)).toBeVisible();
+  await expect(page.getByText(/Your change: I know this grinder/)).toBeVisible();
   await page.getByRole('link', { name: 'Who did what when' }).click();
   await expect(page.getByText(/overruling the advice: I know this grinder/)).toBeVisible();
 });
@@ -179,7 +183,7 @@ test('ten wrong passwords hold a name from there, and whoever is signed in stays
   for (let i = 0; i <= 10; i++) {
     await page.getByLabel('Password').fill(`not this one ${i}`);
     const answered = page.waitForResponse('**/api/session');
-    await page.getByRole('button', { name: 'Sign in' }).click();
+    await page.getByRole('button', { name: 'Sign in', exact: true }).click();
     expect((await answered).status()).toBe(i < 10 ? 401 : 429);
   }
   await expect(

@@ -130,6 +130,7 @@ test('two people at one bench see each other, and nothing entered is lost', asyn
   await openRelease(other, server.url, 'Serra do Lume', 'pull');
   // Both listen by now.
   await page.waitForTimeout(2_500);
+  await page.getByText(/timed from the pump, beans/).click();
   await page.getByLabel('Remark').fill('mine, half entered');
   await page.getByLabel('Dose, g').fill('17.9');
   await logTime(other, '26.5');
@@ -158,6 +159,7 @@ test('a trace from a file fills the figures and is kept with the shot', async ({
       mimeType: 'text/csv',
       buffer: Buffer.from(text),
     });
+  await page.getByText(/timed from the pump, beans/).click();
   await choose('time_s;mass\n0,0;0');
   await expect(page.getByRole('alert').getByText(/no column weight_g/)).toBeVisible();
   await choose(['time_s;weight_g', ...rows].join('\n'));
