@@ -51,7 +51,7 @@ test('a whole dial-in on the simulated scale, by keyboard alone, to proven', asy
     await page.keyboard.press(' ');
     // The scale finds the first drip, the machine stops by itself, the cup settles.
     await expect(page.getByLabel('Time, s')).not.toHaveValue('', { timeout: 20_000 });
-    await expect(page.getByText(/A trace of \d+ points goes with this shot/)).toBeVisible();
+    await expect(page.getByText(/, trace of \d+ points/)).toBeVisible();
     await expect(page.getByLabel('First drip, s')).not.toHaveValue('');
     const yieldG = Number(await page.getByLabel('Yield, g').inputValue());
     const target = /→ ([\d.]+) g/.exec(

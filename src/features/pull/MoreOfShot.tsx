@@ -94,7 +94,7 @@ function heldWords(text: ShotText, temperature: (c: number) => string): string {
     ...(text.blondS === '' ? [] : [`pale at ${text.blondS} s`]),
     ...(text.puck === '' ? [] : ['puck noted']),
     ...(text.remark === '' ? [] : ['remark']),
-    ...(text.trace ? ['trace'] : []),
+    ...(text.trace ? [`trace of ${text.trace.length} points`] : []),
     ...(text.tdsPct === '' ? [] : [`${text.tdsPct} % TDS`]),
   ].join(', ');
 }
