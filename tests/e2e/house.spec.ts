@@ -52,9 +52,7 @@ test('a bench hand comes in by a link that works once, pulls and tastes, and can
       .getByRole('radio', { name: '7', exact: true })
       .press('7');
     await mara.getByRole('button', { name: 'Keep this cup sheet' }).press('Enter');
-    await expect(
-      mara.getByRole('cell', { name: 'Mara Quist-Lindal', exact: true }),
-    ).toBeVisible();
+    await expect(mara.getByRole('cell', { name: 'Mara Quist-Lindal', exact: true })).toBeVisible();
   });
 
   await test.step('publishing is not offered, nor the recipe, the facts, the equipment', async () => {
