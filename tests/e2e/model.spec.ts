@@ -48,7 +48,8 @@ function askKb(newName: string, knownName: string) {
   const lnPerDial = Math.log(1 + setup.grinder.secondsPerStep! / 28) / setup.grinder.stepSize;
   const input = {
     release: view(newName).facts,
-    history: history.map((past) => ({
+    // A shell knows no setups of the house.
+    history: history.map(({ setupId: _setupId, ...past }) => ({
       ...past,
       recipe: { ...past.recipe, yieldG: past.recipe.doseG * past.recipe.ratio },
     })),
@@ -58,6 +59,7 @@ function askKb(newName: string, knownName: string) {
       style: draft.style,
       recipe,
       ratedG: basket.ratedG,
+      diameterMm: basket.diameterMm,
       // Finer is a lower number on this grinder.
       grindSteps: ((reference - dial) * lnPerDial) / 0.1,
     },
