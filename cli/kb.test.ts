@@ -1,14 +1,28 @@
 /** `kb` from a shell, as an outsider calls it. */
 import { spawnSync } from 'node:child_process';
+import { compute } from './compute';
 
-function kb(args: string[], input: unknown = '') {
+/** What the shell would see, without one. */
+function kb([name = '', ...flags]: readonly string[], input: unknown = '') {
   const text = typeof input === 'string' ? input : JSON.stringify(input);
-  const { status, stdout, stderr } = spawnSync('node_modules/.bin/tsx', ['cli/kb.ts', ...args], {
-    input: text,
-    encoding: 'utf8',
-  });
+  const { status, stdout, stderr } = compute(name, flags, () => text);
   return { status, stdout, stderr, answer: () => JSON.parse(stdout) as Record<string, unknown> };
 }
+
+it('answers in a shell what it answers here', () => {
+  const run = (args: string[], input: string) => {
+    const { status, stdout, stderr } = spawnSync('node_modules/.bin/tsx', ['cli/kb.ts', ...args], {
+      input,
+      encoding: 'utf8',
+    });
+    return { status, stdout, stderr };
+  };
+  const shot = { doseG: 18, yieldG: 36, tdsPct: 9.6 };
+  for (const input of [shot, { ...shot, tdsPct: 'strong' }]) {
+    const { answer: _answer, ...here } = kb(['extract'], input);
+    expect(run(['extract'], JSON.stringify(input))).toEqual(here);
+  }
+});
 
 const question = {
   target: { doseG: 18, yieldG: 36, timeS: [26, 30], clock: 'pump' },

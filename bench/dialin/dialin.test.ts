@@ -5,7 +5,7 @@ import { statisticalHouse } from './houses';
 import { perfect } from './strategies';
 import { simulatedBench, statisticalBench } from './truths';
 
-const CASES = 400;
+const CASES = 250;
 
 function wayOf(name: string) {
   return WAYS.find((way) => way.name === name)!;

@@ -75,7 +75,10 @@ for (const theme of ['light', 'dark'] as const) {
     const look = async (path: string) => {
       await page.goto(server.url + path);
       await page.waitForLoadState('networkidle');
-      const { violations } = await new AxeBuilder({ page }).analyze();
+      const axe = new AxeBuilder({ page });
+      // Only colours differ by theme; all else was seen in the light.
+      if (theme === 'dark') axe.withRules(['color-contrast', 'link-in-text-block']);
+      const { violations } = await axe.analyze();
       found.push(...violations.map(({ id, nodes }) => `${path} ${id}: ${nodes[0]!.html}`));
     };
     await look('/sign-in');
