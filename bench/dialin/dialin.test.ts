@@ -5,7 +5,7 @@ import { statisticalHouse } from './houses';
 import { perfect } from './strategies';
 import { simulatedBench, statisticalBench } from './truths';
 
-const CASES = 250;
+const CASES = 400;
 
 function wayOf(name: string) {
   return WAYS.find((way) => way.name === name)!;
