@@ -10,19 +10,21 @@ export interface StoredEra extends Era {
   readonly createdBy: string;
 }
 
+const SELECT_ERA = `
+  SELECT e.id, e.grinder_id AS grinderId, e.kind, e.shift, e.reason, e.began_at AS beganAt,
+    p.name AS createdBy
+  FROM grinder_era e JOIN person p ON p.id = e.created_by`;
+
 /** Every era, oldest first. */
 export function listEras(db: Db): StoredEra[] {
-  return prepared(
-    db,
-    `SELECT e.id, e.grinder_id AS grinderId, e.kind, e.shift, e.reason, e.began_at AS beganAt,
-       p.name AS createdBy
-     FROM grinder_era e JOIN person p ON p.id = e.created_by ORDER BY e.began_at, e.rowid`,
-  ).all() as StoredEra[];
+  return prepared(db, `${SELECT_ERA} ORDER BY e.began_at, e.rowid`).all() as StoredEra[];
 }
 
 /** The eras of a grinder, oldest first. */
 export function erasOf(db: Db, grinderId: string): StoredEra[] {
-  return listEras(db).filter((era) => era.grinderId === grinderId);
+  return prepared(db, `${SELECT_ERA} WHERE e.grinder_id = ? ORDER BY e.began_at, e.rowid`).all(
+    grinderId,
+  ) as StoredEra[];
 }
 
 export function insertEra(

@@ -124,7 +124,10 @@ export function setShotRemoved(db: Db, id: string, removed: boolean): void {
 }
 
 export function setShotTds(db: Db, id: string, tdsPct: number): void {
-  prepared(db, 'UPDATE shot SET tds_pct = ? WHERE id = ?').run(tdsPct, id);
+  prepared(db, 'UPDATE shot SET tds_pct = ?, row_version = row_version + 1 WHERE id = ?').run(
+    tdsPct,
+    id,
+  );
 }
 
 /** What a shot took out of its batch's sample. */

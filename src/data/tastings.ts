@@ -83,17 +83,15 @@ export function insertTasting(db: Db, id: string, fields: TastingFields, personI
 export function findTasting(
   db: Db,
   id: string,
-): (StoredTasting & { readonly releaseId: string; readonly removed: boolean }) | null {
+): (StoredTasting & { readonly releaseId: string }) | null {
   const row = prepared(
     db,
-    `SELECT ${TASTING_COLUMNS}, d.release_id AS releaseId, t.removed_at IS NOT NULL AS removed
+    `SELECT ${TASTING_COLUMNS}, d.release_id AS releaseId
      FROM tasting t JOIN shot s ON s.id = t.shot_id
      JOIN recipe_draft r ON r.id = s.recipe_draft_id JOIN dial_in d ON d.id = r.dial_in_id
      JOIN person p ON p.id = t.tasted_by WHERE t.id = ?`,
-  ).get(id) as { releaseId: string; removed: number } | undefined;
-  return row
-    ? { ...completeTasting(row), releaseId: row.releaseId, removed: row.removed === 1 }
-    : null;
+  ).get(id) as { releaseId: string } | undefined;
+  return row ? { ...completeTasting(row), releaseId: row.releaseId } : null;
 }
 
 export type CorrectedTasting = Entered<typeof TASTING> & Pick<TastingFields, 'scales'>;

@@ -3,11 +3,14 @@
  * brought in from the house's own records. One release counts once, with its newest recipe; one that
  * was withdrawn as wrong teaches nothing.
  */
+import { dialToday } from '@/core/grinder/era';
+import { groupBy } from '@/core/patterns/groupBy';
 import { readRoast } from '@/core/coffee/roast';
 import { batchRestDays } from '@/core/rest/batchRest';
 import type { PastRelease } from '@/core/start/fit';
 import type { Db } from '@/data/database';
 import { completeDraft, DRAFT_COLUMNS, type StoredDraft } from '@/data/dialIns';
+import { listEras } from '@/data/eras';
 import type { House } from '@/data/house';
 import { allRows } from '@/data/many';
 import { listReleases } from '@/data/releases';
@@ -59,7 +62,7 @@ export interface Ended {
   readonly decidedAt: string;
   readonly draft: StoredDraft;
   readonly setup: StoredSetup;
-  /** Null where a record did not say it. */
+  /** As it reads on the grinder today; null where a record did not say it, or nobody can translate it. */
   readonly dial: number | null;
   /** Moment of the last shot of it; null when none was pulled. */
   readonly lastPulledAt: string | null;
@@ -74,12 +77,15 @@ export interface DecidedRecipe extends Ended {
 /** Every decided recipe, oldest first. */
 export function listEnded(db: Db): Ended[] {
   const setups = allSetups(db);
+  const erasOf = groupBy(listEras(db), ({ grinderId }) => grinderId);
   return allRows(db, HISTORY).flatMap((row): Ended[] => {
     const { name, roastDate, version, decidedAt, lastDial, lastPulledAt } = row as DecidedRow;
     const draft = completeDraft(row);
     const setup = setups.get(draft.setupId);
     if (!setup) return [];
-    const dial = lastDial ?? (draft.isDialKnown ? draft.startDial : null);
+    const read = lastDial ?? (draft.isDialKnown ? draft.startDial : null);
+    const eras = erasOf.get(setup.grinder.id) ?? [];
+    const dial = read === null ? null : dialToday(read, lastPulledAt ?? decidedAt, eras);
     return [{ name, roastDate, version, decidedAt, draft, setup, dial, lastPulledAt }];
   });
 }

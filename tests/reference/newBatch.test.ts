@@ -7,6 +7,7 @@ import { findHouse } from '@/data/house';
 import { listVersions } from '@/data/publications';
 import { readinessOf } from '@/features/publish/readiness';
 import { readDocument } from '@/formats/recipe/readers';
+import { readHouseModel } from '@/views/houseModel';
 import { readRecords } from '@/views/records';
 import { readRelease } from '@/views/release';
 import { readToday } from '@/views/today';
@@ -124,13 +125,21 @@ describe('a new batch of a coffee that has a recipe', () => {
 
   it('reads the dial on the scale of the grinder’s era', () => {
     const second = openSecondBatch();
-    const grinderId = second.view().bench!.setup.grinder.id;
+    const { id: grinderId, rowVersion, ...fields } = second.view().bench!.setup.grinder;
+    const calibrated = { ...fields, referenceDial: 11 };
+    send(second.db, 'savePart', { part: 'grinder', id: grinderId, rowVersion, fields: calibrated });
     const dialBefore = second.view().newBatch!.advice.setting.dial;
+    const stepsBefore = readHouseModel(second.db, findHouse(second.db)!).history.map(
+      ({ grindSteps }) => grindSteps,
+    );
     send(second.db, 'beginEra', { grinderId, kind: 'zero', shift: 3, reason: 'cleaned' });
     expect(second.view().newBatch).toMatchObject({
       source: { dial: 15 },
       advice: { setting: { dial: dialBefore + 3 } },
     });
+    // The house's own past dials are read on the same scale: what it learnt of grind stands.
+    const { history } = readHouseModel(second.db, findHouse(second.db)!);
+    expect(history.map(({ grindSteps }) => grindSteps)).toEqual(stepsBefore);
     const [low, high] = second.view().newBatch!.advice.expect.interval80;
     send(second.db, 'beginEra', { grinderId, kind: 'burrs', reason: 'worn out' });
     const wide = second.view().newBatch!.advice.expect.interval80;

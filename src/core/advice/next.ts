@@ -179,7 +179,8 @@ function farOff(judged: Judged, reasons: readonly Reason[]): Judgement | null {
   const gain = landing(judged, setting) - landing(judged, here);
   const move = moveTo(judged, setting);
   if (move === null || landing(judged, here) > FAR_OFF.landing || gain < FAR_OFF.gain) return null;
-  return { status: 'grind', move, reasons: [REASON_WORDS.knownFar(expectAt(judged, here).timeS)] };
+  const { timeS, interval80 } = expectAt(judged, here);
+  return { status: 'grind', move, reasons: [REASON_WORDS.knownFar(timeS, interval80)] };
 }
 
 /** Taste speaks when the time is right, or before the time where the house tastes first. */

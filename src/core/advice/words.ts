@@ -126,9 +126,9 @@ export const REASON_WORDS = {
     code: 'unpurged',
     text: 'The dial moved and the grinder was not purged: part of this dose was ground at the old setting, so it is not evidence. That shot has flushed the grinder; pull it again unchanged.',
   }),
-  knownFar: (timeS: number): Reason => ({
+  knownFar: (timeS: number, [low, high]: readonly [number, number]): Reason => ({
     code: 'knownFar',
-    text: `Not purged, so this time says little; but past dial-ins of this grinder say about ${timeS.toFixed(0)} s here, purged. No need to pull that to find out.`,
+    text: `Not purged, so this time says little; but past dial-ins of this grinder say about ${timeS.toFixed(0)} s here, purged, likely ${low.toFixed(0)}-${high.toFixed(0)} (8 in 10). No need to pull that to find out.`,
   }),
   otherBeans: (state: BeanState, usual: BeanState): Reason => ({
     code: 'otherBeans',
