@@ -14,6 +14,8 @@ export const LIMITS = {
   yieldG: { label: 'Yield', unit: 'g', min: 2, max: 200 },
   /** A choked shot may leave almost nothing in the cup, and must still be recordable. */
   shotYieldG: { label: 'Yield', unit: 'g', min: 0, max: 200 },
+  shotYieldMl: { label: 'Yield by volume', unit: 'ml', min: 3, max: 300 },
+  cremaGPerMl: { label: 'Weight of a visible ml', unit: 'g', min: 0.5, max: 1 },
   timeS: { label: 'Time', unit: 's', min: 1, max: 180 },
   firstDripS: { label: 'First drip', unit: 's', min: 0, max: 120 },
   blondS: { label: 'Blonding', unit: 's', min: 0, max: 180 },
@@ -35,6 +37,7 @@ export const LIMITS = {
   weightLossPct: { label: 'Roast weight loss', unit: '%', min: 5, max: 30 },
   sampleG: { label: 'Sample set aside', unit: 'g', min: 0, max: 100000 },
   sharePct: { label: 'Share', unit: '%', min: 0.1, max: 100 },
+  divisions: { label: 'Letters or marks', unit: '', min: 2, max: 200 },
   dialShift: { label: 'Shift of the dial', unit: '', min: -1000, max: 1000 },
   roastLevel: { label: 'Roast level', unit: '', min: -2, max: 2 },
   ratedG: { label: 'Basket rating', unit: 'g', min: 5, max: 30 },

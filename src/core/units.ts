@@ -1,26 +1,30 @@
 /**
- * A person's units for showing and typing; everything is kept and computed in grams and °C.
- * Source: oz = 28.3495 g (avoirdupois), °F = 1.8 °C + 32 (model.md §0).
+ * A person's units for showing and typing; everything is kept and computed in grams, millilitres and °C.
+ * Masses are grams for everybody: nobody weighs espresso in ounces, which imports alone still understand.
+ * Source: oz = 28.3495 g (avoirdupois), fl oz = 29.5735 ml (US), °F = 1.8 °C + 32 (model.md §0).
  */
-export const MASS_UNITS = ['g', 'oz'] as const;
+export const VOLUME_UNITS = ['ml', 'flOz'] as const;
 export const TEMPERATURE_UNITS = ['C', 'F'] as const;
 
 export interface Units {
-  readonly mass: (typeof MASS_UNITS)[number];
+  readonly volume: (typeof VOLUME_UNITS)[number];
   readonly temperature: (typeof TEMPERATURE_UNITS)[number];
 }
 
-export const METRIC: Units = { mass: 'g', temperature: 'C' };
+export const METRIC: Units = { volume: 'ml', temperature: 'C' };
+
+export const VOLUME_LABELS: Readonly<Record<Units['volume'], string>> = {
+  ml: 'ml',
+  flOz: 'fl oz',
+};
 
 export const G_PER_OZ = 28.3495;
+export const ML_PER_FL_OZ = 29.5735;
 export const F_PER_C = 1.8;
 const F_AT_0_C = 32;
 
-/** A tenth of a gram is .0035 oz: three digits keep what the scale could read. */
-const OZ_DIGITS = 3;
-
-export function ouncesOf(g: number): number {
-  return g / G_PER_OZ;
+export function fluidOuncesOf(ml: number): number {
+  return ml / ML_PER_FL_OZ;
 }
 
 export function fahrenheitOf(c: number): number {
@@ -31,14 +35,20 @@ export function celsiusOf(f: number): number {
   return (f - F_AT_0_C) / F_PER_C;
 }
 
-/** "18.0 g" or "0.635 oz"; `digits` are those of grams. */
-export function massWords(g: number, units: Units, digits = 1): string {
-  return `${massFigure(g, units, digits)} ${units.mass}`;
+/** "18.0 g". */
+export function massWords(g: number, digits = 1): string {
+  return `${massFigure(g, digits)} g`;
 }
 
 /** The figure alone, for a range whose unit is said once. */
-export function massFigure(g: number, units: Units, digits = 1): string {
-  return units.mass === 'g' ? g.toFixed(digits) : ouncesOf(g).toFixed(OZ_DIGITS);
+export function massFigure(g: number, digits = 1): string {
+  return g.toFixed(digits);
+}
+
+/** "48 ml" or "1.62 fl oz". */
+export function volumeWords(ml: number, { volume }: Units): string {
+  const figure = volume === 'ml' ? ml.toFixed(0) : fluidOuncesOf(ml).toFixed(2);
+  return `${figure} ${VOLUME_LABELS[volume]}`;
 }
 
 /** "93.0 °C" or "199.4 °F". */

@@ -81,3 +81,12 @@ export function updatePart<P extends Part>(
 ): boolean {
   return updateRow(db, tableOfPart(part), seen, fields as never);
 }
+
+/** Has a recipe or a shot been set on this grinder? */
+export function isGrinderUsed(db: Db, id: string): boolean {
+  const found = prepared(
+    db,
+    'SELECT 1 FROM setup u JOIN dial_in d ON d.setup_id = u.id WHERE u.grinder_id = ? LIMIT 1',
+  ).get(id);
+  return found !== undefined;
+}

@@ -1,7 +1,7 @@
 /** The people of a house: who they are, what they may do, their units. */
 import { z } from 'zod';
 import { ROLES, type Role } from '@/core/roles';
-import { MASS_UNITS, TEMPERATURE_UNITS, type Units } from '@/core/units';
+import { TEMPERATURE_UNITS, VOLUME_UNITS, type Units } from '@/core/units';
 import { prepared, type Db } from './database';
 import { now } from './rows';
 
@@ -11,14 +11,14 @@ const personRow = z
     name: z.string(),
     role: z.enum(ROLES),
     signInName: z.string().nullable(),
-    mass: z.enum(MASS_UNITS),
+    volume: z.enum(VOLUME_UNITS),
     temperature: z.enum(TEMPERATURE_UNITS),
   })
-  .transform(({ mass, temperature, ...row }) => ({ ...row, units: { mass, temperature } }));
+  .transform(({ volume, temperature, ...row }) => ({ ...row, units: { volume, temperature } }));
 export type Person = z.output<typeof personRow>;
 
 const SELECT = `
-  SELECT id, name, role, sign_in_name AS signInName, mass_unit AS mass,
+  SELECT id, name, role, sign_in_name AS signInName, volume_unit AS volume,
          temperature_unit AS temperature
   FROM person`;
 
@@ -110,9 +110,9 @@ export function setSignIn(
   );
 }
 
-export function setUnits(db: Db, id: string, { mass, temperature }: Units): void {
-  prepared(db, 'UPDATE person SET mass_unit = ?, temperature_unit = ? WHERE id = ?').run(
-    mass,
+export function setUnits(db: Db, id: string, { volume, temperature }: Units): void {
+  prepared(db, 'UPDATE person SET volume_unit = ?, temperature_unit = ? WHERE id = ?').run(
+    volume,
     temperature,
     id,
   );

@@ -5,7 +5,6 @@ import type { Expectation, Proof, ShotMark } from '@/core/advice/types';
 import { proofWords, surePct } from '@/core/advice/words';
 import { Z_80 } from '@/core/grinder/dial';
 import type { Trace } from '@/core/trace/schema';
-import { G_PER_OZ, ouncesOf } from '@/core/units';
 import { useUnits } from './person';
 import { labelText } from './type';
 
@@ -159,9 +158,6 @@ export function Gate(props: GateProps) {
   );
 }
 
-/** Ten grams become half an ounce, so that the ticks stay round. */
-const OUNCE_TICKS = G_PER_OZ / 20;
-
 interface Scale {
   readonly x: (seconds: number) => number;
   readonly y: (grams: number) => number;
@@ -192,10 +188,8 @@ function scaleOf({ yieldG, timeS, shots, expect, live = [] }: GateProps): Scale 
 }
 
 function Axes({ scale, clockWords }: { scale: Scale; clockWords: string }) {
-  const { units } = useUnits();
-  const inOunces = units.mass === 'oz';
   const stepS = scale.mostS > 70 ? 10 : 5;
-  const stepG = (scale.mostG > 70 ? 20 : 10) * (inOunces ? OUNCE_TICKS : 1);
+  const stepG = scale.mostG > 70 ? 20 : 10;
   const ticks = (most: number, step: number) =>
     Array.from({ length: Math.floor(most / step) + 1 }, (_, i) => i * step);
   return (
@@ -210,7 +204,7 @@ function Axes({ scale, clockWords }: { scale: Scale; clockWords: string }) {
             stroke="var(--rule)"
           />
           <text x={PAD.left - 7} y={scale.y(grams) + 4} textAnchor="end">
-            {inOunces ? ouncesOf(grams).toFixed(1) : grams}
+            {grams}
           </text>
         </g>
       ))}
@@ -225,7 +219,7 @@ function Axes({ scale, clockWords }: { scale: Scale; clockWords: string }) {
         </text>
       ))}
       <text x={6} y={PAD.top + 2}>
-        {units.mass}
+        g
       </text>
       <text className="caption" x={WIDTH - PAD.right} y={HEIGHT - 6} textAnchor="end">
         {`seconds ${clockWords}`}

@@ -33,6 +33,8 @@ export interface OfferedBatch {
   readonly recipe: { readonly ratio: number };
   /** The roast is another: the ratio was moved. */
   readonly isRatioMoved: boolean;
+  /** Where its dial stands, or goes, as its grinder writes it. */
+  readonly dialWords: string;
   readonly advice: Pick<Advice, 'setting' | 'expect'>;
 }
 
@@ -67,12 +69,12 @@ export function NewBatchOffer({
 }
 
 /** What the press will do, and what the first shot is expected to run. */
-function offerWords({ source, recipe, advice, isRatioMoved }: OfferedBatch): string {
+function offerWords({ source, recipe, advice, isRatioMoved, dialWords }: OfferedBatch): string {
   const { setting, expect } = advice;
   const dial =
     setting.dial === source.dial
-      ? `its dial ${source.dial}`
-      : `its dial moved ${source.dial} → ${setting.dial} for age, colour and grinder`;
+      ? `its dial ${dialWords}`
+      : `its dial moved ${dialWords} for age, colour and grinder`;
   const ratio = isRatioMoved ? `, 1:${recipe.ratio.toFixed(2)} for the other roast,` : '';
   const [low, high] = expect.interval80;
   return `The recipe of the batch of ${dayWords(source.roastDate)}${ratio} on ${dial} should run ${expect.timeS.toFixed(0)} s ${CLOCK_LABELS[expect.clock]}, likely ${low.toFixed(0)}-${high.toFixed(0)} (8 in 10). One shot usually settles it.`;

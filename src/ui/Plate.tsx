@@ -1,7 +1,7 @@
 'use client';
 
 import styled from 'styled-components';
-import { massWords, type Units } from '@/core/units';
+import { massWords } from '@/core/units';
 import type { Programme } from '@/core/programme/step';
 import { useUnits } from './person';
 import { ProgrammeCurve } from './programme/ProgrammeCurve';
@@ -113,7 +113,7 @@ export function Plate({
   recipe: PlateRecipe;
 }) {
   const ratio = recipe.yieldG / recipe.doseG;
-  const { units, massFigure, temperature } = useUnits();
+  const { massFigure, temperature } = useUnits();
   const { displayC = null, tolerance, stopAtG, flushS, steps = [], reachWords = '' } = recipe;
   return (
     <Sheet aria-label="Recipe in force">
@@ -123,7 +123,7 @@ export function Plate({
           {note && <span>{note}</span>}
         </State>
         <Masses>
-          {massFigure(recipe.doseG)} → {massFigure(recipe.yieldG)} <small>{units.mass}</small>
+          {massFigure(recipe.doseG)} → {massFigure(recipe.yieldG)} <small>g</small>
         </Masses>
         <Lines>
           <dt>Ratio</dt>
@@ -150,7 +150,7 @@ export function Plate({
           {stopAtG !== undefined && (
             <>
               <dt>Stop the pump</dt>
-              <dd>at {massWords(stopAtG, units)}</dd>
+              <dd>at {massWords(stopAtG)}</dd>
             </>
           )}
           {flushS !== undefined && flushS > 0 && (
@@ -162,8 +162,8 @@ export function Plate({
           <dt>Tolerance</dt>
           <dd>
             dose{NBSP}±{NBSP}
-            {toleranceWords(tolerance.doseG, units)}, yield{NBSP}±{NBSP}
-            {toleranceWords(tolerance.yieldG, units)}
+            {toleranceWords(tolerance.doseG)}, yield{NBSP}±{NBSP}
+            {toleranceWords(tolerance.yieldG)}
           </dd>
           <dt>Rest</dt>
           <dd>
@@ -175,7 +175,7 @@ export function Plate({
   );
 }
 
-/** "0.2 g": as it was entered, or in ounces. */
-function toleranceWords(g: number, units: Units): string {
-  return (units.mass === 'g' ? `${g} g` : massWords(g, units)).replaceAll(' ', NBSP);
+/** "0.2 g": as it was entered. */
+function toleranceWords(g: number): string {
+  return `${g}${NBSP}g`;
 }

@@ -10,10 +10,10 @@ import {
 } from 'react';
 import styled, { css } from 'styled-components';
 import type { LimitName } from '@/core/limits';
-import { KEPT_DIGITS, nudge, tidy } from './nudge';
+import { useNotation } from './notation';
+import { nudge } from './nudge';
 import { usePerson } from './person';
-import { quantityUnit } from './quantityUnit';
-import { readNumber } from '@/core/readNumber';
+import { dialReading, figureReading } from './quantityUnit';
 
 const labelLook = css`
   font-stretch: var(--narrow);
@@ -198,16 +198,18 @@ export interface QuantityProps extends Common {
 }
 
 /**
- * A measured figure in the person's units: arrows nudge it by the scale's step, a decimal comma is
+ * A measured figure in the person's units, a dial in its grinder's notation: arrows nudge it by the scale's step, a decimal comma is
  * read too. The form keeps grams and °C; what was typed stays as typed until something else changes it.
  */
 export function QuantityInput(props: QuantityProps) {
   const { label, value, onChange, fault, hint, quantity, step, large = false, inputRef } = props;
-  const unit = quantityUnit(quantity, usePerson().units);
+  const { units } = usePerson();
+  const notation = useNotation();
+  const reading = quantity === 'dial' ? dialReading(notation) : figureReading(quantity, units);
   const [typed, setTyped] = useState<{ kept: string; shown: string } | null>(null);
-  const shown = typed?.kept === value ? typed.shown : converted(value, unit.toShown, unit.digits);
+  const shown = typed?.kept === value ? typed.shown : reading.show(value);
   const onType = (text: string) => {
-    const kept = converted(text, unit.toKept, KEPT_DIGITS);
+    const kept = reading.keep(text);
     setTyped({ kept, shown: text });
     onChange(kept);
   };
@@ -217,25 +219,25 @@ export function QuantityInput(props: QuantityProps) {
     const direction = { ArrowUp: 1, ArrowDown: -1 }[event.key];
     if (direction === undefined || event.altKey) return;
     event.preventDefault();
-    const keptStep = unit.toKept(unit.stepOf(step)) - unit.toKept(0);
-    onChange(nudge(value, direction * keptStep * (event.shiftKey ? 10 : 1), quantity));
+    const change = direction * reading.stepOf(step) * (event.shiftKey ? 10 : 1);
+    onChange(nudge(value, change, quantity));
   };
   return (
     <Field
       label={
         <>
           {label}
-          {unit.label && `, ${unit.label}`}
+          {reading.label && `, ${reading.label}`}
         </>
       }
       hint={hint}
-      fault={fault}
+      fault={fault && (reading.faultOf(shown) ?? fault)}
     >
       {(tied) => (
         <Reading
           {...tied}
           type="text"
-          inputMode="decimal"
+          inputMode={reading.inputMode}
           autoComplete="off"
           value={shown}
           onChange={(event) => onType(event.target.value)}
@@ -247,15 +249,6 @@ export function QuantityInput(props: QuantityProps) {
       )}
     </Field>
   );
-}
-
-/** A typed figure in another unit; what is no figure stays as it is. */
-function converted(text: string, convert: (value: number) => number, digits: number): string {
-  const value = readNumber(text);
-  if (typeof value !== 'number') return text;
-  const other = convert(value);
-  // The same unit keeps the text itself: "36." is on its way to "36.5".
-  return other === value ? text : tidy(other, digits);
 }
 
 /** A choice from a list of words. The browser's own list is the best one on a phone and by keyboard. */

@@ -9,6 +9,7 @@ import {
   temperatureFigure,
   temperatureWords,
   type Units,
+  volumeWords,
 } from '@/core/units';
 
 /** Who is at the screen: what they may do and the units they read. */
@@ -38,13 +39,14 @@ export function useMay(duty: Duty): boolean {
   return id !== '' && mayDo(role, duty);
 }
 
-/** Masses and temperatures in this person's units. */
+/** Masses, volumes and temperatures in this person's units. */
 export function useUnits() {
   const { units } = usePerson();
   return {
     units,
-    mass: (g: number, digits?: number) => massWords(g, units, digits),
-    massFigure: (g: number, digits?: number) => massFigure(g, units, digits),
+    mass: massWords,
+    massFigure,
+    volume: (ml: number) => volumeWords(ml, units),
     temperature: (c: number, digits?: number) => temperatureWords(c, units, digits),
     temperatureFigure: (c: number, digits?: number) => temperatureFigure(c, units, digits),
   };

@@ -3,7 +3,7 @@ import { LIMITS, type LimitName } from '@/core/limits';
 import { METRIC } from '@/core/units';
 import { quantityUnit } from './quantityUnit';
 
-const AMERICAN = { mass: 'oz', temperature: 'F' } as const;
+const AMERICAN = { volume: 'flOz', temperature: 'F' } as const;
 const NAMES = Object.keys(LIMITS) as LimitName[];
 
 describe('the unit a quantity is typed in', () => {
@@ -34,9 +34,10 @@ describe('the unit a quantity is typed in', () => {
     );
   });
 
-  it('changes masses and temperatures alone', () => {
+  it('changes volumes and temperatures alone', () => {
     const labels = new Set(NAMES.map((name) => quantityUnit(name, AMERICAN).label));
-    expect(labels.has('g')).toBe(false);
+    expect(labels.has('g')).toBe(true);
+    expect(labels.has('ml')).toBe(false);
     expect(labels.has('°C')).toBe(false);
     expect(quantityUnit('densityGPerL', AMERICAN).label).toBe('g/L');
     expect(quantityUnit('timeS', AMERICAN).label).toBe('s');

@@ -1,6 +1,17 @@
-/** How a quantity is typed and shown in a person's units; forms and server keep grams and °C. */
+/** How a quantity is typed and shown in a person's units; forms and server keep grams, millilitres and °C. */
+import { dialFault, dialWords, readDial, type Notation } from '@/core/grinder/notation';
 import { LIMITS, type LimitName } from '@/core/limits';
-import { celsiusOf, F_PER_C, fahrenheitOf, G_PER_OZ, ouncesOf, type Units } from '@/core/units';
+import { readNumber } from '@/core/readNumber';
+import {
+  celsiusOf,
+  F_PER_C,
+  fahrenheitOf,
+  fluidOuncesOf,
+  ML_PER_FL_OZ,
+  VOLUME_LABELS,
+  type Units,
+} from '@/core/units';
+import { KEPT_DIGITS, tidy } from './nudge';
 
 export interface QuantityUnit {
   readonly label: string;
@@ -15,13 +26,14 @@ const same = (value: number) => value;
 
 export function quantityUnit(quantity: LimitName, units: Units): QuantityUnit {
   const { unit } = LIMITS[quantity];
-  if (unit === 'g' && units.mass === 'oz')
+  if (unit === 'ml' && units.volume === 'flOz')
     return {
-      label: 'oz',
-      toShown: ouncesOf,
-      toKept: (shown) => shown * G_PER_OZ,
-      stepOf: ouncesOf,
-      digits: 3,
+      label: VOLUME_LABELS.flOz,
+      toShown: fluidOuncesOf,
+      toKept: (shown) => shown * ML_PER_FL_OZ,
+      // A millilitre is less than a mark on a cup: a twentieth of a fluid ounce is read.
+      stepOf: (step) => 0.05 * step,
+      digits: 2,
     };
   if (unit === '°C' && units.temperature === 'F') {
     // A difference of temperature has no zero point to move.
@@ -36,4 +48,55 @@ export function quantityUnit(quantity: LimitName, units: Units): QuantityUnit {
     };
   }
   return { label: unit, toShown: same, toKept: same, stepOf: same, digits: 3 };
+}
+
+/** How a field's text is shown and read; what is kept is a figure as text, or the text nobody understood. */
+export interface Reading {
+  readonly label: string;
+  readonly show: (kept: string) => string;
+  readonly keep: (typed: string) => string;
+  /** One press of an arrow key, as kept. */
+  readonly stepOf: (step: number) => number;
+  /** More to the point than what the server says of a text it cannot read. */
+  readonly faultOf: (typed: string) => string | null;
+  readonly inputMode: 'decimal' | 'text';
+}
+
+/** A quantity in a person's units. */
+export function figureReading(quantity: LimitName, units: Units): Reading {
+  const unit = quantityUnit(quantity, units);
+  return {
+    label: unit.label,
+    show: (kept) => converted(kept, unit.toShown, unit.digits),
+    keep: (typed) => converted(typed, unit.toKept, KEPT_DIGITS),
+    stepOf: (step) => unit.toKept(unit.stepOf(step)) - unit.toKept(0),
+    faultOf: () => null,
+    inputMode: 'decimal',
+  };
+}
+
+/** A dial in the notation of its grinder. */
+export function dialReading(grinder: Notation): Reading {
+  const isPlain = (grinder.notation ?? 'numbers') === 'numbers';
+  return {
+    label: '',
+    show: (kept) => {
+      const dial = readNumber(kept);
+      return isPlain || typeof dial !== 'number' ? kept : dialWords(grinder, dial);
+    },
+    // "9." is on its way to "9.5": a plain number stays as typed.
+    keep: (typed) => (isPlain ? typed : String(readDial(grinder, typed) ?? '')),
+    stepOf: same,
+    faultOf: (typed) => dialFault(grinder, typed),
+    inputMode: isPlain || grinder.notation === 'turns' ? 'decimal' : 'text',
+  };
+}
+
+/** A typed figure in another unit; what is no figure stays as it is. */
+function converted(text: string, convert: (value: number) => number, digits: number): string {
+  const value = readNumber(text);
+  if (typeof value !== 'number') return text;
+  const other = convert(value);
+  // The same unit keeps the text itself: "36." is on its way to "36.5".
+  return other === value ? text : tidy(other, digits);
 }

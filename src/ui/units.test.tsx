@@ -4,7 +4,7 @@ import type { LimitName } from '@/core/limits';
 import { renderAs } from '../../tests/support/render';
 import { QuantityInput } from './fields';
 
-const AMERICAN = { mass: 'oz', temperature: 'F' } as const;
+const AMERICAN = { volume: 'flOz', temperature: 'F' } as const;
 function Field({
   quantity,
   start,
@@ -34,14 +34,14 @@ function open(quantity: LimitName, start: string, step: number) {
   return { field, kept: () => onKept.mock.lastCall?.[0] };
 }
 
-describe('a figure in ounces or °F', () => {
-  it('is shown and labelled in the person’s unit, and kept in grams', () => {
-    const { field, kept } = open('doseG', '18', 0.1);
-    expect(screen.getByText('Figure, oz')).toBeTruthy();
-    expect(field.value).toBe('0.635');
-    fireEvent.change(field, { target: { value: '0.65' } });
-    expect(field.value).toBe('0.65');
-    expect(Number(kept())).toBeCloseTo(18.4272, 4);
+describe('a figure in fluid ounces or °F', () => {
+  it('is shown and labelled in the person’s unit, and kept in millilitres', () => {
+    const { field, kept } = open('shotYieldMl', '48', 1);
+    expect(screen.getByText('Figure, fl oz')).toBeTruthy();
+    expect(field.value).toBe('1.62');
+    fireEvent.change(field, { target: { value: '1.7' } });
+    expect(field.value).toBe('1.7');
+    expect(Number(kept())).toBeCloseTo(50.275, 3);
   });
 
   it('stays as typed while it is no number yet', () => {

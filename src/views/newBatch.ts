@@ -8,6 +8,7 @@ import type { Advice, CarryExpectation } from '@/core/advice/types';
 import { isProvenStatus } from '@/core/advice/types';
 import { USUAL_FIRST_DRIP_S } from '@/core/extraction/clock';
 import { dialToday } from '@/core/grinder/era';
+import { dialMoveWords } from '@/core/grinder/notation';
 import { daysBetween } from '@/core/rest/day';
 import { withRatio } from '@/core/schema/recipe';
 import { proposeFrom, roundTo } from '@/core/start/propose';
@@ -54,6 +55,8 @@ export interface NewBatch {
   readonly recipe: StoredRecipe;
   /** The roast is another: the ratio was moved by the house's model. */
   readonly isRatioMoved: boolean;
+  /** Where its dial stands, or goes, as its grinder writes it. */
+  readonly dialWords: string;
   readonly advice: Pick<Advice, 'setting' | 'expect'>;
 }
 
@@ -96,6 +99,7 @@ export function newBatchOf(db: Db, house: House, asked: OfRelease): NewBatch | n
     setupId: source.setup.id,
     recipe,
     isRatioMoved: recipe.yieldG !== source.draft.recipe.yieldG,
+    dialWords: dialMoveWords(source.setup.grinder, source.dial, setting.dial),
     advice: { setting, expect },
   };
 }

@@ -31,6 +31,8 @@ export interface PullView {
   readonly usual: Usual | null;
   /** Shots that came first after a break: the group was not yet as warm as it gets. */
   readonly firsts: readonly string[];
+  /** What a visible millilitre weighs here. */
+  readonly cremaGPerMl: number;
   /** What simulated instruments stand in for. */
   readonly coffee: SimulatedOf;
 }
@@ -62,6 +64,7 @@ export function readPull(db: Db, house: House, view: ReleaseView, bench: Bench):
     traces: Object.fromEntries(
       traces.map(([shotId, trace]) => [shotId, thinned(trace, DRAWN_EVERY_S)]),
     ),
+    cremaGPerMl: house.cremaGPerMl,
     overrunG: learnedOverrun(listOverruns(db, setup.machine.id), setup.machine.overrunG),
     minutes: benchMinutes(moments),
     usual: usualOf(db, house),

@@ -48,7 +48,7 @@ export function prepareToday(db: Db, house: House, asked: Asked): Promise<void> 
 }
 
 function keptAs({ today, units = METRIC }: Asked): KeptOptions {
-  return { name: 'today', restsOn: RESTS_ON, key: `${today} ${units.mass} ${units.temperature}` };
+  return { name: 'today', restsOn: RESTS_ON, key: `${today} ${units.volume} ${units.temperature}` };
 }
 
 const RESTS_ON = [
@@ -75,7 +75,7 @@ function* standingsInSteps(
     const active = view.batches.filter(isShown);
     if (active.length === 0) return [];
     const { id, name } = view.release;
-    const due = dueOf(standingOf(house, view, today, units));
+    const due = dueOf(standingOf(house, view, today));
     return [{ id, name, due, toCarry: view.newBatch?.batchId ?? null, active }];
   });
 }
@@ -94,7 +94,7 @@ function isPublic(address: PublicAddress | null): boolean {
   return address !== null && address.withdrawnAt === null;
 }
 
-function standingOf(house: House, view: ReleaseView, today: string, units: Units): Standing {
+function standingOf(house: House, view: ReleaseView, today: string): Standing {
   const { batch, batches, bench } = view;
   const closed = { weekdays: house.closedWeekdays, dates: house.closedDates };
   const newest = batches[0]!;
@@ -114,8 +114,7 @@ function standingOf(house: House, view: ReleaseView, today: string, units: Units
     newerBatchOf: bench && newest.id !== batch.id ? newest.roastDate : null,
     toCarry: view.newBatch && {
       restDays: view.newBatch.restDays,
-      fromDial: view.newBatch.source.dial,
-      toDial: view.newBatch.advice.setting.dial,
+      dialWords: view.newBatch.dialWords,
     },
     leftG: batch.leftG,
     checksAhead: checkDays(batch.rest, closed).filter((day) => daysBetween(today, day) >= 0),
@@ -123,7 +122,6 @@ function standingOf(house: House, view: ReleaseView, today: string, units: Units
       bench?.draft.recipe.doseG ?? ASSUMED_DOSE_G,
       bench?.setup.grinder.retentionG ?? 0,
     ),
-    units,
   };
 }
 

@@ -122,7 +122,7 @@ it('every command raises the epochs of all it changed', () => {
   tried.add('acceptInvitation');
   honest('changeRole', { personId: tobin, role: 'reader' });
   honest('endSessions', {});
-  honest('saveUnits', { mass: 'oz', temperature: 'C' });
+  honest('saveUnits', { volume: 'flOz', temperature: 'C' });
   const [grinder] = listParts(db, 'grinder');
   honest('savePart', { part: 'grinder', id: grinder!.id, rowVersion: 1, fields: GRINDER });
   honest('beginEra', { grinderId: grinder!.id, kind: 'zero', shift: 2, reason: 'cleaned' });
@@ -215,7 +215,7 @@ describe('what is kept', () => {
     let times = 0;
     const read = (key = '') => kept(db, { name: 'a test', restsOn: ['shot'], key }, () => ++times);
     expect([read(), read(), read('other'), read()]).toEqual([1, 1, 2, 1]);
-    send(db, 'saveUnits', { mass: 'oz', temperature: 'C' });
+    send(db, 'saveUnits', { volume: 'flOz', temperature: 'C' });
     expect(read()).toBe(1);
     send(db, 'logShot', shotInput(draftId));
     expect([read(), read('other'), read()]).toEqual([3, 4, 3]);

@@ -127,12 +127,12 @@ const ROWS: Readonly<Record<string, Row>> = {
     says: /14\.0 g over/,
   },
   'yield by volume, near the window': {
-    shots: [{ byVolume: true, timeS: 27 }],
+    shots: [{ yieldMl: 48, timeS: 27 }],
     status: 'measure',
     why: ['byVolume'],
   },
   'yield by volume, twelve seconds off': {
-    shots: [{ byVolume: true, timeS: 15 }],
+    shots: [{ yieldMl: 48, timeS: 15 }],
     status: 'grind',
     way: 'finer',
   },

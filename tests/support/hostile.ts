@@ -129,7 +129,7 @@ export function validInputs(
     ['undoEdit', { editId: 'an-edit-made' }],
     ['acceptInvitation', { token: 't'.repeat(40), ...LEAD, signInName: 'someone' }],
     ['changeRole', { personId: 'nobody', role: 'reader' }],
-    ['saveUnits', { mass: 'oz', temperature: 'F' }],
+    ['saveUnits', { volume: 'flOz', temperature: 'F' }],
     ['withdraw', { releaseId, why: 'sold out' }],
     ['showAgain', { releaseId }],
     ['saveHouse', { rowVersion: 1, house: HOUSE }],

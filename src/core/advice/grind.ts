@@ -1,6 +1,7 @@
 /** What a setting is expected to give, what it needs first, and how the way to it is worded. */
 import { fromPumpSeconds, pumpSeconds } from '../extraction/clock';
 import { grindWord, Z_80 } from '../grinder/dial';
+import { dialMoveWords } from '../grinder/notation';
 import { purgeFor } from '../grinder/retention';
 import { massFigure, massWords } from '../units';
 import type { Judged } from './judge';
@@ -55,12 +56,12 @@ export function moveTo(judged: Judged, { dial, doseG }: Setting): Move | null {
   const { grinder } = judged.input;
   const from = judged.dial;
   const dosed = Math.abs(doseG - judged.aimDoseG) > 1e-9;
-  const doseWords = `dose ${massFigure(judged.aimDoseG, judged.units)} → ${massWords(doseG, judged.units)}`;
+  const doseWords = `dose ${massFigure(judged.aimDoseG)} → ${massWords(doseG)}`;
   if (dial === from)
     return dosed
       ? { variable: 'doseG', from: judged.aimDoseG, to: doseG, words: capital(doseWords) }
       : null;
-  const grind = `${capital(grindWord(grinder, from, dial))}, ${from} → ${dial}`;
+  const grind = `${capital(grindWord(grinder, from, dial))}, ${dialMoveWords(grinder, from, dial)}`;
   return {
     variable: 'dial',
     from,

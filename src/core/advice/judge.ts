@@ -4,6 +4,7 @@
  */
 import { Matrix } from 'ml-matrix';
 import { pumpSeconds, USUAL_FIRST_DRIP_S } from '../extraction/clock';
+import { VOLUME_LN_SD } from '../extraction/volume';
 import { isSameDial, middleSetting, slopePrior } from '../grinder/dial';
 import { priorFromMemory } from '../grinder/memory';
 import { isSpoilt, PURGE_TIMES_RETENTION } from '../grinder/retention';
@@ -41,8 +42,6 @@ const CHOKED_UNDER_SHARE = 0.6;
 const CORROBORATED_SDS = 2.5;
 /** sd of a time converted between the clocks by a usual first drip, s. */
 const USUAL_DRIP_SD_S = 1.5;
-/** sd of ln yield where it was read by volume: crema fools the eye. */
-const VOLUME_SD = 0.15;
 /** So sure the verdict must be before a shot of the wrong dose or yield is believed. */
 const SURE = 0.9;
 
@@ -166,12 +165,15 @@ function timedOf(
     doseG: shot.doseG,
     yieldG: shot.yieldG,
     timeS: beansOf(shot) === beans ? pumpSeconds(timeS + offsetS) : null,
-    lnSd: Math.hypot(sdS / timeS, shot.byVolume ? VOLUME_SD : 0),
+    lnSd: Math.hypot(sdS / timeS, isByVolume(shot) ? VOLUME_LN_SD : 0),
     purgeG: purgeOf(shot, grinder.retentionG),
     restDays: shot.restDays ?? null,
     choked: isChoked(shot, target, timeS),
   };
 }
+
+/** Read on a cup's marks: too rough to judge a time by, unless the time is far off anyway. */
+export const isByVolume = (shot: Pick<Shot, 'yieldMl'>) => shot.yieldMl !== undefined;
 
 const beansOf = (shot: Pick<Shot, 'beans'>): BeanState => shot.beans ?? 'room';
 
@@ -252,7 +254,7 @@ function measuredOf(shot: Shot, target: NextInput['target'], dripS: number) {
   const inYield = Math.abs(shot.yieldG - target.yieldG) <= target.yieldToleranceG + 1e-9;
   const rested =
     target.openDay === undefined || shot.restDays === undefined || shot.restDays >= target.openDay;
-  const measured = inDose && inYield && !shot.byVolume && sdS === 0;
+  const measured = inDose && inYield && !isByVolume(shot) && sdS === 0;
   const tastesRight =
     target.tasteFirst && directionOf(shot, target.roastLevel)?.verdict === 'right';
   return {
@@ -282,7 +284,7 @@ function sureSide(
   { timeS, sdS }: { timeS: number; sdS: number },
 ): Side {
   const { lnTimeS, sd } = correctedLnTime(shot, target, timeS);
-  const sdAll = Math.hypot(sd, sdS / timeS, shot.byVolume ? VOLUME_SD : 0);
+  const sdAll = Math.hypot(sd, sdS / timeS, isByVolume(shot) ? VOLUME_LN_SD : 0);
   const [low, high] = target.timeS;
   const fast = between(lnTimeS, sdAll, -Infinity, Math.log(low));
   const slow = between(lnTimeS, sdAll, Math.log(high), Infinity);

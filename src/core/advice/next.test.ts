@@ -270,7 +270,7 @@ describe('the move in a few words', () => {
     [shot({ doseG: 18.7, timeS: 29 }), 'Check the dose'],
     [shot({ yieldG: 40, timeS: 29 }), 'Check the yield'],
     [shot({ doseG: 18.7, yieldG: 41, timeS: 32 }), 'Check dose and yield'],
-    [shot({ byVolume: true }), 'Weigh the yield'],
+    [shot({ yieldMl: 48 }), 'Weigh the yield'],
     [shot({ seen: ['spurt'] }), 'Same again, with better puck prep'],
     [shot(), 'Pull it unchanged'],
   ])('%#: %s', (last, words) => {

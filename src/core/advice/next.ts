@@ -4,12 +4,13 @@
  * lead decides. Choked and gushing shots are judged first, because their yield is wrong by nature.
  */
 import { isSameDial, settingLimits } from '../grinder/dial';
+import { dialWords } from '../grinder/notation';
 import { basketWarnings } from '../start/setupLimits';
 import { otherFlatMove, tasteMove } from '../taste/tasteMove';
 import type { Shot } from '../schema/shot';
 import { ageShare } from './age';
 import { carriedOver, type CarriedOver } from './carried';
-import { correctedLnTime, directionOf, judge, type Judged } from './judge';
+import { correctedLnTime, directionOf, isByVolume, judge, type Judged } from './judge';
 import { prepSigns } from './prep';
 import { expectAt, landing, moveTo, purgeBefore } from './grind';
 import { doseToCentre, isProven, isSensible, planOf, proofOf, shotsAt } from './plan';
@@ -89,6 +90,8 @@ export function nextMove(input: NextInput): Advice {
   };
 }
 
+const dialNamed = ({ input }: Judged, { dial }: Setting) => dialWords(input.grinder, dial);
+
 function lastOf(judged: Judged) {
   const shot = judged.input.shots[judged.input.shots.length - 1]!;
   const mark = judged.marks[judged.marks.length - 1]!;
@@ -102,7 +105,7 @@ function firstShot(judged: Judged, carry: CarriedOver | null): Judgement | null 
     return {
       status: move ? 'grind' : 'repeat',
       move,
-      reasons: [REASON_WORDS.newBatch(carry.setting.dial, carry.proof)],
+      reasons: [REASON_WORDS.newBatch(dialNamed(judged, carry.setting), carry.proof)],
     };
   }
   const { memory } = judged.input;
@@ -121,7 +124,7 @@ function outOfRange(judged: Judged): Judgement | null {
   const { shot, mark } = lastOf(judged);
   if (!mark.choked && !mark.gushing) return null;
   const reason = mark.choked
-    ? REASON_WORDS.choked(shot, judged.input.target.yieldG, judged.units)
+    ? REASON_WORDS.choked(shot, judged.input.target.yieldG)
     : REASON_WORDS.gushing();
   return { ...grindMove(judged), reasons: [reason] };
 }
@@ -132,9 +135,9 @@ function measurement(judged: Judged): Judgement | null {
   const { shot, mark } = lastOf(judged);
   if (mark.side !== 'unsure') return null;
   const reasons: Reason[] = [];
-  if (!mark.inDose) reasons.push(REASON_WORDS.doseOff(shot.doseG, judged.aimDoseG, judged.units));
-  if (!mark.inYield) reasons.push(REASON_WORDS.yieldOff(shot.yieldG, target.yieldG, judged.units));
-  if (shot.byVolume) reasons.push(REASON_WORDS.byVolume());
+  if (!mark.inDose) reasons.push(REASON_WORDS.doseOff(shot.doseG, judged.aimDoseG));
+  if (!mark.inYield) reasons.push(REASON_WORDS.yieldOff(shot.yieldG, target.yieldG));
+  if (isByVolume(shot)) reasons.push(REASON_WORDS.byVolume());
   if (mark.isConverted) reasons.push(REASON_WORDS.noFirstDrip(target.clock));
   return { status: 'measure', move: null, reasons };
 }
@@ -286,14 +289,14 @@ function carried(judged: Judged, carry: CarriedOver | null): Judgement | null {
     return {
       status: move ? 'grind' : 'repeat',
       move,
-      reasons: [REASON_WORDS.oneMore(setting.dial, proof, judged.goal)],
+      reasons: [REASON_WORDS.oneMore(dialNamed(judged, setting), proof, judged.goal)],
     };
   const all = judged.input.shots.map((shot, i) => ({ shot, mark: judged.marks[i]! }));
   const isLiked = hasLikedCup(judged, all);
   return {
     status: isLiked ? 'confirmed' : 'repeated',
     move,
-    reasons: [REASON_WORDS.carriesOver(setting.dial, proof, isLiked)],
+    reasons: [REASON_WORDS.carriesOver(dialNamed(judged, setting), proof, isLiked)],
   };
 }
 
@@ -342,7 +345,7 @@ function grind(judged: Judged): Judgement {
   if (!mark.inDose || !mark.inYield) {
     const { ofDose } = correctedLnTime(shot, target, mark.timeOnTargetClockS);
     const ofDoseS = Math.abs(mark.timeOnTargetClockS * (Math.exp(-ofDose) - 1));
-    reasons.push(REASON_WORDS.smallMiss(shot, judged.aimDoseG, ofDoseS, judged.units));
+    reasons.push(REASON_WORDS.smallMiss(shot, judged.aimDoseG, ofDoseS));
   }
   return { status, move, reasons };
 }

@@ -66,15 +66,15 @@ export const REASON_WORDS = {
     code: 'remembered',
     text: `${dialIns === 1 ? 'One past dial-in' : `${dialIns} past dial-ins`} of this grinder say so: begin there, weigh in and out, and time it.`,
   }),
-  newBatch: (dial: number, proof: Proof): Reason => ({
+  newBatch: (dial: string, proof: Proof): Reason => ({
     code: 'newBatch',
     text: `A new batch on the last recipe, its dial moved for age and colour. At ${dial} it should run about ${proof.meanS.toFixed(0)} s: one shot usually settles it.`,
   }),
-  carriesOver: (dial: number, proof: Proof, isLiked: boolean): Reason => ({
+  carriesOver: (dial: string, proof: Proof, isLiked: boolean): Reason => ({
     code: 'carriesOver',
     text: `The recipe carries over at dial ${dial}: this batch runs ${proof.meanS.toFixed(1)} ± ${(Z_80 * proof.sdS).toFixed(1)} s there, ${surePct(proof.inWindow)} % sure that it holds the window. ${isLiked ? 'The cup is liked: confirmed.' : 'Taste it: one cup guards against gross faults.'}`,
   }),
-  oneMore: (dial: number, proof: Proof, goal: number): Reason => ({
+  oneMore: (dial: string, proof: Proof, goal: number): Reason => ({
     code: 'oneMore',
     text: `Not sure yet: ${surePct(proof.inWindow)} % that dial ${dial} holds the window, ${surePct(goal)} are asked for. One more shot at ${dial}.`,
   }),
@@ -86,32 +86,28 @@ export const REASON_WORDS = {
     code: 'revised',
     text: 'The recipe changed after the last shot: pull it as the plate says now. Earlier shots still teach the grinder.',
   }),
-  choked: (
-    { yieldG, timeS }: Pick<Shot, 'yieldG' | 'timeS'>,
-    targetG: number,
-    units: Units,
-  ): Reason => ({
+  choked: ({ yieldG, timeS }: Pick<Shot, 'yieldG' | 'timeS'>, targetG: number): Reason => ({
     code: 'choked',
     text: `${
       yieldG < LEAST_TIMED_G
         ? 'It choked.'
-        : `Choked, or nearly so: ${massWords(yieldG, units)} in ${timeS.toFixed(0)} s would be about ${nearestTen((timeS * targetG) / yieldG)} s to ${massWords(targetG, units)}.`
+        : `Choked, or nearly so: ${massWords(yieldG)} in ${timeS.toFixed(0)} s would be about ${nearestTen((timeS * targetG) / yieldG)} s to ${massWords(targetG)}.`
     } Wait for the pressure to vent before you loosen the portafilter, then make a large move coarser.`,
   }),
   gushing: (): Reason => ({
     code: 'gushing',
     text: 'It gushed through in under 12 s: a large move finer. Mind the spray.',
   }),
-  doseOff: (doseG: number, aimG: number, units: Units): Reason => ({
+  doseOff: (doseG: number, aimG: number): Reason => ({
     code: 'doseOff',
-    text: `Dose ${massWords(doseG, units)} where ${massWords(aimG, units)} was meant: weigh the basket again before you judge the time.`,
+    text: `Dose ${massWords(doseG)} where ${massWords(aimG)} was meant: weigh the basket again before you judge the time.`,
   }),
-  yieldOff: (yieldG: number, targetG: number, units: Units): Reason => ({
+  yieldOff: (yieldG: number, targetG: number): Reason => ({
     code: 'yieldOff',
     text:
       yieldG > targetG
-        ? `Yield ${massWords(yieldG, units)} is ${massWords(yieldG - targetG, units)} over: stop earlier, for ${massWords(targetG, units)}, and judge the time then.`
-        : `Yield ${massWords(yieldG, units)} is ${massWords(targetG - yieldG, units)} short: let it run to ${massWords(targetG, units)}, and judge the time then.`,
+        ? `Yield ${massWords(yieldG)} is ${massWords(yieldG - targetG)} over: stop earlier, for ${massWords(targetG)}, and judge the time then.`
+        : `Yield ${massWords(yieldG)} is ${massWords(targetG - yieldG)} short: let it run to ${massWords(targetG)}, and judge the time then.`,
   }),
   byVolume: (): Reason => ({
     code: 'byVolume',
@@ -162,10 +158,9 @@ export const REASON_WORDS = {
     { doseG, yieldG }: Pick<Shot, 'doseG' | 'yieldG'>,
     aimG: number,
     ofDoseS: number,
-    units: Units,
   ): Reason => ({
     code: 'smallMiss',
-    text: `Dose ${massWords(doseG, units)} for ${massWords(aimG, units)}, yield ${massWords(yieldG, units)}: the dose explains about ${ofDoseS.toFixed(1)} s of it, so the time is believed. Weigh both again next time.`,
+    text: `Dose ${massWords(doseG)} for ${massWords(aimG)}, yield ${massWords(yieldG)}: the dose explains about ${ofDoseS.toFixed(1)} s of it, so the time is believed. Weigh both again next time.`,
   }),
   firstAfterPause: (): Reason => ({
     code: 'firstAfterPause',

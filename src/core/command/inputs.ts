@@ -92,7 +92,7 @@ export interface Commands {
     asks: { readonly sessionId?: string };
     answers: Nothing;
   };
-  saveUnits: { asks: { readonly mass: string; readonly temperature: string }; answers: Nothing };
+  saveUnits: { asks: { readonly volume: string; readonly temperature: string }; answers: Nothing };
   savePart: {
     asks: MaybeSeen & { readonly part: Part; readonly fields: Sent<(typeof PARTS)[Part]> };
     answers: Edited & { readonly id: string };

@@ -1,6 +1,5 @@
 import { addDays } from '../rest/day';
 import { restOn } from '../rest/rest';
-import { METRIC } from '../units';
 import { dueOf, whenWords, type Standing } from './due';
 
 const TODAY = '2026-05-20';
@@ -19,7 +18,6 @@ function standing(daysOld: number, changes: Partial<Standing> = {}): Standing {
     leftG: null,
     checksAhead: [],
     gramsPerCheck: 40,
-    units: METRIC,
     ...changes,
   };
 }
@@ -125,7 +123,7 @@ it('says when in words', () => {
 
 describe('a new batch of a coffee that has a recipe', () => {
   it('offers the last recipe for a new batch before all else', () => {
-    const toCarry = { restDays: 8, fromDial: 12, toDial: 11.5 };
+    const toCarry = { restDays: 8, dialWords: '12 → 11.5' };
     const due = dueOf(
       standing(60, { isPublic: true, bench: { ...BENCH, isPublished: true }, toCarry }),
     );

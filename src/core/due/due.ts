@@ -5,7 +5,7 @@
  */
 import { daysBetween, type Day } from '../rest/day';
 import type { Rest } from '../rest/rest';
-import { massWords, type Units } from '../units';
+import { massWords } from '../units';
 
 export interface Standing {
   readonly today: Day;
@@ -27,18 +27,17 @@ export interface Standing {
   readonly isPublic: boolean;
   /** A batch roasted after the one on the bench, not yet dialled in. */
   readonly newerBatchOf: Day | null;
-  /** A new batch that can be pulled on the last recipe, one press away; where its dial goes. */
+  /** A new batch that can be pulled on the last recipe, one press away. */
   readonly toCarry: {
     readonly restDays: number;
-    readonly fromDial: number;
-    readonly toDial: number;
+    /** Where its dial stands, or goes, as its grinder writes it. */
+    readonly dialWords: string;
   } | null;
   /** Grams of sample left; null when nothing was noted. */
   readonly leftG: number | null;
   /** Check days from today on. */
   readonly checksAhead: readonly Day[];
   readonly gramsPerCheck: number;
-  readonly units: Units;
 }
 
 export type DueStage = 'read' | 'start' | 'pull' | 'taste' | 'publish';
@@ -197,14 +196,13 @@ function dialInDue({ shots, next, isCarried }: NonNullable<Standing['bench']>): 
 
 function newBatchDue({ newerBatchOf, toCarry, isPublic }: Standing): Due[] {
   if (toCarry !== null) {
-    const { restDays, fromDial, toDial } = toCarry;
-    const dial = fromDial === toDial ? `dial ${toDial}` : `dial ${fromDial} → ${toDial}`;
+    const { restDays, dialWords } = toCarry;
     return [
       due(
         'newBatch',
         3,
         'pull',
-        `New batch, day ${restDays}: carry the recipe over (${dial}), one shot confirms it.`,
+        `New batch, day ${restDays}: carry the recipe over (dial ${dialWords}), one shot confirms it.`,
       ),
     ];
   }
@@ -216,7 +214,7 @@ function newBatchDue({ newerBatchOf, toCarry, isPublic }: Standing): Due[] {
 }
 
 function sampleDue(standing: Standing): Due[] {
-  const { leftG, checksAhead, gramsPerCheck, units, today, isPublic } = standing;
+  const { leftG, checksAhead, gramsPerCheck, today, isPublic } = standing;
   const checks = checksAhead.length;
   const found: Due[] = [];
   if (isPublic && checksAhead[0] === today)
@@ -229,7 +227,7 @@ function sampleDue(standing: Standing): Due[] {
         'sample',
         2,
         'read',
-        `${massWords(Math.max(0, leftG), units, 0)} of sample left, ${count(checks)} ${checks === 1 ? 'check' : 'checks'} planned: ${checks === 1 ? 'it needs' : 'they need'} ${massWords(checks * gramsPerCheck, units, 0)}.`,
+        `${massWords(Math.max(0, leftG), 0)} of sample left, ${count(checks)} ${checks === 1 ? 'check' : 'checks'} planned: ${checks === 1 ? 'it needs' : 'they need'} ${massWords(checks * gramsPerCheck, 0)}.`,
       ),
     );
   return found;

@@ -1,5 +1,5 @@
 /** Machine, grinder and basket: each is described once and may stand in several setups. */
-import { BOILER_LABELS, BOILERS } from '../vocabulary';
+import { BOILER_LABELS, BOILERS, NOTATION_LABELS, NOTATIONS } from '../vocabulary';
 import { flag, quantity, text, word, type Entered, type Values } from './field';
 
 export const MACHINE = {
@@ -46,6 +46,15 @@ export const GRINDER = {
       label: 'Finer is',
     },
   ),
+  /** How its settings are written; they are counted in one figure all the same. */
+  notation: word(NOTATIONS, NOTATION_LABELS, { label: 'The dial shows', unsaid: 'numbers' }),
+  /** Letters between two numbers, or marks to a turn. */
+  divisions: quantity('divisions', {
+    label: 'Letters to a number',
+    step: 1,
+    isWhole: true,
+    isOpen: true,
+  }),
   retentionG: quantity('retentionG', { hint: 'Grounds that stay inside', step: 0.1 }),
   min: quantity('dial', { label: 'Lowest dial', step: 1, column: 'dial_min' }),
   max: quantity('dial', { label: 'Highest dial', step: 1, column: 'dial_max' }),

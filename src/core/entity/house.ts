@@ -1,4 +1,5 @@
 /** How the house works: its schools, clock, tolerances and money. Lists of it are kept beside. */
+import { USUAL_CREMA_G_PER_ML } from '../extraction/volume';
 import {
   CLOCK_LABELS,
   CLOCKS,
@@ -30,6 +31,8 @@ export const HOUSE = {
   tasteFirst: flag({ label: 'The house tastes first' }),
   doseToleranceG: quantity('doseToleranceG', {}),
   yieldToleranceG: quantity('yieldToleranceG', {}),
+  /** Of fresh espresso with its crema: what a visible millilitre weighs. */
+  cremaGPerMl: quantity('cremaGPerMl', { step: 0.05, unsaid: USUAL_CREMA_G_PER_ML }),
   /** ISO 4217. */
   currency: text('note', { label: 'Currency' }),
   coffeePricePerKg: quantity('pricePerKg', { isOpen: true }),

@@ -17,6 +17,11 @@ export const SHOT = {
   /** Dose aimed at when it was trimmed on purpose; the recipe's dose when unknown. */
   aimDoseG: quantity('doseG', { label: 'Dose aimed at', isOpen: true }),
   yieldG: quantity('shotYieldG', { headers: ['yield', 'out', 'beverage', 'beverage mass', 'cup'] }),
+  /** As read on a cup's marks; the mass is then worked out from it, and rough. */
+  yieldMl: quantity('shotYieldMl', {
+    isOpen: true,
+    headers: ['yield ml', 'yield volume', 'volume', 'cup volume', 'beverage volume'],
+  }),
   timeS: quantity('timeS', { headers: ['time', 'shot time', 'brew time', 'extraction time'] }),
   firstDripS: quantity('firstDripS', { isOpen: true, headers: ['first drip', 'drip'] }),
   clock: word(CLOCKS, CLOCK_LABELS, { label: 'Clock', headers: ['clock', 'time counts'] }),

@@ -14,6 +14,7 @@ export const grinderSchema = z
     ...entryShape(GRINDER),
     name,
     stepless: entryShape(GRINDER).stepless.unwrap().optional(),
+    notation: entryShape(GRINDER).notation.unwrap().optional(),
   })
   .refine(({ min, max }) => min < max, {
     path: ['max'],

@@ -52,8 +52,6 @@ export const shotSchema = z
     restDays: quantity('restDays').optional(),
     /** Pulled first after a pause: group and grinder were not yet as warm as they get. */
     isFirst: z.boolean().optional(),
-    /** Mass read from a volume mark: too rough to judge a time by. */
-    byVolume: z.boolean().optional(),
     taste: tasteSchema.optional(),
   })
   .refine(isDripInTime, dripInTime)

@@ -195,7 +195,7 @@ export function proposeFrom(model: HouseModel, question: Question): Proposal {
     warnings: [
       ...styleWarnings(style, setup?.machine),
       ...setupWarnings(setup, { temperatureC: recipe.temperatureC, units }),
-      ...dialWarnings(startDial),
+      ...dialWarnings(startDial, setup?.grinder),
       ...warnings,
     ],
     rulesOnly: countOf(model) < TRUST_FROM_N,

@@ -49,7 +49,7 @@ describe('a proposal on a setup', () => {
     expect(warnings[0]!.text).toBe(
       'This machine shows 1.5 °C more than its group has: set 93.5 °C for 92.0 °C at the group.',
     );
-    const units = { mass: 'oz', temperature: 'F' } as const;
+    const units = { volume: 'flOz', temperature: 'F' } as const;
     expect(propose({ ...QUESTION, setup, units }).warnings[0]!.text).toMatch(
       /2\.7 °F more.*set 200\.3 °F for 197\.6 °F/,
     );

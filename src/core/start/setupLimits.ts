@@ -3,6 +3,7 @@
  */
 import { STYLE_LABELS, type BrewStyle } from '../vocabulary';
 import type { Basket, Machine, Setup } from '../schema/setup';
+import { dialWords, type Notation } from '../grinder/notation';
 import type { StartDial } from './startDial';
 import { temperatureStepWords, temperatureWords, type Units } from '../units';
 
@@ -80,20 +81,21 @@ export function stopAtG(
 }
 
 /** Where the grind the model wants is not on the dial. */
-export function dialWarnings(startDial: StartDial | null): Warning[] {
+export function dialWarnings(startDial: StartDial | null, grinder: Notation = {}): Warning[] {
+  const dial = startDial && dialWords(grinder, startDial.dial);
   switch (startDial?.heldBy) {
     case 'choke':
       return [
         {
           code: 'chokePoint',
-          text: `The model wants a finer grind than the setting this grinder chokes at: ${startDial.dial} is the finest it still gets through. Answer what is missing with a longer ratio or a hotter cup.`,
+          text: `The model wants a finer grind than the setting this grinder chokes at: ${dial} is the finest it still gets through. Answer what is missing with a longer ratio or a hotter cup.`,
         },
       ];
     case 'range':
       return [
         {
           code: 'dialRange',
-          text: `The model wants a grind beyond this grinder’s dial: ${startDial.dial} is the nearest it has. Answer what is missing with the dose, within the basket.`,
+          text: `The model wants a grind beyond this grinder’s dial: ${dial} is the nearest it has. Answer what is missing with the dose, within the basket.`,
         },
       ];
     default:

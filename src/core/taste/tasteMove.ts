@@ -5,6 +5,7 @@
  */
 import type { Grinder, Machine } from '../schema/setup';
 import { finerSign, grindWord, roundDial } from '../grinder/dial';
+import { dialMoveWords } from '../grinder/notation';
 import {
   massFigure,
   massWords,
@@ -84,13 +85,13 @@ function largeRatio(points: number, isLightUnder: boolean): number {
   return least + share * (most - least);
 }
 
-function ratioMove({ target, units = METRIC }: TasteMoveInput, ratioChange: number): TasteMove {
+function ratioMove({ target }: TasteMoveInput, ratioChange: number): TasteMove {
   const to = Math.round(2 * (target.yieldG + ratioChange * target.doseG)) / 2;
   return {
     variable: 'yieldG',
     from: target.yieldG,
     to,
-    words: `${ratioChange > 0 ? 'Longer' : 'Shorter'}: ${massFigure(target.yieldG, units)} → ${massWords(to, units)} in the cup (1:${(to / target.doseG).toFixed(2)}). Grind, dose and temperature stay.`,
+    words: `${ratioChange > 0 ? 'Longer' : 'Shorter'}: ${massFigure(target.yieldG)} → ${massWords(to)} in the cup (1:${(to / target.doseG).toFixed(2)}). Grind, dose and temperature stay.`,
   };
 }
 
@@ -101,7 +102,7 @@ function grindMove({ dial, grinder }: TasteMoveInput, finer: boolean, steps: num
     variable: 'dial',
     from: dial,
     to,
-    words: `Grind ${grindWord(grinder, dial, to)}, ${dial} → ${to}, and accept the time it gives.`,
+    words: `Grind ${grindWord(grinder, dial, to)}, ${dialMoveWords(grinder, dial, to)}, and accept the time it gives.`,
   };
 }
 

@@ -79,7 +79,7 @@ export function EquipmentPage({
         title="Grinders"
         stored={parts.grinder}
         wordsOf={(grinder) =>
-          [grinderWords(grinder, units), ...taughtWords(taught[grinder.id])].join('. ')
+          [grinderWords(grinder), ...taughtWords(taught[grinder.id], grinder)].join('. ')
         }
         more={(grinder) => (
           <Eras grinder={grinder} eras={eras.filter(({ grinderId }) => grinderId === grinder.id)} />
@@ -89,7 +89,7 @@ export function EquipmentPage({
         part="basket"
         title="Baskets"
         stored={parts.basket}
-        wordsOf={(basket) => basketWords(basket, units)}
+        wordsOf={(basket) => basketWords(basket)}
       />
       <Small>
         Electrical, water and pressure work: the maker’s manual and a licensed technician.

@@ -1,9 +1,13 @@
 'use client';
 
 import { BASKET, GRINDER, MACHINE, type Part } from '@/core/entity/equipment';
+import type { Notation } from '@/core/grinder/notation';
+import { readNumber } from '@/core/readNumber';
+import type { DialNotation } from '@/core/vocabulary';
 import { Choice } from '@/ui/choices';
 import { EntryField, EntryFields, type Form } from '@/ui/EntryField';
 import { FieldGrid } from '@/ui/fields';
+import { NotationProvider } from '@/ui/notation';
 import { Notice } from '@/ui/type';
 import { Calibrate } from './Calibrate';
 import type { PartTexts } from './partText';
@@ -63,7 +67,7 @@ function GrinderFields(form: Form<typeof GRINDER>) {
   const { text, change } = form;
   const half = text.secondsPerStepHalf80;
   return (
-    <>
+    <NotationProvider of={notationOf(text)}>
       <FieldGrid>
         <EntryField form={form} name="name" faultName="grinder.name" />
         <Choice
@@ -72,7 +76,16 @@ function GrinderFields(form: Form<typeof GRINDER>) {
           onChange={(finerIs) => change({ finerIs })}
           options={FINER}
         />
-        <EntryFields form={form} names={['retentionG', 'min', 'max']} />
+        <EntryField form={form} name="retentionG" />
+        <EntryField form={form} name="notation" />
+        {isDivided(text.notation) && (
+          <EntryField
+            form={form}
+            name="divisions"
+            {...(text.notation === 'marks' && { label: 'Marks to a turn' })}
+          />
+        )}
+        <EntryFields form={form} names={['min', 'max']} />
         <Choice
           label={GRINDER.stepless.label}
           value={text.stepless ? 'stepless' : 'steps'}
@@ -83,6 +96,7 @@ function GrinderFields(form: Form<typeof GRINDER>) {
           form={form}
           name="stepSize"
           {...(text.stepless && { label: 'The least a hand can repeat' })}
+          {...(isDivided(text.notation) && { hint: `Counted in ${text.notation}` })}
         />
         <EntryField form={form} name="chokesAt" />
         <EntryField
@@ -100,8 +114,16 @@ function GrinderFields(form: Form<typeof GRINDER>) {
       <Notice style={{ marginTop: 10 }}>
         Unplug a grinder before you open it; burrs that touch are damaged.
       </Notice>
-    </>
+    </NotationProvider>
   );
+}
+
+const isDivided = (notation: DialNotation) => notation === 'letters' || notation === 'marks';
+
+/** As the form has it: what is typed below is read by what is said above. */
+function notationOf({ notation, divisions }: PartTexts['grinder']): Notation {
+  const parts = readNumber(divisions);
+  return { notation, divisions: typeof parts === 'number' ? parts : undefined };
 }
 
 function BasketFields(form: Form<typeof BASKET>) {

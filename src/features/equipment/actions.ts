@@ -2,9 +2,11 @@
 import { z } from 'zod';
 import { PART_NAMES, type Part, type PartEntered } from '@/core/entity/equipment';
 import { userFault } from '@/core/errors';
+import { perNumber } from '@/core/grinder/notation';
 import { oneOf, parse } from '@/core/schema/fields';
+import { NOTATION_LABELS } from '@/core/vocabulary';
 import { changedMeanwhile, defineCommand, type Context } from '@/data/command';
-import { findPart, insertPart, updatePart } from '@/data/equipment';
+import { findPart, insertPart, isGrinderUsed, updatePart } from '@/data/equipment';
 import { keepBefore } from '@/data/edits';
 import {
   findSetup,
@@ -29,6 +31,7 @@ export const savePart = defineCommand({
     if (id === undefined) insertPart(db, part, newId, fields);
     else {
       const before = findPart(db, part, id);
+      if (part === 'grinder') refuseOtherScale(db, id, fields as PartEntered['grinder']);
       if (!updatePart(db, part, { id, rowVersion }, fields)) throw changedMeanwhile(part);
       keepBefore(db, newId, { what: part, rowId: id, rowVersion, before });
     }
@@ -39,6 +42,17 @@ export const savePart = defineCommand({
     };
   },
 });
+
+/** Dials that were written down would all read otherwise. */
+function refuseOtherScale(db: Context['db'], id: string, fields: PartEntered['grinder']): void {
+  const before = findPart(db, 'grinder', id);
+  if (!before || perNumber(before) === perNumber(fields) || !isGrinderUsed(db, id)) return;
+  throw userFault(
+    'refused',
+    'notation',
+    `Recipes and shots of ${before.name} have their dials written as ${NOTATION_LABELS[before.notation]}. Describe it as a new grinder to write them otherwise.`,
+  );
+}
 
 export const saveSetup = defineCommand({
   kind: 'saveSetup',

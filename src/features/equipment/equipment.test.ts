@@ -8,7 +8,7 @@ import { textOf } from '@/ui/entryText';
 import { partSent, partTextOf } from './partText';
 import { basketWords, grinderWords, machineWords } from './words';
 
-const AMERICAN = { mass: 'oz', temperature: 'F' } as const;
+const AMERICAN = { volume: 'flOz', temperature: 'F' } as const;
 
 function houseWith(parts: Record<string, unknown>) {
   const { db } = openHouse();
@@ -103,9 +103,9 @@ describe('a part in one line', () => {
       'Stands at 93.0 °C, display 2.0 °C above the group, pump pressure only, pre-infusion',
     );
     expect(machineWords(setup.machine, AMERICAN)).toMatch(/199\.4 °F, display 3\.6 °F above/);
-    expect(grinderWords(setup.grinder, METRIC)).toBe(
+    expect(grinderWords(setup.grinder)).toBe(
       'Dial 0 to 30 in steps of 0.5, lower is finer, keeps 2.0 g, 2 s a step, not calibrated',
     );
-    expect(basketWords(setup.basket, METRIC)).toMatch(/rated 18\.0 g, pressurised: no grind/);
+    expect(basketWords(setup.basket)).toMatch(/rated 18\.0 g, pressurised: no grind/);
   });
 });

@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { entryShape } from '@/core/entity/entry';
 import { BASKET, GRINDER, MACHINE, PART_NAMES } from '@/core/entity/equipment';
 import { SETUP, SETUP_LINKS } from '@/core/entity/setup';
+import { DIVISIONS, dialRangeWords, dialWords } from '@/core/grinder/notation';
 
 export const machineInput = z
   .strictObject(entryShape(MACHINE))
@@ -18,18 +19,32 @@ export const machineInput = z
 
 export const grinderInput = z
   .strictObject(entryShape(GRINDER))
+  .superRefine(({ notation, divisions }, context) => {
+    if (notation !== 'letters' && notation !== 'marks') return;
+    const [least, most] = DIVISIONS[notation];
+    if (divisions === undefined || divisions < least || divisions > most)
+      context.addIssue({
+        code: 'custom',
+        path: ['divisions'],
+        message:
+          notation === 'letters'
+            ? `How many letters lie between two numbers? Enter ${least}-${most}.`
+            : `How many marks are on one turn? Enter ${least}-${most}.`,
+      });
+  })
   .refine(({ min, max }) => min < max, {
     path: ['max'],
     error: 'The dial ends before it begins. Make the highest setting larger than the lowest.',
   })
-  .superRefine(({ min, max, ...dials }, context) => {
+  .superRefine((grinder, context) => {
+    const { min, max } = grinder;
     for (const name of ['referenceDial', 'chokesAt'] as const) {
-      const dial = dials[name];
+      const dial = grinder[name];
       if (dial !== undefined && (dial < min || dial > max))
         context.addIssue({
           code: 'custom',
           path: [name],
-          message: `Dial ${dial} is outside ${min}-${max} of this grinder. Enter a setting it has.`,
+          message: `Dial ${dialWords(grinder, dial)} is outside ${dialRangeWords(grinder)} of this grinder. Enter a setting it has.`,
         });
     }
   });

@@ -1,6 +1,7 @@
 /** A part in one line. */
 import type { StoredBasket, StoredGrinder, StoredMachine } from '@/data/equipment';
 import type { Taught } from '@/core/grinder/taught';
+import { dialWords, type Notation } from '@/core/grinder/notation';
 import { BOILER_LABELS } from '@/core/vocabulary';
 import { massWords, temperatureStepWords, temperatureWords, type Units } from '@/core/units';
 
@@ -28,42 +29,48 @@ export function machineWords(machine: StoredMachine, units: Units): string {
     ...(machine.flushS === undefined ? [] : [`flush ${machine.flushS} s`]),
     ...(machine.overrunG === undefined
       ? []
-      : [`drips ${massWords(machine.overrunG, units)} after the stop`]),
+      : [`drips ${massWords(machine.overrunG)} after the stop`]),
   ];
   return capital(words.join(', '));
 }
 
-export function grinderWords(grinder: StoredGrinder, units: Units): string {
+/** What a step is counted in, where it is no dial number. */
+const COUNTED: Readonly<Record<string, string>> = { letters: ' letter', marks: ' mark' };
+
+export function grinderWords(grinder: StoredGrinder): string {
   const { min, max, stepSize, finerIs, retentionG, secondsPerStep, umPerStep } = grinder;
   const { secondsPerStepHalf80, referenceDial, chokesAt, stepless } = grinder;
+  const at = (dial: number) => dialWords(grinder, dial);
+  const ofWhat = COUNTED[grinder.notation] ?? '';
   const half = secondsPerStepHalf80 === undefined ? '' : ` (± ${secondsPerStepHalf80})`;
   return [
     stepless
-      ? `Dial ${min} to ${max} without steps, repeated to ${stepSize}`
-      : `Dial ${min} to ${max} in steps of ${stepSize}`,
+      ? `Dial ${at(min)} to ${at(max)} without steps, repeated to ${stepSize}`
+      : `Dial ${at(min)} to ${at(max)} in steps of ${stepSize}${ofWhat}`,
     `${finerIs} is finer`,
-    `keeps ${massWords(retentionG, units)}`,
+    `keeps ${massWords(retentionG)}`,
     ...(secondsPerStep === undefined ? [] : [`${secondsPerStep} s${half} a step`]),
     ...(umPerStep === undefined ? [] : [`${umPerStep} µm a step`]),
-    referenceDial === undefined ? 'not calibrated' : `usual coffee at ${referenceDial}`,
-    ...(chokesAt === undefined ? [] : [`chokes beyond ${chokesAt}`]),
+    referenceDial === undefined ? 'not calibrated' : `usual coffee at ${at(referenceDial)}`,
+    ...(chokesAt === undefined ? [] : [`chokes beyond ${at(chokesAt)}`]),
   ].join(', ');
 }
 
 /** What past dial-ins taught of a grinder; nothing where there were none. */
-export function taughtWords(taught: Taught | undefined): string[] {
+export function taughtWords(taught: Taught | undefined, grinder: Notation): string[] {
   if (!taught) return [];
   const { dialIns, stepS, stepHalf80S, scatterPct, usualDials } = taught;
+  const at = (dial: number) => dialWords(grinder, dial);
   const from = dialIns === 1 ? 'One dial-in' : `${dialIns} dial-ins`;
   return [
-    `${from} taught: a step finer adds ${stepS.toFixed(1)} ± ${stepHalf80S.toFixed(1)} s to a shot of 28 s, like shots scatter by ${scatterPct.toFixed(1)} %, a washed coffee runs 28 s at about ${usualDials.light} light, ${usualDials.medium} medium, ${usualDials.dark} dark`,
+    `${from} taught: a step finer adds ${stepS.toFixed(1)} ± ${stepHalf80S.toFixed(1)} s to a shot of 28 s, like shots scatter by ${scatterPct.toFixed(1)} %, a washed coffee runs 28 s at about ${at(usualDials.light)} light, ${at(usualDials.medium)} medium, ${at(usualDials.dark)} dark`,
   ];
 }
 
-export function basketWords(basket: StoredBasket, units: Units): string {
+export function basketWords(basket: StoredBasket): string {
   const { diameterMm, depthMm, ratedG, pressurised } = basket;
   const size = depthMm === undefined ? `${diameterMm} mm` : `${diameterMm} mm, ${depthMm} mm deep`;
-  const rated = `${size}, rated ${massWords(ratedG, units)}`;
+  const rated = `${size}, rated ${massWords(ratedG)}`;
   return pressurised ? `${rated}, pressurised: no grind can be dialled in on it` : rated;
 }
 

@@ -12,6 +12,7 @@ import { reachOf } from '@/core/programme/reach';
 import { programmeOf } from '@/core/programme/styles';
 import { CLOCK_LABELS } from '@/core/vocabulary';
 import type { ReleaseView } from '@/views/release';
+import { NotationProvider } from '@/ui/notation';
 import { useUnits } from '@/ui/person';
 import { Plate } from '@/ui/Plate';
 import { RestStrip } from '@/ui/RestStrip';
@@ -224,7 +225,7 @@ export function ReleaseFrame({
     ),
   );
   return (
-    <>
+    <NotationProvider of={bench?.setup.grinder ?? {}}>
       <Head aria-label="Rest and stages">
         <RestStrip
           restDays={rest.restDays}
@@ -265,7 +266,7 @@ export function ReleaseFrame({
           </Side>
         </Narrow>
       </Columns>
-    </>
+    </NotationProvider>
   );
 }
 

@@ -3,6 +3,7 @@
 import Link from 'next/link';
 import { useState, type FormEvent } from 'react';
 import styled from 'styled-components';
+import { HOUSE } from '@/core/entity/house';
 import {
   CLOCK_LABELS,
   CLOCKS,
@@ -61,6 +62,7 @@ const LABELS = {
   headspace: 'Basket',
   proofGoalPct: 'A setting is proven from, % sure',
   leastLiking: 'A cup confirms from a liking of',
+  cremaGPerMl: HOUSE.cremaGPerMl.label,
   doseToleranceG: 'Dose tolerance',
   yieldToleranceG: 'Yield tolerance',
   currency: 'Currency',
@@ -80,6 +82,7 @@ const SHOWN = [
   'yieldToleranceG',
   'proofGoalPct',
   'leastLiking',
+  'cremaGPerMl',
   'currency',
   'coffeePricePerKg',
   'publicAddress',
@@ -196,6 +199,13 @@ export function HousePage({ house, backups }: { house: House; backups: BackupVie
                 quantity="leastLiking"
                 step={1}
                 {...bind('leastLiking')}
+              />
+              <QuantityInput
+                label={LABELS.cremaGPerMl}
+                quantity="cremaGPerMl"
+                step={0.05}
+                hint="Espresso with its crema; for yields read by volume"
+                {...bind('cremaGPerMl')}
               />
             </FieldGrid>
             <Choice

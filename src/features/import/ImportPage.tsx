@@ -3,7 +3,7 @@
 import Link from 'next/link';
 import { useRef } from 'react';
 import styled from 'styled-components';
-import type { ColumnDef, ColumnUnit } from '@/formats/sheets/columns';
+import type { ColumnDef, ColumnUnit, Measure } from '@/formats/sheets/columns';
 import { groupBy } from '@/core/patterns/groupBy';
 import { Button, MainButton, QuietButton } from '@/ui/Button';
 import { Choice } from '@/ui/choices';
@@ -59,7 +59,8 @@ export function ImportPage() {
       />
       <p>
         A CSV file with a header row. {SHEETS[sheet].words} Commas or semicolons, decimal points or
-        commas, grams or ounces, °C or °F. Bring releases first, then recipes, shots and tastings.{' '}
+        commas, grams or ounces, ml or fl oz, °C or °F; dials as your grinder writes them. Bring
+        releases first, then recipes, shots and tastings.{' '}
         {sheet === 'releases' && (
           <>
             <a href="/releases-template.csv" download>
@@ -146,10 +147,17 @@ function Progress({
   );
 }
 
-const UNITS: Readonly<Record<string, readonly { value: ColumnUnit; label: string }[]>> = {
+/** Nobody guesses whether a volume is in ml or fl oz. */
+const NO_UNIT = { value: '', label: 'say its unit' };
+
+const UNITS: Readonly<Record<Measure, readonly { value: ColumnUnit; label: string }[]>> = {
   mass: [
     { value: 'g', label: 'in grams' },
     { value: 'oz', label: 'in ounces' },
+  ],
+  volume: [
+    { value: 'ml', label: 'in ml' },
+    { value: 'flOz', label: 'in fl oz' },
   ],
   temperature: [
     { value: 'C', label: 'in °C' },
@@ -186,6 +194,10 @@ function MappingStep({
     const { [name]: _before, ...rest } = said.mapping;
     onSay({ mapping: column === '' ? rest : { ...rest, [name]: column } });
   };
+  const setUnit = (name: string, unit: ColumnUnit | '') => {
+    const { [name]: _before, ...rest } = said.units;
+    onSay({ units: unit === '' ? rest : { ...rest, [name]: unit } });
+  };
   return (
     <section aria-label="Mapping">
       <SectionTitle as="h2">
@@ -205,9 +217,9 @@ function MappingStep({
             {measure && said.mapping[name] !== undefined && (
               <SelectInput
                 label={`${label} is`}
-                value={said.units[name] ?? UNITS[measure]![0]!.value}
-                onChange={(unit) => onSay({ units: { ...said.units, [name]: unit as ColumnUnit } })}
-                options={UNITS[measure]!}
+                value={said.units[name] ?? (measure === 'volume' ? '' : UNITS[measure][0]!.value)}
+                onChange={(unit) => setUnit(name, unit as ColumnUnit | '')}
+                options={measure === 'volume' ? [NO_UNIT, ...UNITS[measure]] : UNITS[measure]}
               />
             )}
           </div>

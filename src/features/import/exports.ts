@@ -1,7 +1,9 @@
 /** What the house has written down, as the sheets it can bring in again: row by row. Server only. */
+import { dialWords, type Notation } from '@/core/grinder/notation';
 import type { Db } from '@/data/database';
 import { allRows } from '@/data/many';
 import { listReleases } from '@/data/releases';
+import { listSetups } from '@/data/setups';
 import { completeShot, SHOT_COLUMNS as SHOT_SELECT } from '@/data/shots';
 import { completeTasting, TASTING_COLUMNS as TASTING_SELECT } from '@/data/tastings';
 import { dayOf, timeOf } from '@/data/today';
@@ -46,10 +48,14 @@ function* recipeRows(db: Db): Generator<Row> {
       setup: setup.name,
       style: draft.style,
       decidedOn: dayOf(decidedAt),
-      dial: dial ?? undefined,
+      dial: dial === null ? undefined : dialCell(setup.grinder, dial),
       why: draft.why,
     });
 }
+
+/** A dial as its grinder writes it; a figure where that is a number. */
+const dialCell = (grinder: Notation, dial: number): Cell =>
+  (grinder.notation ?? 'numbers') === 'numbers' ? dial : dialWords(grinder, dial);
 
 /** Where a shot `s` was pulled: joined once for the whole sheet. */
 const PLACED = `
@@ -98,6 +104,7 @@ function* inPages(db: Db, places: string, rows: string): Generator<[Place, unkno
 const IN_PAGE_ORDER = 'FROM json_each(?) page CROSS JOIN';
 
 function* shotRows(db: Db): Generator<Row> {
+  const grinders = new Map(listSetups(db).map(({ name, grinder }) => [name, grinder]));
   const rows = inPages(
     db,
     `SELECT s.id, ${PLACE_COLUMNS} FROM shot s ${PLACED}`,
@@ -106,7 +113,10 @@ function* shotRows(db: Db): Generator<Row> {
   );
   for (const [place, row] of rows) {
     const shot = completeShot(Object.assign(row as object, { roastDate: place.roastDate }));
-    yield writeCells(SHOT_SHEET, shot, placeOf(place), { person: shot.pulledBy });
+    yield writeCells(SHOT_SHEET, shot, placeOf(place), {
+      person: shot.pulledBy,
+      dial: dialCell(grinders.get(place.setup) ?? {}, shot.dial),
+    });
   }
 }
 

@@ -2,7 +2,9 @@
 import { UserFault, userFault } from '@/core/errors';
 import { defineCommand, type Command } from '@/data/command';
 import type { Db } from '@/data/database';
+import { listSetups } from '@/data/setups';
 import { findHouse, type House } from '@/data/house';
+import { suggestUnits } from '@/formats/sheets/columns';
 import { parseCsv, type CsvTable } from '@/formats/sheets/csv';
 import type { ReadOptions } from '@/formats/sheets/rows';
 import { runThrough } from '@/core/runThrough';
@@ -10,6 +12,7 @@ import { prepareRecipes } from './recipes';
 import { prepareReleases } from './releases';
 import { prepareShots } from './shots';
 import { prepareTastings } from './tastings';
+import { setupNamed } from './places';
 import { SHEETS, type SheetName } from './sheets';
 import { importInput, type ImportInput, type ImportPlan, type Prepared } from './prepared';
 
@@ -37,9 +40,24 @@ export function* prepareImport(
   const table = parseCsv(csv);
   refuseUnmapped(sheet, table.columns, mapping);
   const house = findHouse(db)!;
-  const options = { mapping, units, dateOrder, today, clock: house.clock };
+  const options = {
+    mapping,
+    // What nobody said is as the header and its figures say.
+    units: { ...suggestUnits(SHEETS[sheet].columns, mapping, table), ...units },
+    dateOrder,
+    today,
+    clock: house.clock,
+    cremaGPerMl: house.cremaGPerMl,
+    notationOf: notationFinder(db),
+  };
   const prepared = yield* PREPARE[sheet](db, table, options, house);
   return { ...prepared, rows: table.rows.length };
+}
+
+/** How the grinder of a named setup writes its dials; plainly where the row names none that is here. */
+function notationFinder(db: Db): ReadOptions['notationOf'] {
+  const setups = listSetups(db);
+  return (name) => setupNamed(setups, name)?.grinder ?? {};
 }
 
 /** What an import would do: the dry run, at once. */

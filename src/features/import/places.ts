@@ -42,7 +42,7 @@ export function placeFinder(
         column: 'release',
         message: `There is no release “${where.release}” in the house. Import releases and batches first, or correct the name.`,
       };
-    const setup = setupOf(setups, where.setup);
+    const setup = setupNamed(setups, where.setup);
     if (!setup)
       return {
         column: 'setup',
@@ -81,7 +81,8 @@ function batchesOf({ batches }: StoredRelease, roastDate: string | undefined, on
   );
 }
 
-function setupOf(setups: readonly StoredSetup[], name: string): StoredSetup | undefined {
+/** The setup a row names; the only one where it names none. */
+export function setupNamed(setups: readonly StoredSetup[], name: string): StoredSetup | undefined {
   if (name === '') return setups.length === 1 ? setups[0] : undefined;
   return setups.find((setup) => plain(setup.name) === plain(name));
 }

@@ -1,5 +1,6 @@
 /** Taking in recipes of the house's own records: they teach the model, and stand on the bench. */
 import { middleSetting } from '@/core/grinder/dial';
+import { dialRangeWords, dialWords } from '@/core/grinder/notation';
 import { restSpan } from '@/core/rest/rest';
 import { readRoast } from '@/core/coffee/roast';
 import { STYLE_PROGRAMMES } from '@/core/vocabulary';
@@ -49,7 +50,7 @@ export function* prepareRecipes(
       if (dial !== undefined && (dial < grinder.min || dial > grinder.max))
         return new Refusal(
           'dial',
-          `Dial ${dial} is outside ${grinder.min}-${grinder.max} of ${grinder.name}.`,
+          `Dial ${dialWords(grinder, dial)} is outside ${dialRangeWords(grinder)} of ${grinder.name}.`,
         );
       return isKnown(db, place, entry) ? 'known' : { place, entry };
     },

@@ -182,7 +182,7 @@ it('words an effect in the reader’s own degrees', () => {
     releases: 1,
     isDifferent: true,
   } as const;
-  const american = { mass: 'oz', temperature: 'F' } as const;
+  const american = { volume: 'flOz', temperature: 'F' } as const;
   expect(findingWords(effect, 'temperatureC', american)).toMatch(
     /0\.9 °F hotter .* 1\.4 °F cooler/,
   );

@@ -10,6 +10,7 @@ import { dayWords } from '@/core/dayWords';
 import { Faults } from '@/ui/Faults';
 import { FieldGrid, SelectInput, TextInput } from '@/ui/fields';
 import { Page } from '@/ui/Page';
+import { VOLUME_LABELS } from '@/core/units';
 import { useMay, usePerson } from '@/ui/person';
 import { Notice, SectionTitle, Small, StageTitle, Table, TableScroll, TableHead } from '@/ui/type';
 import { offerUndo } from '@/ui/undo';
@@ -223,9 +224,9 @@ function Invitations({ invitations }: Pick<PeoplePageProps, 'invitations'>) {
   );
 }
 
-const MASSES = [
-  { value: 'g', label: 'grams' },
-  { value: 'oz', label: 'ounces' },
+const VOLUMES = [
+  { value: 'ml', label: VOLUME_LABELS.ml },
+  { value: 'flOz', label: VOLUME_LABELS.flOz },
 ] as const;
 const TEMPERATURES = [
   { value: 'C', label: '°C' },
@@ -241,10 +242,10 @@ function Own() {
       <SectionTitle as="h2">How figures read for {name}</SectionTitle>
       <FieldGrid $columns={2} style={{ maxWidth: 420, marginTop: 10 }}>
         <Choice
-          label="Masses in"
-          value={units.mass}
-          onChange={(mass) => save({ mass })}
-          options={MASSES}
+          label="Volumes in"
+          value={units.volume}
+          onChange={(volume) => save({ volume })}
+          options={VOLUMES}
         />
         <Choice
           label="Temperatures in"
@@ -254,7 +255,9 @@ function Own() {
         />
       </FieldGrid>
       <Faults faults={faults} />
-      <Small>Only how they are shown and typed. Cards always say grams and °C.</Small>
+      <Small>
+        Only how they are shown and typed. Masses are always in grams; cards say °C and °F.
+      </Small>
     </section>
   );
 }

@@ -4,7 +4,7 @@ import { userFault } from '@/core/errors';
 import { ROLE_LABELS, ROLES } from '@/core/roles';
 import { oneOf, text } from '@/core/schema/fields';
 import { newPersonFields } from '@/core/schema/person';
-import { MASS_UNITS, TEMPERATURE_UNITS } from '@/core/units';
+import { TEMPERATURE_UNITS, VOLUME_LABELS, VOLUME_UNITS } from '@/core/units';
 import { defineCommand, passwordHashOf, personOf } from '@/data/command';
 import { insertInvitation, markInvitationUsed, openInvitation } from '@/data/invitations';
 import {
@@ -129,14 +129,14 @@ export const saveUnits = defineCommand({
   kind: 'saveUnits',
   duty: 'self',
   input: z.strictObject({
-    mass: oneOf('Mass', MASS_UNITS),
+    volume: oneOf('Volume', VOLUME_UNITS),
     temperature: oneOf('Temperature', TEMPERATURE_UNITS),
   }),
   run: (units, context) => {
     setUnits(context.db, personOf(context).id, units);
     return {
       releaseId: null,
-      words: `reads in ${units.mass} and °${units.temperature}`,
+      words: `reads in ${VOLUME_LABELS[units.volume]} and °${units.temperature}`,
       result: {},
     };
   },

@@ -6,7 +6,7 @@ import { SectionTitle, Table, TableHead, TableScroll } from '@/ui/type';
 
 /** The player's shots and, when the round is over, the advice's beside them. */
 export function Ways({ yours, advised }: { yours: PracticeState; advised: PracticeState | null }) {
-  const { units, massFigure } = useUnits();
+  const { massFigure } = useUnits();
   const count = Math.max(yours.shots.length, advised?.shots.length ?? 0);
   if (count === 0) return null;
   const cellsOf = (state: PracticeState, i: number) => {
@@ -24,8 +24,8 @@ export function Ways({ yours, advised }: { yours: PracticeState; advised: Practi
   };
   const columns = (whose: string) => [
     `${whose} dial`,
-    `${whose} dose, ${units.mass}`,
-    `${whose} purge, ${units.mass}`,
+    `${whose} dose, g`,
+    `${whose} purge, g`,
     `${whose} time, s`,
     { words: `What ${whose.toLowerCase()} shot did` },
   ];

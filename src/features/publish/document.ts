@@ -8,6 +8,7 @@ import { RECIPE } from '@/core/entity/recipe';
 import { RELEASE } from '@/core/entity/release';
 import { userFault } from '@/core/errors';
 import { isSameDial } from '@/core/grinder/dial';
+import { dialWords } from '@/core/grinder/notation';
 import { withRatio } from '@/core/schema/recipe';
 import type { House } from '@/data/house';
 import type { Bench, ReleaseView } from '@/views/release';
@@ -59,6 +60,7 @@ export function publishedBody(
   const { draft, setup, target } = bench;
   const landed = landedAtSetting(bench);
   const { recipe } = draft;
+  const dial = dialOf(bench, landed);
   return {
     roastery: house.name,
     coffee: {
@@ -79,7 +81,8 @@ export function publishedBody(
     setup: {
       machine: setup.machine.name,
       grinder: setup.grinder.name,
-      dial: dialOf(bench, landed),
+      dial,
+      ...(setup.grinder.notation !== 'numbers' && { dialWords: dialWords(setup.grinder, dial) }),
       basket: setup.basket.name,
       diameterMm: setup.basket.diameterMm,
       ratedG: setup.basket.ratedG,

@@ -27,6 +27,7 @@ const FIGURES = [
   'dial',
   'doseG',
   'yieldG',
+  'yieldMl',
   'timeS',
   'firstDripS',
   'clock',

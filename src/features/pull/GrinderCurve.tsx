@@ -2,6 +2,7 @@
 
 import styled from 'styled-components';
 import { finerSign } from '@/core/grinder/dial';
+import { dialWords } from '@/core/grinder/notation';
 import type { CurvePoint } from '@/core/advice/curve';
 import type { Bench } from '@/views/release';
 import { likely } from '@/ui/likely';
@@ -66,6 +67,7 @@ export function GrinderCurve({
   const scale = scaleOf(curve, [...timed.map(({ timeS }) => timeS), ...target.timeS]);
   const finer = finerSign(setup.grinder) < 0 ? '← finer' : 'finer →';
   const advised = bench.advice.setting.dial;
+  const written = (dial: number) => dialWords(setup.grinder, dial);
   const used = [...new Set(timed.flatMap(({ lacks }) => lacks))];
   const area = [
     ...curve.map(({ dial, interval80 }) => `${scale.x(dial)} ${scale.y(interval80[1])}`),
@@ -81,7 +83,7 @@ export function GrinderCurve({
       <Svg
         viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
         role="img"
-        aria-label={`Dial against time. Advised dial ${advised}. ${curveWords(curve, advised)}`}
+        aria-label={`Dial against time. Advised dial ${written(advised)}. ${curveWords(curve, advised, written)}`}
       >
         <rect
           x={PAD.left}
@@ -117,7 +119,7 @@ export function GrinderCurve({
         ))}
         {scale.dialTicks.map((dial) => (
           <text key={dial} x={scale.x(dial)} y={HEIGHT - PAD.bottom + 15} textAnchor="middle">
-            {dial}
+            {written(dial)}
           </text>
         ))}
         {[low, high].map((seconds) => (
@@ -159,10 +161,14 @@ function scaleOf(curve: readonly CurvePoint[], times: readonly number[]) {
   };
 }
 
-function curveWords(curve: readonly CurvePoint[], dial: number): string {
+function curveWords(
+  curve: readonly CurvePoint[],
+  dial: number,
+  written: (dial: number) => string,
+): string {
   const nearest = curve.reduce((best, point) =>
     Math.abs(point.dial - dial) < Math.abs(best.dial - dial) ? point : best,
   );
   const [low, high] = nearest.interval80;
-  return `At ${nearest.dial}: ${nearest.timeS.toFixed(0)} s, ${likely(low.toFixed(0), high.toFixed(0))}.`;
+  return `At ${written(nearest.dial)}: ${nearest.timeS.toFixed(0)} s, ${likely(low.toFixed(0), high.toFixed(0))}.`;
 }

@@ -2,6 +2,7 @@
 
 import { useState } from 'react';
 import styled from 'styled-components';
+import { dialWords } from '@/core/grinder/notation';
 import { costWords, type CoffeePrice } from '@/core/money';
 import type { Bench } from '@/views/release';
 import { Button, QuietButton } from '@/ui/Button';
@@ -23,6 +24,11 @@ const Verdict = styled.td`
     color: var(--verdigris);
     font-weight: 640;
   }
+`;
+
+const Rough = styled.small`
+  display: block;
+  color: var(--ink-soft);
 `;
 
 /** So many are drawn at once; a dial-in rarely has more. */
@@ -48,7 +54,7 @@ export function Ledger({
   const earlierShots = shotCount - shots.length;
   const newest = [...shots].reverse();
   const shown = isWhole ? newest : newest.slice(0, AT_FIRST);
-  const { units, mass, massFigure } = useUnits();
+  const { mass, massFigure, volume } = useUnits();
   return (
     <section>
       <SectionTitle>
@@ -62,8 +68,8 @@ export function Ledger({
             columns={[
               'Shot',
               'Dial',
-              `Dose, ${units.mass}`,
-              `Yield, ${units.mass}`,
+              'Dose, g',
+              'Yield, g',
               'Time, s',
               'First drip, s',
               'Day',
@@ -76,11 +82,14 @@ export function Ledger({
               <tr key={shot.id}>
                 <td>{shot.number}</td>
                 <td>
-                  {shot.dial}
+                  {dialWords(setup.grinder, shot.dial)}
                   {shot.purged ? ` purged${shot.purgeG ? ` ${massFigure(shot.purgeG)}` : ''}` : ''}
                 </td>
                 <td>{massFigure(shot.doseG)}</td>
-                <td>{massFigure(shot.yieldG)}</td>
+                <td>
+                  {massFigure(shot.yieldG)}
+                  {shot.yieldMl !== undefined && <Rough> {volume(shot.yieldMl)}, rough</Rough>}
+                </td>
                 <td>{shot.timeS.toFixed(1)}</td>
                 <td>{shot.firstDripS?.toFixed(1) ?? ''}</td>
                 <td>{shot.restDays}</td>

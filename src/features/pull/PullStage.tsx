@@ -114,7 +114,7 @@ function BenchWork({ bench, pull, releaseId, price }: BenchWorkProps) {
   const { target, shots, advice, draft } = bench;
   // Only what was touched is kept: all else follows recipe, shots and advice, whoever changes them.
   const [edits, setEdits] = useState<Partial<ShotText>>({});
-  const text: ShotText = { ...prefill(bench), ...edits };
+  const text: ShotText = { ...prefill(bench, pull.cremaGPerMl), ...edits };
   const form = useRef<ShotFormHandle>(null);
   const command = useCommand();
   const queue = useOutbox(`bench ${draft.dialInId}`);
@@ -135,7 +135,7 @@ function BenchWork({ bench, pull, releaseId, price }: BenchWorkProps) {
     onDrip: (atS) => timer.markDrip(atS),
     onFull: (atS) => timer.stopAt(atS),
     onSettled: ({ yieldG, overrunG, trace }) =>
-      change({ yieldG: yieldG.toFixed(1), overrunG: String(overrunG), trace }),
+      change({ yieldG: yieldG.toFixed(1), yieldMl: '', overrunG: String(overrunG), trace }),
   });
   // A scale that does not answer leaves the clock to the hand.
   const isFollowed = live.live.scale === 'waking' || live.live.scale === 'ready';
@@ -242,6 +242,7 @@ function BenchWork({ bench, pull, releaseId, price }: BenchWorkProps) {
         faultOf={(field) => queue.faultOf(field) ?? command.faultOf(field)}
         isBusy={queue.isBusy || command.isBusy || !mayPull}
         handle={form}
+        cremaGPerMl={pull.cremaGPerMl}
         stopAtG={live.live.stopAtG}
         refractometer={live.refractometer}
       />

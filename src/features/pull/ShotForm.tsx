@@ -2,6 +2,8 @@
 
 import { useImperativeHandle, useRef, type FormEvent, type Ref } from 'react';
 import styled from 'styled-components';
+import { volumeOfMass } from '@/core/extraction/volume';
+import { dialMoveWords, dialWords } from '@/core/grinder/notation';
 import { SEEN, SEEN_LABELS, type Seen } from '@/core/vocabulary';
 import type { Bench } from '@/views/release';
 import type { Refractometer } from '@/devices/instruments';
@@ -14,7 +16,14 @@ import { Key, labelText, Notice, Small } from '@/ui/type';
 import { bindTo } from '@/ui/useTextForm';
 import { BeforeShot } from './BeforeShot';
 import { MoreOfShot } from './MoreOfShot';
-import { isOverruled, needsPurge, purgeOfTick, type ShotText } from './shotEntry';
+import {
+  byVolume,
+  isOverruled,
+  needsPurge,
+  purgeOfTick,
+  yieldOf,
+  type ShotText,
+} from './shotEntry';
 
 const Form = styled.form`
   display: grid;
@@ -65,6 +74,8 @@ export interface ShotFormProps {
   readonly faultOf: (field: string) => string | undefined;
   readonly isBusy: boolean;
   readonly handle: Ref<ShotFormHandle>;
+  /** What a visible millilitre weighs here. */
+  readonly cremaGPerMl: number;
   /** Weight at which the pump is to stop. */
   readonly stopAtG: number;
   /** Null where strength is measured by hand. */
@@ -79,6 +90,7 @@ export function ShotForm({
   faultOf,
   isBusy,
   handle,
+  cremaGPerMl,
   stopAtG,
   refractometer,
 }: ShotFormProps) {
@@ -97,6 +109,15 @@ export function ShotForm({
     onLog();
   };
   const bind = bindTo(text, onChange, faultOf);
+  const isByVolume = text.yieldMl !== '';
+  const readByVolume = (isRead: boolean) => {
+    const { yieldG } = bench.draft.recipe;
+    onChange(
+      isRead
+        ? byVolume(volumeOfMass(yieldG, cremaGPerMl), cremaGPerMl)
+        : { yieldMl: '', yieldG: String(yieldG) },
+    );
+  };
   const toggleSeen = (word: Seen) =>
     onChange({
       seen: text.seen.includes(word)
@@ -116,14 +137,28 @@ export function ShotForm({
           {...bind('dial')}
         />
         <QuantityInput label="Dose" quantity="doseG" step={0.1} large {...bind('doseG')} />
-        <QuantityInput
-          label="Yield"
-          quantity="shotYieldG"
-          step={0.1}
-          inputRef={yieldRef}
-          large
-          {...bind('yieldG')}
-        />
+        {isByVolume ? (
+          <QuantityInput
+            label="Yield"
+            quantity="shotYieldMl"
+            step={1}
+            inputRef={yieldRef}
+            large
+            {...bind('yieldMl')}
+            onChange={(ml) => onChange(byVolume(ml, cremaGPerMl))}
+            hint={`about ${text.yieldG || '?'} g, rough`}
+          />
+        ) : (
+          <QuantityInput
+            label="Yield"
+            quantity="shotYieldG"
+            step={0.1}
+            inputRef={yieldRef}
+            large
+            {...bind('yieldG')}
+            onChange={(typed) => onChange(yieldOf(typed, cremaGPerMl))}
+          />
+        )}
         <QuantityInput label="Time" quantity="timeS" step={0.1} large {...bind('timeS')} />
         <QuantityInput
           label="First drip"
@@ -144,6 +179,9 @@ export function ShotForm({
         <Chip isSelected={text.purged} onChange={(purged) => onChange({ purged })}>
           Purged {purgeWords}
         </Chip>
+        <Chip isSelected={isByVolume} onChange={readByVolume}>
+          Yield by volume
+        </Chip>
         {SEEN.map((word) => (
           <Chip key={word} isSelected={text.seen.includes(word)} onChange={() => toggleSeen(word)}>
             {SEEN_LABELS[word]}
@@ -152,12 +190,13 @@ export function ShotForm({
       </ChipRow>
       {needsPurge(text, bench) && !text.purged && (
         <Small role="status">
-          The dial moves {lastDial} → {text.dial}: purge {purgeWords}, then press <Key>P</Key>.
+          The dial moves {dialMoveWords(grinder, Number(lastDial), Number(text.dial))}: purge{' '}
+          {purgeWords}, then press <Key>P</Key>.
         </Small>
       )}
       {isOverruled(text, bench) && (
         <OverruleReason
-          label={`Your change: dial ${text.dial}, ${bench.advice.setting.dial} is advised; reason (optional)`}
+          label={`Your change: dial ${dialWords(grinder, Number(text.dial))}, ${dialWords(grinder, bench.advice.setting.dial)} is advised; reason (optional)`}
           reasons={[
             'I know this grinder',
             'Taste says so',

@@ -116,7 +116,7 @@ export function TimerReadout({
   onSpeed: (speed: number) => void;
 }) {
   const { phase, elapsedS, firstDripS } = timer;
-  const { mass, massFigure, units } = useUnits();
+  const { mass, massFigure } = useUnits();
   const hasScale = live.scale === 'waking' || live.scale === 'ready';
   const isRunning = phase === 'running' || phase === 'dripped';
   const next = hasScale && phase === 'running' ? 'stops' : NEXT[phase];
@@ -148,7 +148,7 @@ export function TimerReadout({
         <Scale>
           {live.scale === 'waking' || weightG === undefined
             ? `Simulated scale ${live.scale === 'waking' ? 'wakes' : 'ready'}`
-            : `${mass(Math.max(0, weightG))}, ${massFigure(live.flowGS, 1)} ${units.mass}/s`}
+            : `${mass(Math.max(0, weightG))}, ${massFigure(live.flowGS, 1)} g/s`}
         </Scale>
       )}
       {hasScale && !isRunning && (

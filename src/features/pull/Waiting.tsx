@@ -2,6 +2,7 @@
 
 import type { Commands } from '@/core/command/inputs';
 import { Button, QuietButton } from '@/ui/Button';
+import { useDialWords } from '@/ui/notation';
 import { useUnits } from '@/ui/person';
 import { discard, tryAgain, type Entry, type Trouble } from '@/ui/outbox';
 import { Notice } from '@/ui/type';
@@ -24,10 +25,11 @@ export function Waiting({
   trouble: Trouble | null;
 }) {
   const { mass } = useUnits();
+  const written = useDialWords();
   if (waiting.length === 0) return null;
   const words = ({ input }: Entry) => {
     const { dial, doseG, yieldG, timeS } = input as Commands['logShot']['asks'];
-    return `${String(dial)}, ${mass(Number(doseG))} → ${mass(Number(yieldG))}, ${String(timeS)} s`;
+    return `${written(Number(dial))}, ${mass(Number(doseG))} → ${mass(Number(yieldG))}, ${String(timeS)} s`;
   };
   const refused = waiting.filter(({ faults }) => faults);
   const kept = waiting.filter(({ faults }) => !faults);

@@ -5,6 +5,8 @@ import { SHOT, type ShotEntered } from '@/core/entity/shot';
 import { valueWords } from '@/core/entity/words';
 import { userFault } from '@/core/errors';
 import { extraction } from '@/core/extraction/extraction';
+import { massOfVolume } from '@/core/extraction/volume';
+import { dialWords } from '@/core/grinder/notation';
 import {
   dripInTime,
   isDripInTime,
@@ -19,6 +21,8 @@ import { keepBefore } from '@/data/edits';
 import { versionProvenBy } from '@/data/publications';
 import { changedByShot, findDraft } from '@/data/dialIns';
 import { findRelease } from '@/data/releases';
+import { findHouse } from '@/data/house';
+import { findSetup } from '@/data/setups';
 import {
   findShot,
   findShotWhereabouts,
@@ -58,16 +62,28 @@ export const logShot = defineCommand({
     if (!draft || !batch)
       throw userFault('notFound', 'draftId', 'The recipe on the bench is gone. Reload the page.');
     const pulledAt = momentOfShot(input.pulledAt);
-    insertShot(db, id, { ...input, pulledAt }, personOf(context).id);
+    const grinder = findSetup(db, draft.setupId)!.grinder;
+    const shot = { ...input, ...weighed(input, db) };
+    insertShot(db, id, { ...shot, pulledAt }, personOf(context).id);
     if (trace) insertTrace(db, id, trace);
     return {
       releaseId: draft.releaseId,
-      words: `logged a shot at ${input.dial}: ${input.doseG} → ${input.yieldG} g in ${input.timeS} s${input.overruled ? `, overruling the advice: ${input.overruled}` : ''}`,
+      words: `logged a shot at ${dialWords(grinder, input.dial)}: ${input.doseG} → ${shot.yieldG} g${input.yieldMl === undefined ? '' : ' by volume, rough,'} in ${input.timeS} s${input.overruled ? `, overruling the advice: ${input.overruled}` : ''}`,
       result: { shotId: id },
       alsoChanged: changedByShot(db, draft.id, pulledAt),
     };
   },
 });
+
+/** The mass of a yield that was read by volume; of one that was weighed, what the scale said. */
+function weighed(
+  { yieldG, yieldMl }: Pick<ShotEntered, 'yieldG' | 'yieldMl'>,
+  db: Context['db'],
+): Pick<ShotEntered, 'yieldG'> {
+  return yieldMl === undefined
+    ? { yieldG }
+    : { yieldG: massOfVolume(yieldMl, findHouse(db)!.cremaGPerMl) };
+}
 
 /** The moment of a shot, as its bench says if that can be. */
 function momentOfShot(said: string | undefined): string {
@@ -90,8 +106,9 @@ export const correctShot = defineCommand({
     .strictObject({ shotId: z.string().max(64), rowVersion: z.number().int(), ...shotEntry })
     .refine(isDripInTime, dripInTime)
     .refine(isYieldPlausible, thinYield),
-  run: ({ shotId, rowVersion, ...fields }, context) => {
+  run: ({ shotId, rowVersion, ...typed }, context) => {
     const { db, id } = context;
+    const fields = { ...typed, ...weighed(typed, db) };
     const found = findShotWhereabouts(db, shotId);
     const before = findShot(db, shotId);
     if (!found || found.removed || !before)

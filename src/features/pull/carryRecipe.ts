@@ -45,7 +45,7 @@ export const carryRecipe = defineCommand({
     putOnBench(db, releaseId, id);
     return {
       releaseId,
-      words: `carried the recipe over to the batch roasted ${dayWords(roastDate)}, dial ${advice.setting.dial}`,
+      words: `carried the recipe over to the batch roasted ${dayWords(roastDate)}, dial ${carried.dialWords}`,
       result: { draftId: id },
     };
   },

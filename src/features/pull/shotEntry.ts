@@ -2,6 +2,12 @@
 import { entriesOf } from '@/core/entity/field';
 import { SHOT } from '@/core/entity/shot';
 import type { Fault } from '@/core/errors';
+import {
+  massOfVolume,
+  readVolume,
+  USUAL_CREMA_G_PER_ML,
+  volumeOfMass,
+} from '@/core/extraction/volume';
 import { fullPurge } from '@/core/grinder/retention';
 import { quantityFault } from '@/core/limits';
 import type { Trace } from '@/core/trace/schema';
@@ -15,13 +21,40 @@ export type ShotText = EntryText<typeof SHOT> & {
 };
 
 /** Prefilled from the recipe, the last shot and the advice; only the time is left to enter. */
-export function prefill({ draft, shots, advice }: Bench): ShotText {
+export function prefill(
+  { draft, shots, advice }: Bench,
+  cremaGPerMl = USUAL_CREMA_G_PER_ML,
+): ShotText {
   const { yieldG, temperatureC, clock } = draft.recipe;
   const beans = shots.at(-1)?.beans ?? SHOT.beans.unsaid;
   return {
     ...textOf(SHOT, { ...advice.setting, yieldG, temperatureC, clock, beans }),
+    // Who reads cups by their marks goes on reading them.
+    ...(shots.at(-1)?.yieldMl !== undefined &&
+      byVolume(volumeOfMass(yieldG, cremaGPerMl), cremaGPerMl)),
     trace: null,
   };
+}
+
+/** A yield read by volume, and what it weighs: the rest of the screen reads grams. */
+export function byVolume(
+  ml: number | string,
+  cremaGPerMl: number,
+): Pick<ShotText, 'yieldG' | 'yieldMl'> {
+  const read = readNumber(String(ml));
+  return {
+    yieldMl: String(ml),
+    yieldG: typeof read === 'number' ? String(massOfVolume(read, cremaGPerMl)) : '',
+  };
+}
+
+/** A typed yield: grams, unless it names millilitres or fluid ounces itself. */
+export function yieldOf(
+  typed: string,
+  cremaGPerMl: number,
+): Pick<ShotText, 'yieldG'> & Partial<Pick<ShotText, 'yieldMl'>> {
+  const ml = readVolume(typed);
+  return ml === null ? { yieldG: typed } : byVolume(ml, cremaGPerMl);
 }
 
 /** Grams a tick of "purged" stands for: as advised for the advised dial, else what clears the grinder. */

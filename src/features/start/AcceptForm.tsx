@@ -5,6 +5,7 @@ import { useState, type FormEvent, type ReactNode } from 'react';
 import styled from 'styled-components';
 import { USUAL_FIRST_DRIP_S } from '@/core/extraction/clock';
 import { middleSetting } from '@/core/grinder/dial';
+import { dialWords, type Notation } from '@/core/grinder/notation';
 import type { Proposal } from '@/core/start/propose';
 import { CLOCK_LABELS, type BrewStyle, type TemperatureSchool } from '@/core/vocabulary';
 import type { BatchView, ReleaseView } from '@/views/release';
@@ -14,6 +15,7 @@ import { Faults } from '@/ui/Faults';
 import { QuantityInput } from '@/ui/fields';
 import { readNumber } from '@/core/readNumber';
 import { likely } from '@/ui/likely';
+import { NotationProvider } from '@/ui/notation';
 import { OverruleReason } from '@/ui/OverruleReason';
 import { useMay, useUnits } from '@/ui/person';
 import { readingText, Small } from '@/ui/type';
@@ -170,14 +172,16 @@ export function AcceptForm(props: AcceptFormProps) {
           large
           {...bind('temperatureC')}
         />
-        <QuantityInput
-          label="Dial to start at"
-          quantity="dial"
-          step={setup?.grinder.stepSize ?? 1}
-          hint={grindHint(proposal)}
-          large
-          {...bind('startDial')}
-        />
+        <NotationProvider of={setup?.grinder ?? {}}>
+          <QuantityInput
+            label="Dial to start at"
+            quantity="dial"
+            step={setup?.grinder.stepSize ?? 1}
+            hint={grindHint(proposal, setup?.grinder ?? {})}
+            large
+            {...bind('startDial')}
+          />
+        </NotationProvider>
         <QuantityInput
           label="Time from"
           quantity="timeS"
@@ -261,10 +265,11 @@ function ratioWords({ doseG, yieldG }: RecipeText): string {
     : 'ratio unknown';
 }
 
-function grindHint({ grindSteps, startDial }: Proposal): string {
+function grindHint({ grindSteps, startDial }: Proposal, grinder: Notation): string {
   if (startDial !== null) {
     const [low, high] = startDial.interval80;
-    return likely(low.toFixed(1), high.toFixed(1));
+    const written = (dial: number) => dialWords(grinder, Number(dial.toFixed(1)));
+    return likely(written(low), written(high));
   }
   const size = Math.abs(grindSteps) === 1 ? '1 step' : `${Math.abs(grindSteps)} steps`;
   const words =

@@ -2,6 +2,7 @@
 
 import { PUSHED, type Pushed } from '@/core/start/propose';
 import type { Change } from '@/core/start/comingFrom';
+import { useDialWords } from '@/ui/notation';
 import { useUnits } from '@/ui/person';
 import { SelectInput } from '@/ui/fields';
 import { Notice, SectionTitle, Small, Table, TableHead, TableScroll } from '@/ui/type';
@@ -43,6 +44,7 @@ export function ComingFrom({
 
 function Changes({ compared: { changes, name, dial } }: { compared: Compared }) {
   const units = useUnits();
+  const written = useDialWords();
   const known = PUSHED.flatMap((variable) => {
     const change = changes[variable];
     return change ? [{ variable, change }] : [];
@@ -83,10 +85,14 @@ function Changes({ compared: { changes, name, dial } }: { compared: Compared }) 
             {dial && (
               <tr>
                 <td>Dial</td>
-                <td>{dial.from}</td>
-                <td>{dial.to}</td>
+                <td>{written(dial.from)}</td>
+                <td>{written(dial.to)}</td>
                 <td>
-                  <strong>{dial.from === dial.to ? 'stays' : `${dial.from} → ${dial.to}`}</strong>
+                  <strong>
+                    {dial.from === dial.to
+                      ? 'stays'
+                      : `${written(dial.from)} → ${written(dial.to)}`}
+                  </strong>
                 </td>
                 <td />
                 <td className="words">on this grinder; purge before the first shot</td>

@@ -4,6 +4,7 @@ import { userFault } from '@/core/errors';
 import { DRAFT } from '@/core/entity/draft';
 import { entryShape } from '@/core/entity/entry';
 import { RECIPE } from '@/core/entity/recipe';
+import { dialRangeWords, dialWords } from '@/core/grinder/notation';
 import { oneOf, text } from '@/core/schema/fields';
 import { STYLES, STYLE_LABELS } from '@/core/vocabulary';
 import { defineCommand, personOf } from '@/data/command';
@@ -56,7 +57,7 @@ export const acceptRecipe = defineCommand({
       throw userFault(
         'badInput',
         'startDial',
-        `Dial ${input.startDial} is outside ${grinder.min}-${grinder.max} of ${grinder.name}. Enter a setting the grinder has.`,
+        `Dial ${dialWords(grinder, input.startDial)} is outside ${dialRangeWords(grinder)} of ${grinder.name}. Enter a setting the grinder has.`,
       );
     if (basedOn !== undefined && (findBenchDraft(db, input.releaseId)?.id ?? null) !== basedOn)
       throw userFault(

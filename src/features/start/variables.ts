@@ -1,6 +1,6 @@
 /** The five variables of a proposal as people read them. */
 import type { Proposal, Pushed } from '@/core/start/propose';
-import { F_PER_C, ouncesOf } from '@/core/units';
+import { F_PER_C } from '@/core/units';
 import type { useUnits } from '@/ui/person';
 import { signed } from '@/ui/signed';
 
@@ -32,8 +32,6 @@ export const VARIABLES: Readonly<Record<Pushed, Variable>> = {
   doseG: { title: 'Dose', short: 'Dose', unit: ' g', digits: 1, span: [16, 19] },
 };
 
-const OZ_DIGITS = 3;
-
 /** How a variable's values and changes are written in a person's units. */
 export function formatsOf(name: Pushed, { mass, temperature, units }: ReturnType<typeof useUnits>) {
   const { unit, digits } = VARIABLES[name];
@@ -44,7 +42,6 @@ export function formatsOf(name: Pushed, { mass, temperature, units }: ReturnType
     return name === 'temperatureC' ? temperature(value) : `${value.toFixed(digits)}${unit}`;
   };
   const formatChange = (value: number) => {
-    if (name === 'doseG' && units.mass === 'oz') return signed(ouncesOf(value), OZ_DIGITS);
     const shown = name === 'temperatureC' && units.temperature === 'F' ? F_PER_C * value : value;
     return signed(shown, Math.max(1, digits));
   };

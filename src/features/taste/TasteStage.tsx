@@ -3,6 +3,7 @@
 import Link from 'next/link';
 import { useState } from 'react';
 import styled from 'styled-components';
+import { dialWords } from '@/core/grinder/notation';
 import type { Bench, BenchShot, ReleaseView } from '@/views/release';
 import { useUnits } from '@/ui/person';
 import { SelectInput } from '@/ui/fields';
@@ -44,7 +45,7 @@ function Tasting({ view, bench, newest }: { view: ReleaseView; bench: Bench; new
   const options = bench.shots
     .map(({ id, number, dial, yieldG, timeS, mark }) => ({
       value: id,
-      label: `Shot ${number}: ${mass(yieldG)} in ${timeS.toFixed(1)} s at ${dial}${mark.landed ? ', landed' : ''}`,
+      label: `Shot ${number}: ${mass(yieldG)} in ${timeS.toFixed(1)} s at ${dialWords(bench.setup.grinder, dial)}${mark.landed ? ', landed' : ''}`,
     }))
     .reverse();
   return (

@@ -43,6 +43,8 @@ export const recipeBodySchema = z.object({
     machine: name,
     grinder: name,
     dial: figure,
+    /** As its grinder writes it, where that is no plain number. */
+    dialWords: name.optional(),
     basket: name,
     diameterMm: figure,
     ratedG: figure,

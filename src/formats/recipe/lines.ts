@@ -10,6 +10,7 @@ import {
   TEMPERATURE_SCHOOL_LABELS,
 } from '@/core/vocabulary';
 import { programmeWords, shortProgrammeWords } from '@/core/programme/words';
+import { fahrenheitOf } from '@/core/units';
 import type { RecipeBody } from './document';
 
 export type CardLine =
@@ -75,14 +76,14 @@ export function cardLines(body: RecipeBody): Readonly<Record<CardLine, string>> 
     Dose: `${recipe.doseG.toFixed(1)} g`,
     'In the cup': `${recipe.yieldG.toFixed(1)} g`,
     Time: `${recipe.timeS[0]}-${recipe.timeS[1]} s ${CLOCK_LABELS[recipe.clock]}`,
-    Temperature: `${recipe.temperatureC.toFixed(1)} °C`,
+    Temperature: `${recipe.temperatureC.toFixed(1)} °C (${fahrenheitOf(recipe.temperatureC).toFixed(0)} °F)`,
     Ratio: `1:${recipe.ratio.toFixed(2)}`,
     Tolerances: `dose ± ${tolerance.doseG} g, yield ± ${tolerance.yieldG} g`,
     Programme: `${STYLE_LABELS[body.style]}: ${recipe.programme ?? ''}`,
     'Step by step': stepsWords(recipe),
     'Temperature is meant': body.temperatureMeasured,
     Basket: `${setup.basket}, ${setup.diameterMm} mm, rated ${setup.ratedG} g`,
-    'Made on': `${setup.machine}; ${setup.grinder} at ${setup.dial}. Your dial will differ: grind for the time.`,
+    'Made on': `${setup.machine}; ${setup.grinder} at ${setup.dialWords ?? setup.dial}. Your dial will differ: grind for the time.`,
     Rest: `Use from day ${recipe.restDays[0]} to ${recipe.restDays[1]} after the roast of ${dayWords(coffee.roastDate)}`,
     Served: coffee.serving === undefined ? '' : SERVED_LABELS[coffee.serving],
     'Look for': (coffee.promisedNotes ?? []).join(', '),

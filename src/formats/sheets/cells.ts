@@ -2,6 +2,8 @@
  * The columns of a spreadsheet from the fields of an entity, and the way of values into cells and out.
  * A field travels because it is a field: there is no second list to forget it in.
  */
+import { readVolume } from '@/core/extraction/volume';
+import { readDial, type Notation } from '@/core/grinder/notation';
 import { readNumber } from '@/core/readNumber';
 import { entriesOf, isNeeded, type Field, type Fields } from '@/core/entity/field';
 import { LIMITS, type LimitName } from '@/core/limits';
@@ -21,6 +23,8 @@ interface Way {
 export interface CellOptions {
   readonly units: Units;
   readonly dateOrder: DateOrder;
+  /** How the grinder of this row writes its dials; as numbers when absent. */
+  readonly notation?: Notation;
 }
 
 /** Names of the columns a range has. */
@@ -29,6 +33,7 @@ export const rangeColumns = (name: string): readonly [string, string] => [`${nam
 function measureOf(limit: LimitName): Pick<ColumnDef, 'measure'> {
   const { unit } = LIMITS[limit];
   if (unit === 'g') return { measure: 'mass' };
+  if (unit === 'ml') return { measure: 'volume' };
   return unit === '°C' ? { measure: 'temperature' } : {};
 }
 
@@ -43,7 +48,7 @@ function wayOf(name: string, field: Field): Way {
   const one = (
     read: (text: string, options: CellOptions) => unknown,
     write: (value: never) => Cell,
-    extra: Pick<ColumnDef, 'measure'> = {},
+    extra: Pick<ColumnDef, 'measure' | 'isDial'> = {},
   ): Way => ({
     columns: {
       [name]: {
@@ -61,12 +66,17 @@ function wayOf(name: string, field: Field): Way {
   switch (field.kind) {
     case 'quantity': {
       const { named } = field;
+      const isVolume = measureOf(field.limit).measure === 'volume';
       const levelOf = (text: string) =>
         named?.find(({ label }) => plain(label) === plain(text))?.level;
       return one(
-        (text, { units }) => levelOf(text) ?? figureIn(text, units[name]),
+        (text, { units, notation }) => {
+          if (field.limit === 'dial') return readDial(notation ?? {}, text);
+          if (isVolume && units[name] === undefined) return readVolume(text) ?? textOf(text);
+          return levelOf(text) ?? figureIn(text, units[name]);
+        },
         (value: number) => value,
-        measureOf(field.limit),
+        { ...measureOf(field.limit), ...(field.limit === 'dial' && { isDial: true }) },
       );
     }
     case 'range':
@@ -106,6 +116,9 @@ function wayOf(name: string, field: Field): Way {
       return one(jsonOf, (value: unknown) => JSON.stringify(value));
   }
 }
+
+/** A figure nobody can place: the text it is, for the edge to name. */
+const textOf = (text: string) => (text === '' ? undefined : text);
 
 function rangeWay(name: string, field: Field): Way {
   const [from, to] = rangeColumns(name);

@@ -3,8 +3,10 @@
  * Recognised by words, to be confirmed by a person before anything is read.
  */
 import { readNumber } from '@/core/readNumber';
-import { celsiusOf, G_PER_OZ } from '@/core/units';
+import { celsiusOf, G_PER_OZ, ML_PER_FL_OZ } from '@/core/units';
 import { type CsvTable } from './csv';
+
+export type Measure = 'mass' | 'volume' | 'temperature';
 
 export interface ColumnDef {
   readonly label: string;
@@ -12,16 +14,18 @@ export interface ColumnDef {
   /** Headers it goes by, the first is the one we write. */
   readonly headers: readonly string[];
   /** A quantity that people write in more than one unit. */
-  readonly measure?: 'mass' | 'temperature';
+  readonly measure?: Measure;
+  /** A setting, in the notation of its grinder. */
+  readonly isDial?: true;
 }
 export type Columns = Readonly<Record<string, ColumnDef>>;
 
 /** Our column → the file's column; absent when the file has none. */
 export type Mapping<C extends string = string> = Readonly<Partial<Record<C, string>>>;
 
-export const COLUMN_UNITS = ['g', 'oz', 'C', 'F'] as const;
+export const COLUMN_UNITS = ['g', 'oz', 'ml', 'flOz', 'C', 'F'] as const;
 export type ColumnUnit = (typeof COLUMN_UNITS)[number];
-/** Unit of the columns that have one; grams and °C when absent. */
+/** Unit of the columns that have one; grams and °C when absent, a volume must say. */
 export type Units = Readonly<Partial<Record<string, ColumnUnit>>>;
 
 /** Words without case, signs and spacing: how headers and values are compared. */
@@ -33,7 +37,7 @@ export const plain = (text: string) =>
 
 /** Unit words a header may end in; they say nothing of what the column is. */
 const UNIT_WORDS =
-  /( (g|gr|grams?|oz|ounces?|c|f|celsius|fahrenheit|deg|degrees?|s|sec|secs|seconds?|ml|pct|percent|m|masl|bar))+$/;
+  /( (g|gr|grams?|oz|ounces?|c|f|celsius|fahrenheit|deg|degrees?|s|sec|secs|seconds?|ml|fl|pct|percent|m|masl|bar))+$/;
 
 const withoutUnit = (header: string) => plain(header).replace(UNIT_WORDS, '');
 
@@ -72,10 +76,24 @@ export function suggestUnits(columns: Columns, mapping: Mapping, table: CsvTable
       const figures = table.rows
         .map((row) => readNumber(row[at] ?? ''))
         .filter((value) => typeof value === 'number');
-      return [[name, measure === 'mass' ? massUnit(header, figures) : heatUnit(header, figures)]];
+      const unit = UNIT_OF[measure](header, figures);
+      return unit === undefined ? [] : [[name, unit]];
     }),
   );
 }
+
+type UnitGuess = (header: string, figures: readonly number[]) => ColumnUnit | undefined;
+
+const UNIT_OF: Readonly<Record<Measure, UnitGuess>> = {
+  mass: massUnit,
+  temperature: heatUnit,
+  // Forty-eight can be millilitres only, but one and a half may be either: nobody guesses a volume.
+  volume: (header) => {
+    const words = plain(header);
+    if (/\b(fl|oz|ounces?)\b/.test(words)) return 'flOz';
+    return /\b(ml|millilit(re|er)s?)\b/.test(words) ? 'ml' : undefined;
+  },
+};
 
 function massUnit(header: string, figures: readonly number[]): ColumnUnit {
   const words = plain(header).split(' ');
@@ -94,13 +112,15 @@ function heatUnit(header: string, figures: readonly number[]): ColumnUnit {
 /** Digits kept of a converted figure: what a scale and a thermometer can read. */
 const DIGITS = 2;
 
-/** A figure of a column in grams or °C; text that is no figure is handed on as it is. */
+/** A figure of a column in grams, millilitres or °C; text that is no figure is handed on as it is. */
 export function figureIn(text: string, unit: ColumnUnit | undefined): number | string | undefined {
   const value = readNumber(text);
   if (typeof value !== 'number') return value;
   switch (unit) {
     case 'oz':
       return Number((value * G_PER_OZ).toFixed(DIGITS));
+    case 'flOz':
+      return Number((value * ML_PER_FL_OZ).toFixed(DIGITS));
     case 'F':
       return Number(celsiusOf(value).toFixed(DIGITS));
     default:

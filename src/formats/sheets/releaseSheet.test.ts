@@ -8,7 +8,15 @@ const suggestMapping = (columns: readonly string[]) => suggest(RELEASE_COLUMNS, 
 function read(csv: string, dateOrder: DateOrder = 'ymd') {
   const table = parseCsv(csv);
   const mapping = suggestMapping(table.columns);
-  const options = { mapping, dateOrder, units: {}, clock: 'pump', today: '2026-05-20' } as const;
+  const options = {
+    mapping,
+    dateOrder,
+    units: {},
+    clock: 'pump',
+    cremaGPerMl: 0.75,
+    notationOf: () => ({}),
+    today: '2026-05-20',
+  } as const;
   return runThrough(readReleases(table, options));
 }
 

@@ -2,6 +2,7 @@
 import { readNumber } from '@/core/readNumber';
 import type { z } from 'zod';
 import type { Fields } from '@/core/entity/field';
+import { dialFault, type Notation } from '@/core/grinder/notation';
 import type { Clock } from '@/core/vocabulary';
 import {
   columnName,
@@ -11,14 +12,18 @@ import {
   type CellOptions,
   type Cells,
 } from './cells';
-import type { Columns, Mapping } from './columns';
+import type { ColumnDef, Columns, Mapping } from './columns';
 import { sheetRow, type CsvTable } from './csv';
 
-export interface ReadOptions extends CellOptions {
+export interface ReadOptions extends Omit<CellOptions, 'notation'> {
   readonly mapping: Mapping;
   readonly today: string;
   /** The house's clock, for sheets that do not say. */
   readonly clock: Clock;
+  /** How the grinder of a setup writes its dials, by the name a row has for it. */
+  readonly notationOf: (setup: string) => Notation;
+  /** What a visible millilitre weighs in this house. */
+  readonly cremaGPerMl: number;
 }
 
 export interface RowFault {
@@ -73,11 +78,20 @@ export function* readEntries<S extends z.ZodType>(
   const faults: RowFault[] = [];
   for (const { at, row, cells } of rowsOf(table, columns, mapping)) {
     if (at % PROGRESS_EVERY === 0) yield at;
-    const read = schema.safeParse(complete(readCells(fields, cells, options), cells));
+    const notation = options.notationOf(cells('setup'));
+    const raw = readCells(fields, cells, { ...options, notation });
+    const read = schema.safeParse(complete(raw, cells));
     if (read.success) entries.push({ row, entry: read.data });
-    else faults.push(...faultsOf(read.error, row, { fields, columns, mapping, cells }));
+    else faults.push(...faultsOf(read.error, row, { fields, columns, mapping, cells, notation }));
   }
   return { entries, faults };
+}
+
+/** A figure that cannot be placed, with what is missing to place it. */
+function unreadable(column: ColumnDef | undefined, text: string, notation: Notation) {
+  if (column?.measure === 'volume' && typeof readNumber(text) === 'number')
+    return `“${text}” is a volume without a unit. Say ml or fl oz beside its column, or write it as ${text} ml.`;
+  return column?.isDial ? dialFault(notation, text) : null;
 }
 
 /** Faults of a schema as faults of a row, at the column each came from. */
@@ -89,7 +103,14 @@ export function faultsOf(
     columns,
     mapping,
     cells,
-  }: { fields: Fields; columns: Columns; mapping: Mapping; cells: Cells },
+    notation = {},
+  }: {
+    fields: Fields;
+    columns: Columns;
+    mapping: Mapping;
+    cells: Cells;
+    notation?: Notation;
+  },
 ): RowFault[] {
   return error.issues.map(({ path, message }) => {
     const field = String(path.findLast((part) => typeof part === 'string') ?? '');
@@ -105,7 +126,7 @@ export function faultsOf(
       // A fault of a word is said with the words people write.
       message: isUnknownWord
         ? `“${text}” is not known here. Write one of: ${words.join('; ')}.`
-        : message,
+        : (unreadable(columns[column], text, notation) ?? message),
     };
   });
 }

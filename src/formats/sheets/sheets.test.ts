@@ -15,6 +15,8 @@ function optionsFor(columns: Parameters<typeof suggestMapping>[0], csv: string) 
     dateOrder: 'dmy',
     today: '2026-05-20',
     clock: 'pump',
+    cremaGPerMl: 0.75,
+    notationOf: (setup) => (setup === 'Lettered' ? { notation: 'letters', divisions: 8 } : {}),
   };
   return { table, options };
 }
@@ -109,6 +111,38 @@ describe('a sheet of shots', () => {
       seen: ['spurt', 'holes'],
       tdsPct: 9.4,
       person: 'Tobin',
+    });
+  });
+
+  it('reads dials as their grinder writes them, and says how where it cannot', () => {
+    const rows = (dial: string) =>
+      `coffee,date,setup,grind,in,out,time,temp\nA,20/04/2026,Lettered,${dial},18,36,28,93`;
+    const read = (dial: string) => {
+      const { table, options } = optionsFor(SHOT_COLUMNS, rows(dial));
+      return runThrough(readShots(table, options));
+    };
+    expect(read('9 c').entries[0]!.entry.dial).toBe(74);
+    expect(read('9 K').faults).toMatchObject([
+      { row: 2, column: 'grind', message: expect.stringMatching(/“9 K”.*A to H/) as string },
+    ]);
+  });
+
+  it('takes a volume for a mass, but never one without a unit', () => {
+    const read = (header: string, figure: string) => {
+      const { table, options } = optionsFor(
+        SHOT_COLUMNS,
+        `coffee,date,grind,in,${header},time,temp\nA,20/04/2026,9,18,${figure},28,93`,
+      );
+      return runThrough(readShots(table, options));
+    };
+    const weighed = ({ entries }: ReturnType<typeof read>) => entries[0]!.entry;
+    expect(weighed(read('yield ml', '48'))).toMatchObject({ yieldMl: 48, yieldG: 36 });
+    expect(weighed(read('volume', '48 ml'))).toMatchObject({ yieldMl: 48, yieldG: 36 });
+    expect(weighed(read('volume fl oz', '1.6')).yieldMl).toBeCloseTo(47.3, 1);
+    expect(read('volume', '48').faults).toContainEqual({
+      row: 2,
+      column: 'volume',
+      message: expect.stringMatching(/without a unit.*ml or fl oz/) as string,
     });
   });
 

@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { entryShape } from '@/core/entity/entry';
 import { day, text } from '@/core/entity/field';
 import { SHOT } from '@/core/entity/shot';
+import { massOfVolume } from '@/core/extraction/volume';
 import { dripInTime, isDripInTime, isYieldPlausible, thinYield } from '@/core/schema/shot';
 import { columnsOf } from './cells';
 import type { CsvTable } from './csv';
@@ -25,8 +26,8 @@ export const SHOT_SHEET = {
   }),
 } as const;
 
-/** The house's clock and the recipe's temperature stand where a sheet says none. */
-export const SHOT_COLUMNS = columnsOf(SHOT_SHEET, ['clock', 'temperatureC']);
+/** The house's clock and the recipe's temperature stand where a sheet says none; a volume for a mass. */
+export const SHOT_COLUMNS = columnsOf(SHOT_SHEET, ['clock', 'temperatureC', 'yieldG']);
 
 const shape = entryShape(SHOT_SHEET);
 const hour = z.string().regex(/^([01]?\d|2[0-3]):[0-5]\d(:[0-5]\d)?$/, {
@@ -51,7 +52,15 @@ export function readShots(table: CsvTable, options: ReadOptions) {
       fields: SHOT_SHEET,
       columns: SHOT_COLUMNS,
       schema: shotRow,
-      complete: ({ clock = options.clock, ...raw }) => ({ ...raw, clock }),
+      complete: ({ clock = options.clock, ...raw }) => ({
+        ...raw,
+        clock,
+        // A mass in the sheet was weighed, or worked out with the factor of its day.
+        ...(raw.yieldG === undefined &&
+          typeof raw.yieldMl === 'number' && {
+            yieldG: massOfVolume(raw.yieldMl, options.cremaGPerMl),
+          }),
+      }),
     },
     options,
   );
