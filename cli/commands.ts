@@ -7,6 +7,7 @@ import { MOST_CHARACTERS, readBag } from '@/core/bag/readBag';
 import { easeOf } from '@/core/ease/ease';
 import { extraction } from '@/core/extraction/extraction';
 import { finerSign, middleSetting, slopePrior } from '@/core/grinder/dial';
+import { retentionHint } from '@/core/grinder/retentionHint';
 import { learnGrinder, type GrinderMemory } from '@/core/grinder/memory';
 import { CARRY_VERDICTS, carryOver } from '@/core/rest/carry';
 import { REST_STATES, restOn } from '@/core/rest/rest';
@@ -191,6 +192,9 @@ const memory = z.object({
   between: z.array(z.number().min(0)).length(5),
   noiseSd: z.number().positive(),
   oddRate: z.number().min(0).max(0.5),
+  people: z
+    .record(z.string(), z.object({ sd: z.number().positive(), shots: z.number().min(0) }))
+    .optional(),
   lnTimeS: meanSd.optional(),
   light: meanSd.optional(),
   dark: meanSd.optional(),
@@ -239,18 +243,31 @@ const grinder = command({
       )
       .max(MOST_DIAL_INS),
   }),
-  output: z.object({ memory }),
+  output: z.object({
+    memory,
+    retentionHint: z.object({ retentionG: z.number(), lnGain: z.number() }).optional(),
+  }),
   run: ({ grinder: asked, dialIns }) => {
     const dial = asked.referenceDial ?? dialIns[0]?.target.startDial ?? middleSetting(asked);
-    const past = dialIns.map(({ release, ...dialIn }) =>
-      pastDialIn(
-        { ...dialIn, grinder: asked, basket: { ratedG: dialIn.target.doseG } },
-        grindFeatures(release),
-        dial,
-      ),
-    );
-    const learnt = learnGrinder(past, slopePrior(asked), dial);
-    return { memory: { ...learnt, ...readable(learnt, asked) } };
+    const pastWith = (retentionG: number) =>
+      dialIns.map(({ release, ...dialIn }) =>
+        pastDialIn(
+          {
+            ...dialIn,
+            grinder: { ...asked, retentionG },
+            basket: { ratedG: dialIn.target.doseG },
+          },
+          grindFeatures(release),
+          dial,
+        ),
+      );
+    const slope = slopePrior(asked);
+    const learnt = learnGrinder(pastWith(asked.retentionG), slope, dial);
+    const hint = retentionHint(pastWith, slope, asked.retentionG);
+    return {
+      memory: { ...learnt, ...readable(learnt, asked) },
+      ...(hint && { retentionHint: hint }),
+    };
   },
 });
 

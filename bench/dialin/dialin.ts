@@ -26,6 +26,10 @@ export interface Tried {
   readonly end: Ended | 'never';
   /** Taken for proven, though the setting's own mean lies outside the window. */
   readonly isFalse: boolean;
+  /** How sure it said it was, 0-1. */
+  readonly said?: number | undefined;
+  /** Whether each shot fell inside what was expected of it, eight in ten. */
+  readonly expected: readonly boolean[];
 }
 
 /** Dials in until the strategy takes a setting for proven or nearest, or is given up. */
@@ -36,18 +40,30 @@ export function dialIn(
   shots: Shot[] = [],
 ): Tried {
   let grams = 0;
+  const expected: boolean[] = [];
   for (;;) {
     const asked = strategy(bench, shots);
-    if (typeof asked === 'string') {
+    if ('end' in asked) {
       const last = shots.at(-1)!;
       const meanS = bench.meanS({ dial: last.dial, doseG: last.aimDoseG ?? TARGET.doseG });
       const isInside = meanS >= TARGET.timeS[0] && meanS <= TARGET.timeS[1];
-      return { shots: shots.length, grams, end: asked, isFalse: asked === 'proven' && !isInside };
+      return {
+        shots: shots.length,
+        grams,
+        ...asked,
+        isFalse: asked.end === 'proven' && !isInside,
+        expected,
+      };
     }
     if (shots.length === MOST_SHOTS)
-      return { shots: MOST_SHOTS + 1, grams, end: 'never', isFalse: false };
+      return { shots: MOST_SHOTS + 1, grams, end: 'never', isFalse: false, expected };
+    const shot = bench.pull(asked);
+    if (asked.interval80) {
+      const [low, high] = asked.interval80;
+      expected.push(shot.timeS >= low && shot.timeS <= high);
+    }
     shots.push({
-      ...bench.pull(asked),
+      ...shot,
       ...(asked.doseG !== TARGET.doseG && { aimDoseG: asked.doseG }),
     });
     grams += asked.doseG + asked.purgeG;
@@ -132,6 +148,19 @@ export function measuresOf(
   add('nearest', share(isNearest), '%');
   const isFalse = (one: Tried) => one.isFalse;
   add('false among the proven', share(isFalse, proven), '%');
+  const said = proven.flatMap((one) => one.said ?? []);
+  if (said.length > 0) {
+    const mean = said.reduce((sum, one) => sum + one, 0) / said.length;
+    add('said to hold the window', 100 * mean, '%');
+    add('held the window', 100 - share(isFalse, proven), '%');
+  }
+  const expected = tried.flatMap((one) => one.expected);
+  if (expected.length > 0)
+    add(
+      'shots inside their 80 % band',
+      (100 * expected.filter(Boolean).length) / expected.length,
+      '%',
+    );
   return measures;
 }
 

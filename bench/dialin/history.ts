@@ -6,9 +6,9 @@ import { targetSchema } from '@/core/schema/target';
 import type { Shot } from '@/core/schema/shot';
 import type { Measure } from '../measure';
 import { dialIn, measuresOf, type Tried } from './dialin';
-import { simulatedHouse, statisticalHouse, type HouseBench, type HouseOf } from './houses';
+import { ofKind, simulatedHouse, statisticalHouse, type HouseBench, type HouseOf } from './houses';
 import { advisor } from './strategies';
-import { RATED_G, TARGET } from './truths';
+import { RATED_G, TARGET, windowOf } from './truths';
 
 const HISTORY_SEED = 5000;
 
@@ -30,10 +30,20 @@ export function afterHistory(houseOf: HouseOf, seed: number, past: number, trim 
   );
 }
 
-function asPast({ grinder, startDial, features }: HouseBench, shots: readonly Shot[]): PastDialIn {
-  const target = targetSchema.parse({ ...TARGET, clock: 'pump', startDial });
+function asPast(
+  { grinder, startDial, features, clock = 'pump' }: HouseBench,
+  shots: readonly Shot[],
+): PastDialIn {
+  const target = targetSchema.parse({ ...TARGET, clock, timeS: windowOf(clock), startDial });
   return pastDialIn({ target, grinder, basket: { ratedG: RATED_G }, shots }, features, 0);
 }
+
+/** Houses whose shots scatter less or more than the prior says, and one that times from the first drip. */
+const OTHERWISE = [
+  { name: 'steady hand (3 %)', kind: { noiseSd: 0.03 } },
+  { name: 'unsteady hand (7 %)', kind: { noiseSd: 0.07 } },
+  { name: 'clock from the first drip', kind: { timesFromDrip: true } },
+] as const;
 
 /** Histories of the simulator take minutes, so fewer houses have long ones. */
 const TRIED: readonly { truth: string; house: HouseOf; past: number; houses: number }[] = [
@@ -43,12 +53,20 @@ const TRIED: readonly { truth: string; house: HouseOf; past: number; houses: num
     past,
     houses: past > 30 ? 100 : 300,
   })),
-  ...[0, 3, 10, 30].map((past) => ({
+  ...[0, 3, 10, 30, 100].map((past) => ({
     truth: 'simulator',
     house: simulatedHouse,
     past,
-    houses: past > 10 ? 60 : 150,
+    houses: past > 30 ? 30 : past > 10 ? 60 : 150,
   })),
+  ...OTHERWISE.flatMap(({ name, kind }) =>
+    [0, 10, 30].map((past) => ({
+      truth: `statistical, ${name}`,
+      house: ofKind(kind),
+      past,
+      houses: 150,
+    })),
+  ),
 ];
 
 /** The same by how many dial-ins a grinder remembers, with the dose trimmed and locked. */

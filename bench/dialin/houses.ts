@@ -15,6 +15,7 @@ import {
   drawnGrinder,
   grinderOf,
   RATED_G,
+  timedFromDrip,
   type TrueBench,
 } from './truths';
 
@@ -34,6 +35,15 @@ export interface HouseBench extends TrueBench {
 
 export type HouseOf = (seed: number) => (coffee: number) => HouseBench;
 
+/** What is otherwise with a house. */
+export interface HouseKind {
+  /** sd of ln time between like shots. */
+  readonly noiseSd?: number;
+  readonly timesFromDrip?: boolean;
+  /** What it believes its grinder keeps, as a share of what it does keep. */
+  readonly toldShare?: number;
+}
+
 function coffeeOf(seed: number) {
   const chance = chanceFrom(seed);
   const roastLevel = chance.oneOf([-1, 0, 1]);
@@ -52,32 +62,39 @@ const ruled = (f: GrindFeatures, rule: GrindFeatures) =>
   f.light * rule.light + f.dark * rule.dark + f.intensity * rule.intensity;
 
 /** ln time straight in dial, dose and yield. */
-export const statisticalHouse: HouseOf = (seed) => {
-  const chance = chanceFrom(seed);
-  const { lnPerStep, retentionG } = drawnGrinder(chance);
-  const level = LEVEL_SD * chance.normal();
-  const truth = {
-    light: RULE.light + RULE_SD.light * chance.normal(),
-    dark: RULE.dark + RULE_SD.dark * chance.normal(),
-    intensity: RULE.intensity + RULE_SD.intensity * chance.normal(),
-  };
-  return (coffee) => {
-    const own = coffeeOf(SEEDS_APART * seed + coffee);
-    const lnMean =
-      Math.log(CENTRE_S) + level + ruled(own.features, truth) + COFFEE_SD * own.chance.normal();
-    const perStep = lnPerStep * Math.exp(SLOPE_SHARE_SD * own.chance.normal());
-    return {
-      features: own.features,
-      ...benchOfMean(own.chance, {
-        grinder: grinderOf(retentionG),
-        startDial: own.startDial,
-        lnMean,
-        lnPerStep: perStep,
-        doseExponent: 1.4 + 0.25 * own.chance.normal(),
-      }),
+export const statisticalHouse = ofKind({});
+
+export function ofKind({ noiseSd, timesFromDrip = false, toldShare = 1 }: HouseKind): HouseOf {
+  return (seed) => {
+    const chance = chanceFrom(seed);
+    const { lnPerStep, retentionG } = drawnGrinder(chance);
+    const level = LEVEL_SD * chance.normal();
+    const truth = {
+      light: RULE.light + RULE_SD.light * chance.normal(),
+      dark: RULE.dark + RULE_SD.dark * chance.normal(),
+      intensity: RULE.intensity + RULE_SD.intensity * chance.normal(),
+    };
+    return (coffee) => {
+      const own = coffeeOf(SEEDS_APART * seed + coffee);
+      const lnMean =
+        Math.log(CENTRE_S) + level + ruled(own.features, truth) + COFFEE_SD * own.chance.normal();
+      const perStep = lnPerStep * Math.exp(SLOPE_SHARE_SD * own.chance.normal());
+      const bench = {
+        features: own.features,
+        ...benchOfMean(own.chance, {
+          grinder: grinderOf(retentionG),
+          startDial: own.startDial,
+          lnMean,
+          lnPerStep: perStep,
+          doseExponent: 1.4 + 0.25 * own.chance.normal(),
+          toldG: toldShare * retentionG,
+          ...(noiseSd !== undefined && { noiseSd }),
+        }),
+      };
+      return timesFromDrip ? timedFromDrip(bench, own.chance) : bench;
     };
   };
-};
+}
 
 /** The same by the shot simulator: the burrs stay, the coffees change. */
 export const simulatedHouse: HouseOf = (seed) => {

@@ -6,12 +6,17 @@ import { PURGE_TIMES_RETENTION } from '@/core/grinder/retention';
 import type { Grinder } from '@/core/schema/setup';
 import type { Shot } from '@/core/schema/shot';
 import { targetSchema } from '@/core/schema/target';
-import { RATED_G, TARGET, type Asked, type TrueBench } from './truths';
+import { RATED_G, TARGET, windowOf, type Asked, type TrueBench } from './truths';
 
-/** What to pull next; null when the setting of the last shot is taken for proven or the nearest there is. */
-export type Strategy = (bench: TrueBench, shots: readonly Shot[]) => Asked | Ended;
+/** What to pull next; or that the setting of the last shot is taken for proven, or the nearest there is. */
+export type Strategy = (bench: TrueBench, shots: readonly Shot[]) => Asked | End;
 
 export type Ended = 'proven' | 'nearest';
+export interface End {
+  readonly end: Ended;
+  /** How sure it said it was that the setting holds the window, 0-1. */
+  readonly said?: number | undefined;
+}
 
 /** Two in a row inside the window at one setting, as people take it for proof. */
 export const twoInARow =
@@ -19,7 +24,9 @@ export const twoInARow =
   (bench, shots) => {
     const [before, last] = shots.slice(-2);
     const isSame = before?.dial === last?.dial && before?.aimDoseG === last?.aimDoseG;
-    return before && last && isSame && lands(before) && lands(last) ? 'proven' : next(bench, shots);
+    return before && last && isSame && lands(before) && lands(last)
+      ? { end: 'proven' }
+      : next(bench, shots);
   };
 
 const CENTRE_S = 28;
@@ -90,7 +97,8 @@ export interface AdvisorOptions {
 
 export function advisor({ retention, trim, known = false, ...learnt }: AdvisorOptions): Strategy {
   return (bench, shots) => {
-    const target = targetSchema.parse({ ...TARGET, clock: 'pump', startDial: bench.startDial });
+    const { clock = 'pump', startDial } = bench;
+    const target = targetSchema.parse({ ...TARGET, clock, timeS: windowOf(clock), startDial });
     const grinder: Grinder = {
       ...bench.grinder,
       retentionG: retention ? bench.grinder.retentionG : 0,
@@ -104,9 +112,11 @@ export function advisor({ retention, trim, known = false, ...learnt }: AdvisorOp
       doseSchool: trim ? 'trim' : 'locked',
       ...learnt,
     });
-    if (isProvenStatus(advice.status)) return 'proven';
-    if (advice.status === 'nearest') return 'nearest';
-    return { ...advice.setting, purgeG: retention ? advice.purgeG : 0 };
+    const said = advice.proof?.inWindow;
+    if (isProvenStatus(advice.status)) return { end: 'proven', said };
+    if (advice.status === 'nearest') return { end: 'nearest', said };
+    const { interval80 } = advice.expect;
+    return { ...advice.setting, purgeG: retention ? advice.purgeG : 0, interval80 };
   };
 }
 

@@ -3,6 +3,7 @@ import { chamberAfter, effectiveDial } from '@/core/grinder/retention';
 import { chanceFrom, type Chance } from '@/core/random';
 import type { Grinder } from '@/core/schema/setup';
 import type { Shot } from '@/core/schema/shot';
+import type { Clock } from '@/core/vocabulary';
 import { drawStation, type DrawnStation } from '@/core/shot/drawStation';
 import { pullAt, type Station } from '@/core/shot/station';
 
@@ -20,6 +21,8 @@ export interface Asked {
   readonly dial: number;
   readonly doseG: number;
   readonly purgeG: number;
+  /** What the advisor expects of it on the target's clock: eight in ten, s. */
+  readonly interval80?: readonly [number, number];
 }
 
 export interface TrueBench {
@@ -29,6 +32,8 @@ export interface TrueBench {
   /** Change of ln time per step finer, and the dial that gives the centre of the window. */
   readonly lnPerStep: number;
   readonly idealDial: number;
+  /** The clock the house times by; the pump's when absent. */
+  readonly clock?: Clock;
   readonly pull: (asked: Asked) => Shot;
   /** What a setting gives without the noise of a shot, once the grinder has settled on it, s. */
   readonly meanS: (setting: Pick<Asked, 'dial' | 'doseG'>) => number;
@@ -74,19 +79,25 @@ export function benchOfMean(
     lnMean,
     lnPerStep,
     doseExponent,
+    noiseSd = 0.045,
+    toldG = grinder.retentionG,
   }: {
     readonly grinder: Grinder;
     readonly startDial: number;
     readonly lnMean: number;
     readonly lnPerStep: number;
     readonly doseExponent: number;
+    /** sd of ln time between like shots. */
+    readonly noiseSd?: number;
+    /** What the house believes the grinder keeps, where that is not so. */
+    readonly toldG?: number;
   },
 ): TrueBench {
   let chamber: number | null = null;
   const meanAt = (dial: number, doseG: number) =>
     lnMean - lnPerStep * dial + doseExponent * Math.log(doseG / TARGET.doseG);
   return {
-    grinder,
+    grinder: { ...grinder, retentionG: toldG },
     startDial,
     lnPerStep,
     idealDial: (lnMean - Math.log(CENTRE_S)) / lnPerStep,
@@ -102,9 +113,32 @@ export function benchOfMean(
       const lnTime =
         meanAt(ground, doseIn) +
         Math.log(yieldG / TARGET.yieldG) +
-        0.045 * chance.normal() +
+        noiseSd * chance.normal() +
         badPrep;
       return shotOf({ dial, doseG, purgeG, yieldG, timeS: Math.exp(lnTime), firstDripS: 6 });
+    },
+  };
+}
+
+/** Seconds to the first drip a first-drip house never notes, and how they scatter. */
+const DRIP_S = { mean: 6, sd: 1 } as const;
+
+/** The same window on either clock. */
+export function windowOf(clock: Clock): [number, number] {
+  const offS = clock === 'pump' ? 0 : DRIP_S.mean;
+  return [TARGET.timeS[0] - offS, TARGET.timeS[1] - offS];
+}
+
+/** A house that starts its clock at the first drip, and notes no drip. */
+export function timedFromDrip<B extends TrueBench>(bench: B, chance: Chance): B {
+  return {
+    ...bench,
+    clock: 'firstDrip',
+    pull: (asked) => {
+      const { firstDripS: _unnoted, ...shot } = bench.pull(asked);
+      const dripS = DRIP_S.mean + DRIP_S.sd * chance.normal();
+      const timeS = Math.max(1, Math.round(10 * (shot.timeS - dripS)) / 10);
+      return { ...shot, clock: 'firstDrip', timeS };
     },
   };
 }

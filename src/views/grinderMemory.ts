@@ -7,17 +7,24 @@ import { grindFeatures, pastDialIn } from '@/core/advice/pastDialIn';
 import type { NextInput } from '@/core/advice/types';
 import { readRoast } from '@/core/coffee/roast';
 import { slopePrior } from '@/core/grinder/dial';
-import { learnGrinder, REMEMBERED_DIAL_INS, type GrinderMemory } from '@/core/grinder/memory';
+import {
+  learningGrinder,
+  REMEMBERED_DIAL_INS,
+  type GrinderMemory,
+  type PastDialIn,
+} from '@/core/grinder/memory';
+import { seekingRetention, type RetentionHint } from '@/core/grinder/retentionHint';
 import { taughtBy, type Taught } from '@/core/grinder/taught';
 import { restSpan } from '@/core/rest/rest';
+import { runThrough } from '@/core/runThrough';
 import { completeDraft, type StoredDraft } from '@/data/dialIns';
 import { prepared, type Db } from '@/data/database';
 import { erasOf } from '@/data/eras';
 import { dialToday, type Era } from '@/core/grinder/era';
 import type { Shot } from '@/core/schema/shot';
-import { listParts, type StoredGrinder } from '@/data/equipment';
+import { findPart, listParts, type StoredGrinder } from '@/data/equipment';
 import type { House } from '@/data/house';
-import { kept } from '@/data/kept';
+import { kept, prepareKept, type KeptOptions } from '@/data/kept';
 import { findReleases } from '@/data/releases';
 import { allSetups, type StoredSetup } from '@/data/setups';
 import { shotsOfDialIns } from '@/data/shots';
@@ -53,14 +60,31 @@ export function grinderMemoryOf(
   return memoryOf(db, house, grinder, style).memory;
 }
 
+export interface GrinderLesson extends Taught {
+  /** What it seems to keep, where that is not what its profile says. */
+  readonly hint: RetentionHint | null;
+}
+
 /** What each grinder has taught in the style of the house, by its id; those that taught nothing are missing. */
-export function listTaught(db: Db, house: House): Readonly<Record<string, Taught>> {
-  return Object.fromEntries(
-    listParts(db, 'grinder').flatMap((grinder) => {
-      const taught = taughtBy(memoryOf(db, house, grinder, house.brewStyle).memory, grinder);
-      return taught === null ? [] : [[grinder.id, taught]];
-    }),
-  );
+export async function listTaught(
+  db: Db,
+  house: House,
+): Promise<Readonly<Record<string, GrinderLesson>>> {
+  await renewGrinderMemories(db, house);
+  const lessons: Record<string, GrinderLesson> = {};
+  for (const grinder of listParts(db, 'grinder')) {
+    const style = house.brewStyle;
+    const taught = taughtBy(memoryOf(db, house, grinder, style).memory, grinder);
+    if (taught === null) continue;
+    const options = { ...keptAs(grinder.id, style), name: 'retention hint' };
+    const seeking = () => {
+      const { pastWith } = gather(db, house, grinder, style);
+      return seekingRetention(pastWith, slopePrior(grinder), grinder.retentionG);
+    };
+    await prepareKept(db, options, seeking);
+    lessons[grinder.id] = { ...taught, hint: kept(db, options, () => runThrough(seeking())) };
+  }
+  return lessons;
 }
 
 interface Known {
@@ -69,50 +93,112 @@ interface Known {
   readonly dialIns: ReadonlySet<string>;
 }
 
+const keptAs = (grinderId: string, style: string): KeptOptions => ({
+  name: 'grinder memory',
+  restsOn: MODEL_RESTS_ON,
+  key: `${grinderId} ${style}`,
+});
+
 function memoryOf(
   db: Db,
   house: House,
   grinder: StoredGrinder,
   style: StoredDraft['style'],
 ): Known {
-  const key = `${grinder.id} ${style}`;
-  return kept(db, { name: 'grinder memory', restsOn: MODEL_RESTS_ON, key }, () => {
-    const drafts = prepared(db, OF_GRINDER).all(grinder.id, style).map(completeDraft).reverse();
-    const dialInIds = drafts.map(({ dialInId }) => dialInId);
-    const shotsOf = shotsOfDialIns(db, dialInIds);
-    const eras = erasOf(db, grinder.id);
-    const releases = new Map(
-      findReleases(
-        db,
-        drafts.map(({ releaseId }) => releaseId),
-      ).map((release) => [release.id, release]),
-    );
-    const setups = allSetups(db);
-    const referenceDial = grinder.referenceDial ?? drafts[0]?.startDial ?? grinder.min;
-    const past = drafts.flatMap((draft) => {
-      const release = releases.get(draft.releaseId);
-      const batch = release?.batches.find(({ id }) => id === draft.batchId);
-      const basket = setups.get(draft.setupId)?.basket;
-      if (!release || !batch || !basket) return [];
-      const roast = readRoast(batch, house.roastMap);
-      const opensOn = restSpan(roast.level ?? 0, house.restSchool).opens;
-      const shots = shotsOf(draft.dialInId)
-        .filter(({ isSimulated }) => !isSimulated)
-        .flatMap((shot) => onTodaysDial(advisedShot(shot, []), shot.pulledAt, eras));
-      const features = grindFeatures(factsOf(release, { roast, restDays: undefined }));
-      return [
-        pastDialIn(
-          { target: targetOf(house, draft, { roast, opensOn }), grinder, basket, shots },
-          features,
-          referenceDial,
-        ),
-      ];
-    });
-    return {
-      memory: learnGrinder(past, slopePrior(grinder), referenceDial),
-      dialIns: new Set(dialInIds),
-    };
+  return kept(db, keptAs(grinder.id, style), () =>
+    runThrough(learningMemory(db, house, grinder, style)),
+  );
+}
+
+const MARK: KeptOptions = { name: 'grinder memories are fresh', restsOn: MODEL_RESTS_ON };
+
+/**
+ * Learns anew, in steps, what no longer holds: asked for after a command, so that whoever looks next finds it
+ * learnt. Nothing is done while all of it holds.
+ */
+export async function renewGrinderMemories(db: Db, house: House): Promise<void> {
+  await prepareKept(db, MARK, function* () {
+    const used = prepared(
+      db,
+      `SELECT DISTINCT u.grinder_id AS grinderId, q.style AS style FROM (${DECIDED}) q
+       JOIN setup u ON u.id = q.setupId`,
+    ).all() as { grinderId: string; style: StoredDraft['style'] }[];
+    yield;
+    return used;
   });
+  const used = kept(db, MARK, () => [] as { grinderId: string; style: StoredDraft['style'] }[]);
+  for (const { grinderId, style } of used) {
+    const grinder = findPart(db, 'grinder', grinderId);
+    if (grinder)
+      await prepareKept(db, keptAs(grinderId, style), () =>
+        learningMemory(db, house, grinder, style),
+      );
+  }
+}
+
+/** By database and key: what was learnt last, and from which rows. */
+const learnt = new WeakMap<
+  Db,
+  Map<string, { readonly rows: string; readonly memory: GrinderMemory }>
+>();
+
+/** Learns from the dial-ins as they stand; where their rows are what they were, nothing is learnt again. */
+function* learningMemory(
+  db: Db,
+  house: House,
+  grinder: StoredGrinder,
+  style: StoredDraft['style'],
+): Generator<number, Known> {
+  const { dialIns, referenceDial, pastWith } = gather(db, house, grinder, style);
+  const past = pastWith(grinder.retentionG);
+  const slope = slopePrior(grinder);
+  const rows = JSON.stringify([slope, referenceDial, past]);
+  let ofDb = learnt.get(db);
+  if (!ofDb) learnt.set(db, (ofDb = new Map()));
+  const key = `${grinder.id} ${style}`;
+  const before = ofDb.get(key);
+  if (before?.rows === rows) return { memory: before.memory, dialIns };
+  yield 0;
+  const memory = yield* learningGrinder(past, slope, referenceDial);
+  ofDb.set(key, { rows, memory });
+  return { memory, dialIns };
+}
+
+/** A grinder's decided dial-ins in a style, as rows for any retention it might have. */
+function gather(db: Db, house: House, grinder: StoredGrinder, style: StoredDraft['style']) {
+  const drafts = prepared(db, OF_GRINDER).all(grinder.id, style).map(completeDraft).reverse();
+  const dialInIds = drafts.map(({ dialInId }) => dialInId);
+  const shotsOf = shotsOfDialIns(db, dialInIds);
+  const eras = erasOf(db, grinder.id);
+  const releases = new Map(
+    findReleases(
+      db,
+      drafts.map(({ releaseId }) => releaseId),
+    ).map((release) => [release.id, release]),
+  );
+  const setups = allSetups(db);
+  const referenceDial = grinder.referenceDial ?? drafts[0]?.startDial ?? grinder.min;
+  const found = drafts.flatMap((draft) => {
+    const release = releases.get(draft.releaseId);
+    const batch = release?.batches.find(({ id }) => id === draft.batchId);
+    const basket = setups.get(draft.setupId)?.basket;
+    if (!release || !batch || !basket) return [];
+    const roast = readRoast(batch, house.roastMap);
+    const opensOn = restSpan(roast.level ?? 0, house.restSchool).opens;
+    const shots = shotsOf(draft.dialInId)
+      .filter(({ isSimulated }) => !isSimulated)
+      .flatMap((shot) => onTodaysDial(advisedShot(shot, []), shot.pulledAt, eras));
+    const features = grindFeatures(factsOf(release, { roast, restDays: undefined }));
+    return [{ target: targetOf(house, draft, { roast, opensOn }), basket, shots, features }];
+  });
+  return {
+    dialIns: new Set(dialInIds),
+    referenceDial,
+    pastWith: (retentionG: number): PastDialIn[] =>
+      found.map(({ features, ...dialIn }) =>
+        pastDialIn({ ...dialIn, grinder: { ...grinder, retentionG } }, features, referenceDial),
+      ),
+  };
 }
 
 /** A shot with its dial as it reads today; nothing where new burrs or an unknown zero point lie between. */

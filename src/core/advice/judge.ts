@@ -77,7 +77,7 @@ export function memoryReference({ ratedG }: NextInput['basket'], dial: number): 
 }
 
 /** The shots on the pump's clock, what they are counted from, and the window they are meant for. */
-export function timedShots(input: Pick<NextInput, 'target' | 'grinder' | 'shots'>) {
+export function timedShots(input: Pick<NextInput, 'target' | 'grinder' | 'shots' | 'memory'>) {
   const { target, grinder, shots } = input;
   const dripS = usualFirstDrip(shots);
   const offsetS = target.clock === 'firstDrip' ? dripS : 0;
@@ -156,7 +156,7 @@ interface Clocks {
 
 function timedOf(
   shot: Shot,
-  { target, grinder }: Pick<NextInput, 'target' | 'grinder'>,
+  { target, grinder, memory }: Pick<NextInput, 'target' | 'grinder' | 'memory'>,
   { dripS, offsetS, beans }: Clocks & { beans: BeanState },
 ): TimedShot {
   const { timeS, sdS } = timeOnClock(shot, target.clock, dripS);
@@ -169,7 +169,14 @@ function timedOf(
     purgeG: purgeOf(shot, grinder.retentionG),
     restDays: shot.restDays ?? null,
     choked: isChoked(shot, target, timeS),
+    noiseShare: noiseShareOf(shot, memory),
   };
+}
+
+/** How much more or less than the grinder's shots in general those of its barista scatter. */
+function noiseShareOf({ pulledBy }: Shot, memory: NextInput['memory']): number | undefined {
+  const person = pulledBy === undefined ? undefined : memory?.people?.[pulledBy];
+  return person && memory && person.sd / memory.noiseSd;
 }
 
 /** Read on a cup's marks: too rough to judge a time by, unless the time is far off anyway. */

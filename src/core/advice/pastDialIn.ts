@@ -27,5 +27,6 @@ export function pastDialIn(
     slope: slopePrior(input.grinder).mean,
     expectedLnTimeS: Math.log(pumpSeconds((pumpWindowS[0] + pumpWindowS[1]) / 2)),
   });
-  return { features, rows };
+  const people = rows.map(({ shotIndex }) => input.shots[shotIndex]!.pulledBy);
+  return { features, rows, people };
 }

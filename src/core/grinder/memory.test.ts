@@ -13,6 +13,7 @@ const row = (dial: number, timeS: number): TimeRow => ({
   extraVariance: 0,
   fixedVariance: null,
   shotIndex: 0,
+  noiseShare: 1,
 });
 const dialIn = (features: GrindFeatures, ...shots: [number, number][]): PastDialIn => ({
   features,

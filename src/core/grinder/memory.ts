@@ -8,6 +8,7 @@
  */
 import { inverse, Matrix } from 'ml-matrix';
 import { dot, quadratic } from '../linear';
+import { runThrough } from '../runThrough';
 import { addRow } from './timeModel';
 import { ODD_RATE, weightOf, type Slope, type TimePrior } from './timePrior';
 import { AGE_SLOPE, DOSE_EXPONENT, NOISE_SD, YIELD_EXPONENT, type TimeRow } from './timeRows';
@@ -23,6 +24,14 @@ export interface PastDialIn {
   readonly features: GrindFeatures;
   /** In the order they were pulled, with dials counted from the memory's reference dial. */
   readonly rows: readonly TimeRow[];
+  /** Who pulled each row, where that is known. */
+  readonly people?: readonly (string | undefined)[];
+}
+
+/** How one person's like shots scatter. */
+export interface PersonNoise {
+  readonly sd: number;
+  readonly shots: number;
 }
 
 export interface GrinderMemory {
@@ -39,6 +48,8 @@ export interface GrinderMemory {
   readonly noiseSd: number;
   /** Share of shots that do not fit, 0-1. */
   readonly oddRate: number;
+  /** sd of ln time between like shots of each person, by who they are. */
+  readonly people?: Readonly<Record<string, PersonNoise>> | undefined;
 }
 
 /** ln time of the trade's usual shot at the reference dial. */
@@ -58,6 +69,9 @@ const NOISE_WORTH = 12;
 /** Shots the prior rate of odd shots is worth. */
 const ODD_WORTH = 25;
 
+/** Shots the grinder's own noise is worth where a person's is learnt (model.md §3b; unmeasured there). */
+const PERSON_WORTH = 20;
+
 const MOST_PASSES = 12;
 const TOLERANCE = 0.005;
 /** Older dial-ins tell of another grinder. */
@@ -66,21 +80,21 @@ export const REMEMBERED_DIAL_INS = 100;
 const NOISE_BELIEVED_FROM = 30;
 const NOISE_ALLOWANCE = 1.1;
 
-interface State {
+export interface State {
   readonly between: readonly number[];
   readonly noiseSd: number;
   readonly oddRate: number;
 }
 
 /** M: which of the grinder's coefficients a dial-in's own are centred on. */
-function mapOf({ light, dark, intensity }: GrindFeatures): Matrix {
+export function mapOf({ light, dark, intensity }: GrindFeatures): Matrix {
   const map = Matrix.zeros(5, 8);
   [1, light, dark, intensity].forEach((value, j) => map.set(0, j, value));
   for (let k = 1; k < 5; k++) map.set(k, k + 3, 1);
   return map;
 }
 
-function priorOf(slope: Slope) {
+export function priorOf(slope: Slope) {
   const all = [
     LEVEL,
     LIGHT,
@@ -114,27 +128,43 @@ export function learnGrinder(
   dialIns: readonly PastDialIn[],
   slope: Slope,
   referenceDial: number,
-  start?: Pick<GrinderMemory, 'between' | 'noiseSd' | 'oddRate'>,
+  start?: State,
 ): GrinderMemory {
-  const newest = dialIns.slice(-REMEMBERED_DIAL_INS).filter(({ rows }) => rows.length > 0);
-  let state: State = start ?? firstState(slope);
-  let weights = newest.map(({ rows }) => rows.map(() => 1));
-  let learnt = pass(newest, slope, state, weights);
-  for (let n = 1; n < MOST_PASSES; n++) {
-    const change = changeOf(state, learnt.state);
-    ({ state, weights } = learnt);
-    if (change < TOLERANCE) break;
-    learnt = pass(newest, slope, state, weights);
-  }
+  return runThrough(learningGrinder(dialIns, slope, referenceDial, start));
+}
+
+/** The same in steps: a pass each, with others answered in between. */
+export function* learningGrinder(
+  dialIns: readonly PastDialIn[],
+  slope: Slope,
+  referenceDial: number,
+  start?: State,
+): Generator<number, GrinderMemory> {
+  const { newest, learnt } = yield* converge(dialIns, slope, start);
   return {
     dialIns: newest.length,
     referenceDial,
     mean: learnt.mean.to1DArray(),
     covariance: learnt.covariance.to2DArray(),
-    between: learnt.state.between,
-    noiseSd: learnt.state.noiseSd,
-    oddRate: learnt.state.oddRate,
+    ...learnt.state,
+    people: learnt.people,
   };
+}
+
+/** Passes until the state stands, at most a dozen; what the last of them learnt and from which dial-ins. */
+export function* converge(dialIns: readonly PastDialIn[], slope: Slope, start?: State) {
+  const newest = dialIns.slice(-REMEMBERED_DIAL_INS).filter(({ rows }) => rows.length > 0);
+  let state: State = start ?? firstState(slope);
+  let weights: readonly (readonly number[])[] = newest.map(({ rows }) => rows.map(() => 1));
+  let learnt = pass(newest, slope, state, weights);
+  for (let n = 1; n < MOST_PASSES; n++) {
+    yield n;
+    const change = changeOf(state, learnt.state);
+    ({ state, weights } = learnt);
+    if (change < TOLERANCE) break;
+    learnt = pass(newest, slope, state, weights);
+  }
+  return { newest, learnt };
 }
 
 const changeOf = (before: State, after: State) =>
@@ -155,7 +185,7 @@ function pass(
   const prior = priorOf(slope);
   const total = prior.precision.clone();
   const right = prior.precision.mmul(prior.mean);
-  const parts = dialIns.map(({ features, rows }, i) => {
+  const parts = dialIns.map(({ features, rows, people = [] }, i) => {
     const J = Matrix.zeros(5, 5);
     const q = Matrix.zeros(5, 1);
     rows.forEach((row, r) => addRow(J, q, row, weights[i]![r]! / varianceOf(row)));
@@ -166,14 +196,15 @@ function pass(
     const M = mapOf(features);
     total.add(M.transpose().mmul(G).mmul(M));
     right.add(M.transpose().mmul(g));
-    return { J, q, S, M, rows };
+    return { J, q, S, M, rows, people };
   });
   const covariance = inverse(total);
   const mean = covariance.mmul(right);
 
   const squares = [0, 0, 0, 0, 0];
   let [noiseSum, goodSum, oddSum, shots] = [0, 0, 0, 0];
-  const nextWeights = parts.map(({ J, q, S, M, rows }) => {
+  const ofPeople = new Map<string, { squares: number; shots: number }>();
+  const nextWeights = parts.map(({ J, q, S, M, rows, people }) => {
     const centre = M.mmul(mean);
     const deviation = S.mmul(q.clone().sub(J.mmul(centre)));
     const spread = M.mmul(covariance).mmul(M.transpose());
@@ -184,12 +215,14 @@ function pass(
     const theta = centre.add(deviation).to1DArray();
     const rest = Matrix.eye(5).sub(SJ);
     const C = S.clone().add(rest.mmul(spread).mmul(rest.transpose()));
-    return rows.map((row) => {
+    return rows.map((row, r) => {
       const variance = varianceOf(row);
       const squared = (row.lnTimeS - dot(row.x, theta)) ** 2 + quadratic(C, row.x);
       if (row.fixedVariance !== null) return 1;
       const { good, weight } = weightOf(squared, variance, oddRate);
-      noiseSum += (good * squared * noiseSd ** 2) / variance;
+      const noise = (good * squared * noiseSd ** 2) / variance;
+      noiseSum += noise;
+      addPerson(ofPeople, people[r], { squares: noise, shots: good });
       goodSum += good;
       oddSum += 1 - good;
       shots += 1;
@@ -198,20 +231,47 @@ function pass(
   });
   // The slope's own spread is a share of the slope as it is known by now.
   const first = firstState({ mean: mean.get(4, 0) });
+  const nextNoise = Math.sqrt((NOISE_WORTH * NOISE_SD ** 2 + noiseSum) / (NOISE_WORTH + goodSum));
   return {
     mean,
     covariance,
     weights: nextWeights,
+    people: peopleNoise(ofPeople, nextNoise),
     state: {
       between: first.between.map((sd, k) => {
         const worth = BETWEEN_WORTH[k]!;
         if (worth === Infinity) return sd;
         return Math.sqrt((worth * sd ** 2 + squares[k]!) / (worth + dialIns.length));
       }),
-      noiseSd: Math.sqrt((NOISE_WORTH * NOISE_SD ** 2 + noiseSum) / (NOISE_WORTH + goodSum)),
+      noiseSd: nextNoise,
       oddRate: (ODD_WORTH * ODD_RATE + oddSum) / (ODD_WORTH + shots),
     },
   };
+}
+
+type Scatter = Map<string, { squares: number; shots: number }>;
+
+function addPerson(
+  people: Scatter,
+  who: string | undefined,
+  { squares, shots }: { squares: number; shots: number },
+): void {
+  if (who === undefined) return;
+  const before = people.get(who) ?? { squares: 0, shots: 0 };
+  people.set(who, { squares: before.squares + squares, shots: before.shots + shots });
+}
+
+/** Each person's noise, drawn towards the grinder's while there are few shots of them. */
+function peopleNoise(people: Scatter, noiseSd: number): Record<string, PersonNoise> {
+  return Object.fromEntries(
+    [...people].map(([who, { squares, shots }]) => [
+      who,
+      {
+        sd: Math.sqrt((PERSON_WORTH * noiseSd ** 2 + squares) / (PERSON_WORTH + shots)),
+        shots: Math.round(shots),
+      },
+    ]),
+  );
 }
 
 /** The prior a memory gives for a coffee: a is the level at the memory's reference dial. */

@@ -6,13 +6,20 @@ import type { Grinder } from '../schema/setup';
 /** Time of the shot that people say steps and dials of. */
 const USUAL_TIME_S = 28;
 
+/** From so many shots on a person's own scatter is said; from so many dial-ins the rules say the less. House heuristic. */
+const ENOUGH_SHOTS = 20;
+const ENOUGH_DIAL_INS = 3;
+
 export interface Taught {
   readonly dialIns: number;
   /** Seconds a step finer adds to a shot of 28 s, and half of its 80 % interval for a new coffee. */
   readonly stepS: number;
   readonly stepHalf80S: number;
-  /** sd of the time of like shots, %. */
+  /** sd of the time of like shots, %, of all and of each person with enough shots. */
   readonly scatterPct: number;
+  readonly people: readonly { readonly name: string; readonly scatterPct: number }[];
+  /** So few dial-ins that the trade's rules still say most of it. */
+  readonly isMostlyRule: boolean;
   /** Settings where a washed coffee of each roast should run 28 s at 1:2. */
   readonly usualDials: { readonly light: number; readonly medium: number; readonly dark: number };
 }
@@ -36,6 +43,11 @@ export function taughtBy(
     stepS: seconds(perStep),
     stepHalf80S: (seconds(perStep + Z_80 * perStepSd) - seconds(perStep - Z_80 * perStepSd)) / 2,
     scatterPct: 100 * memory.noiseSd,
+    people: Object.entries(memory.people ?? {})
+      .filter(([, { shots }]) => shots >= ENOUGH_SHOTS)
+      .map(([name, { sd }]) => ({ name, scatterPct: 100 * sd }))
+      .sort((a, b) => a.name.localeCompare(b.name)),
+    isMostlyRule: memory.dialIns < ENOUGH_DIAL_INS,
     usualDials: { light: dialFor(light), medium: dialFor(0), dark: dialFor(dark) },
   };
 }

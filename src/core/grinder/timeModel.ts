@@ -46,7 +46,7 @@ export interface TimeModel {
   /** a, b, c, d, e. */
   readonly coefficients: readonly [number, number, number, number, number];
   readonly covariance: Matrix;
-  /** sd of ln time between like shots. */
+  /** sd of ln time between like shots of whoever pulls now. */
   readonly noiseSd: number;
   /** Weight per shot, aligned with the input; null where the time was not used. */
   readonly weights: readonly (number | null)[];
@@ -79,7 +79,8 @@ export function fitTimeModel({ shots, reference, prior, retentionG }: TimeModelI
     expectedLnTimeS: prior.mean[0]!,
   });
   const variances = rows.map(
-    ({ fixedVariance, extraVariance }) => fixedVariance ?? prior.noiseSd ** 2 + extraVariance,
+    ({ fixedVariance, extraVariance, noiseShare }) =>
+      fixedVariance ?? (prior.noiseSd * noiseShare) ** 2 + extraVariance,
   );
   const free = robust(rows, variances, prior);
   // Shots far from where the start was meant to be must not turn finer into coarser.
@@ -90,11 +91,13 @@ export function fitTimeModel({ shots, reference, prior, retentionG }: TimeModelI
     if (row.fixedVariance === null) weights[row.shotIndex] = rowWeights[i]!;
   });
   const [a, b, c, d, e] = fit.mean;
+  // The next shot is taken to be pulled by whoever pulled the last.
+  const noiseSd = prior.noiseSd * (shots.at(-1)?.noiseShare ?? 1);
   assert([a, b, c, d, e].every(Number.isFinite), 'the time model has a finite solution');
   return {
     coefficients: [a!, b!, c!, d!, e!],
     covariance: fit.covariance,
-    noiseSd: prior.noiseSd,
+    noiseSd,
     weights,
     effectiveDials,
     chamberDial,
@@ -105,7 +108,7 @@ export function fitTimeModel({ shots, reference, prior, retentionG }: TimeModelI
       const mixing = mixingVariance(slope, next.dial - chamberDial, passage);
       return {
         lnTimeS: dot(x, fit.mean),
-        variance: prior.noiseSd ** 2 + mixing + quadratic(fit.covariance, x),
+        variance: noiseSd ** 2 + mixing + quadratic(fit.covariance, x),
       };
     },
     settled: (setting) => {

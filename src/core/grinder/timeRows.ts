@@ -36,6 +36,8 @@ export interface TimedShot {
   readonly purgeG: number;
   readonly restDays: number | null;
   readonly choked: boolean;
+  /** Noise of who pulled it, as a share of the grinder's; 1 where nothing is known of them. */
+  readonly noiseShare?: number | undefined;
 }
 
 /** What rows are counted from: a target's dose and yield, a dial, a rest day. */
@@ -56,6 +58,8 @@ export interface TimeRow {
   /** The whole variance of a shot that was not timed as such, a choke; null for others. */
   readonly fixedVariance: number | null;
   readonly shotIndex: number;
+  /** Noise of who pulled it, as a share of the grinder's. */
+  readonly noiseShare: number;
 }
 
 export interface RowsInput {
@@ -87,6 +91,7 @@ export function rowsOf({ shots, reference, retentionG, slope, expectedLnTimeS }:
         extraVariance: 0,
         fixedVariance: CHOKED_VARIANCE,
         shotIndex,
+        noiseShare: 1,
       });
     } else if (shot.timeS !== null && isTimed(shot.yieldG, reference.yieldG)) {
       const yields = YIELD_DOUBT * Math.log(shot.yieldG / reference.yieldG);
@@ -97,6 +102,7 @@ export function rowsOf({ shots, reference, retentionG, slope, expectedLnTimeS }:
         extraVariance: mixing + (shot.lnSd ?? 0) ** 2 + yields ** 2 + fresh,
         fixedVariance: null,
         shotIndex,
+        noiseShare: shot.noiseShare ?? 1,
       });
     }
   });

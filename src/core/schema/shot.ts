@@ -53,6 +53,8 @@ export const shotSchema = z
     /** Pulled first after a pause: group and grinder were not yet as warm as they get. */
     isFirst: z.boolean().optional(),
     taste: tasteSchema.optional(),
+    /** Who pulled it: hands differ. */
+    pulledBy: z.string().max(80).optional(),
   })
   .refine(isDripInTime, dripInTime)
   .refine(isYieldPlausible, thinYield);

@@ -15,6 +15,12 @@ const TAUGHT = {
   stepS: 2.71,
   stepHalf80S: 0.5,
   scatterPct: 4.1,
+  people: [
+    { name: 'Ines', scatterPct: 3.2 },
+    { name: 'Tobin', scatterPct: 5.1 },
+  ],
+  isMostlyRule: false,
+  hint: { retentionG: 3, lnGain: 4 },
   usualDials: { light: 9.5, medium: 11, dark: 12 },
 };
 
@@ -43,9 +49,10 @@ function openEquipment(role: 'lead' | 'reader' = 'lead') {
 describe('Equipment', () => {
   it('says what a grinder has taught', () => {
     openEquipment();
-    expect(
-      screen.getByText(/12 dial-ins taught: a step finer adds 2\.7 ± 0\.5 s.*11 medium, 12 dark/),
-    ).toBeTruthy();
+    const facts = screen.getByLabelText(/What past dial-ins taught of/).textContent;
+    expect(facts).toMatch(/12 dial-ins.*2\.7 ± 0\.5 s.*4\.1 %: Ines 3\.2 %, Tobin 5\.1 %/);
+    expect(facts).toMatch(/9\.5 light, 11 medium, 12 dark/);
+    expect(screen.getByText(/fit better if it keeps about 3\.0 g, not/)).toBeTruthy();
   });
 
   it('makes a setup of what is there and of what is described in the same go', async () => {

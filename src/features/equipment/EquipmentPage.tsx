@@ -5,22 +5,23 @@ import { useRouter } from 'next/navigation';
 import { useState, type ReactNode } from 'react';
 import styled from 'styled-components';
 import type { Part } from '@/core/entity/equipment';
-import type { Taught } from '@/core/grinder/taught';
 import type { StoredParts } from '@/data/equipment';
 import type { StoredEra } from '@/data/eras';
 import type { StoredSetup } from '@/data/setups';
 import { Button, QuietButton } from '@/ui/Button';
 import { Faults } from '@/ui/Faults';
-import { Page } from '@/ui/Page';
+import { Columns, Page } from '@/ui/Page';
 import { useMay, usePerson } from '@/ui/person';
 import { SectionTitle, Small, StageTitle } from '@/ui/type';
 import { offerUndo } from '@/ui/undo';
 import { useCommand } from '@/ui/useCommand';
+import type { GrinderLesson } from '@/views/grinderMemory';
 import { Eras } from './Eras';
 import { FirstBench } from './FirstBench';
+import { Lesson } from './Lesson';
 import { PartEditor } from './PartEditor';
 import { SetupEditor, type PartLists } from './SetupEditor';
-import { basketWords, grinderWords, machineWords, taughtWords } from './words';
+import { basketWords, grinderWords, machineWords } from './words';
 
 const Rows = styled.ul`
   display: grid;
@@ -28,7 +29,7 @@ const Rows = styled.ul`
 
 const Row = styled.li`
   display: grid;
-  grid-template-columns: minmax(160px, 250px) minmax(0, 1fr) auto;
+  grid-template-columns: minmax(120px, 180px) minmax(0, 1fr) auto;
   gap: 4px 16px;
   align-items: baseline;
   padding: 8px 0;
@@ -54,7 +55,7 @@ export function EquipmentPage({
   setups: readonly StoredSetup[];
   parts: PartLists;
   /** What past dial-ins taught, by grinder. */
-  taught: Readonly<Record<string, Taught>>;
+  taught: Readonly<Record<string, GrinderLesson>>;
   eras: readonly StoredEra[];
   hasRelease: boolean;
 }) {
@@ -67,30 +68,38 @@ export function EquipmentPage({
         Proposal and advice keep to what a setup can do, and say what it cannot. What machines do
         during a shot: <Link href="/programmes">Programmes</Link>.
       </p>
-      <Setups setups={setups} parts={parts} hasRelease={hasRelease} />
-      <Parts
-        part="machine"
-        title="Machines"
-        stored={parts.machine}
-        wordsOf={(machine) => machineWords(machine, units)}
-      />
-      <Parts
-        part="grinder"
-        title="Grinders"
-        stored={parts.grinder}
-        wordsOf={(grinder) =>
-          [grinderWords(grinder), ...taughtWords(taught[grinder.id], grinder)].join('. ')
-        }
-        more={(grinder) => (
-          <Eras grinder={grinder} eras={eras.filter(({ grinderId }) => grinderId === grinder.id)} />
-        )}
-      />
-      <Parts
-        part="basket"
-        title="Baskets"
-        stored={parts.basket}
-        wordsOf={(basket) => basketWords(basket)}
-      />
+      <Columns>
+        <div>
+          <Setups setups={setups} parts={parts} hasRelease={hasRelease} />
+          <Parts
+            part="machine"
+            title="Machines"
+            stored={parts.machine}
+            wordsOf={(machine) => machineWords(machine, units)}
+          />
+          <Parts
+            part="basket"
+            title="Baskets"
+            stored={parts.basket}
+            wordsOf={(basket) => basketWords(basket)}
+          />
+        </div>
+        <Parts
+          part="grinder"
+          title="Grinders"
+          stored={parts.grinder}
+          wordsOf={grinderWords}
+          more={(grinder) => (
+            <>
+              {taught[grinder.id] && <Lesson grinder={grinder} lesson={taught[grinder.id]!} />}
+              <Eras
+                grinder={grinder}
+                eras={eras.filter(({ grinderId }) => grinderId === grinder.id)}
+              />
+            </>
+          )}
+        />
+      </Columns>
       <Small>
         Electrical, water and pressure work: the maker’s manual and a licensed technician.
       </Small>

@@ -1,7 +1,6 @@
 /** A part in one line. */
 import type { StoredBasket, StoredGrinder, StoredMachine } from '@/data/equipment';
-import type { Taught } from '@/core/grinder/taught';
-import { dialWords, type Notation } from '@/core/grinder/notation';
+import { dialWords } from '@/core/grinder/notation';
 import { BOILER_LABELS } from '@/core/vocabulary';
 import { massWords, temperatureStepWords, temperatureWords, type Units } from '@/core/units';
 
@@ -54,17 +53,6 @@ export function grinderWords(grinder: StoredGrinder): string {
     referenceDial === undefined ? 'not calibrated' : `usual coffee at ${at(referenceDial)}`,
     ...(chokesAt === undefined ? [] : [`chokes beyond ${at(chokesAt)}`]),
   ].join(', ');
-}
-
-/** What past dial-ins taught of a grinder; nothing where there were none. */
-export function taughtWords(taught: Taught | undefined, grinder: Notation): string[] {
-  if (!taught) return [];
-  const { dialIns, stepS, stepHalf80S, scatterPct, usualDials } = taught;
-  const at = (dial: number) => dialWords(grinder, dial);
-  const from = dialIns === 1 ? 'One dial-in' : `${dialIns} dial-ins`;
-  return [
-    `${from} taught: a step finer adds ${stepS.toFixed(1)} ± ${stepHalf80S.toFixed(1)} s to a shot of 28 s, like shots scatter by ${scatterPct.toFixed(1)} %, a washed coffee runs 28 s at about ${at(usualDials.light)} light, ${at(usualDials.medium)} medium, ${at(usualDials.dark)} dark`,
-  ];
 }
 
 export function basketWords(basket: StoredBasket): string {

@@ -77,7 +77,7 @@ export function FindPage({ found: { asked, hits, isCut, years } }: { found: Find
   };
   const isAsked = Object.values(asked).some((value) => value !== null && value !== '');
   return (
-    <Page $isWide>
+    <Page>
       <StageTitle as="h1">Find anything</StageTitle>
       <Question onSubmit={onSubmit} role="search" aria-label="Find">
         <TextInput

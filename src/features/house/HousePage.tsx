@@ -25,7 +25,7 @@ import { Chip, ChipRow, Choice } from '@/ui/choices';
 import { Clashes } from '@/ui/Clashes';
 import { Faults } from '@/ui/Faults';
 import { FieldGrid, QuantityInput, SelectInput, TextInput } from '@/ui/fields';
-import { Page } from '@/ui/Page';
+import { Columns, Page } from '@/ui/Page';
 import { useMay } from '@/ui/person';
 import { Notice, SectionTitle, Small, StageTitle } from '@/ui/type';
 import { offerEditUndo } from '@/ui/undo';
@@ -141,167 +141,173 @@ export function HousePage({ house, backups }: { house: House; backups: BackupVie
       />
       <Form onSubmit={onSubmit} noValidate aria-label="House">
         <Plain disabled={!isLead}>
-          <Group>
-            <SectionTitle as="h2">Schools the house starts from</SectionTitle>
-            <FieldGrid>
-              <SelectInput
-                label={LABELS.brewStyle}
-                options={optionsOf(STYLES, STYLE_LABELS)}
-                {...bind('brewStyle')}
-              />
-              <SelectInput
-                label={LABELS.temperatureSchool}
-                options={optionsOf(TEMPERATURE_SCHOOLS, TEMPERATURE_SCHOOL_LABELS)}
-                {...bind('temperatureSchool')}
-              />
-              <SelectInput
-                label={LABELS.restSchool}
-                options={optionsOf(REST_SCHOOLS, REST_SCHOOL_LABELS)}
-                {...bind('restSchool')}
-              />
-              <SelectInput
-                label="Time counts"
-                options={optionsOf(CLOCKS, CLOCK_LABELS)}
-                {...bind('clock')}
-              />
-              <QuantityInput
-                label={LABELS.doseToleranceG}
-                quantity="doseToleranceG"
-                step={0.1}
-                {...bind('doseToleranceG')}
-              />
-              <QuantityInput
-                label={LABELS.yieldToleranceG}
-                quantity="yieldToleranceG"
-                step={0.1}
-                hint="At least; and 4 % of a longer yield"
-                {...bind('yieldToleranceG')}
-              />
-              <SelectInput
-                label={LABELS.doseSchool}
-                options={optionsOf(DOSE_SCHOOLS, DOSE_SCHOOL_LABELS)}
-                {...bind('doseSchool')}
-              />
-              <SelectInput
-                label={LABELS.headspace}
-                options={optionsOf(HEADSPACES, HEADSPACE_LABELS)}
-                {...bind('headspace')}
-              />
-              <QuantityInput
-                label={LABELS.proofGoalPct}
-                quantity="proofGoalPct"
-                step={5}
-                hint="80 to 90: surer takes more shots"
-                {...bind('proofGoalPct')}
-              />
-              <QuantityInput
-                label={LABELS.leastLiking}
-                quantity="leastLiking"
-                step={1}
-                {...bind('leastLiking')}
-              />
-              <QuantityInput
-                label={LABELS.cremaGPerMl}
-                quantity="cremaGPerMl"
-                step={0.05}
-                hint="Espresso with its crema; for yields read by volume"
-                {...bind('cremaGPerMl')}
-              />
-            </FieldGrid>
-            <Choice
-              label="A shot is judged first by"
-              value={text.tasteFirst ? 'taste' : 'time'}
-              onChange={(word) => change({ tasteFirst: word === 'taste' })}
-              options={FIRST}
-            />
-            <Small>
-              A release can differ; recipes and shots made so far keep what they were made with.
-            </Small>
-          </Group>
-          <Group>
-            <SectionTitle as="h2">Money and days</SectionTitle>
-            <FieldGrid>
-              <QuantityInput
-                label="Roasted coffee costs, per kg"
-                quantity="pricePerKg"
-                step={1}
-                hint="Shows what a dial-in costs"
-                {...bind('coffeePricePerKg')}
-              />
-              <TextInput label={LABELS.currency} hint="Three letters" {...bind('currency')} />
-              <TextInput
-                label="Closed days, besides"
-                hint="As 2026-12-25, separated by commas"
-                {...bind('closedDates')}
-              />
-            </FieldGrid>
-            <ChipRow role="group" aria-label="Closed every">
-              <Small>Closed every</Small>
-              {WEEKDAYS.map((name, i) => (
-                <Chip
-                  key={name}
-                  isSelected={text.closedWeekdays.includes(i + 1)}
-                  onChange={(isClosed) =>
-                    change({
-                      closedWeekdays: isClosed
-                        ? [...text.closedWeekdays, i + 1].sort()
-                        : text.closedWeekdays.filter((day) => day !== i + 1),
-                    })
-                  }
-                >
-                  {name}
-                </Chip>
-              ))}
-            </ChipRow>
-            <Small>Planned checks step over closed days.</Small>
-          </Group>
-          <Group>
-            <SectionTitle as="h2">Name and address</SectionTitle>
-            <FieldGrid $columns={2}>
-              <TextInput label={LABELS.name} {...bind('name', 'house.name')} />
-              <TextInput
-                label={LABELS.publicAddress}
-                hint="Stands in the code on paper cards, e.g. https://recipes.example.org"
-                {...bind('publicAddress')}
-              />
-            </FieldGrid>
-          </Group>
-          {backups && (
-            <Group>
-              <SectionTitle as="h2" id="backups">
-                Backups
-              </SectionTitle>
-              <FieldGrid>
-                <TextInput
-                  label={LABELS.backupFolder}
-                  hint="A whole path on the machine the server runs on"
-                  {...bind('backupFolder')}
+          <Columns>
+            <div>
+              <Group>
+                <SectionTitle as="h2">Schools the house starts from</SectionTitle>
+                <FieldGrid $columns={2}>
+                  <SelectInput
+                    label={LABELS.brewStyle}
+                    options={optionsOf(STYLES, STYLE_LABELS)}
+                    {...bind('brewStyle')}
+                  />
+                  <SelectInput
+                    label={LABELS.temperatureSchool}
+                    options={optionsOf(TEMPERATURE_SCHOOLS, TEMPERATURE_SCHOOL_LABELS)}
+                    {...bind('temperatureSchool')}
+                  />
+                  <SelectInput
+                    label={LABELS.restSchool}
+                    options={optionsOf(REST_SCHOOLS, REST_SCHOOL_LABELS)}
+                    {...bind('restSchool')}
+                  />
+                  <SelectInput
+                    label="Time counts"
+                    options={optionsOf(CLOCKS, CLOCK_LABELS)}
+                    {...bind('clock')}
+                  />
+                  <QuantityInput
+                    label={LABELS.doseToleranceG}
+                    quantity="doseToleranceG"
+                    step={0.1}
+                    {...bind('doseToleranceG')}
+                  />
+                  <QuantityInput
+                    label={LABELS.yieldToleranceG}
+                    quantity="yieldToleranceG"
+                    step={0.1}
+                    hint="At least; and 4 % of a longer yield"
+                    {...bind('yieldToleranceG')}
+                  />
+                  <SelectInput
+                    label={LABELS.doseSchool}
+                    options={optionsOf(DOSE_SCHOOLS, DOSE_SCHOOL_LABELS)}
+                    {...bind('doseSchool')}
+                  />
+                  <SelectInput
+                    label={LABELS.headspace}
+                    options={optionsOf(HEADSPACES, HEADSPACE_LABELS)}
+                    {...bind('headspace')}
+                  />
+                  <QuantityInput
+                    label={LABELS.proofGoalPct}
+                    quantity="proofGoalPct"
+                    step={5}
+                    hint="80 to 90: surer takes more shots"
+                    {...bind('proofGoalPct')}
+                  />
+                  <QuantityInput
+                    label={LABELS.leastLiking}
+                    quantity="leastLiking"
+                    step={1}
+                    {...bind('leastLiking')}
+                  />
+                  <QuantityInput
+                    label={LABELS.cremaGPerMl}
+                    quantity="cremaGPerMl"
+                    step={0.05}
+                    hint="Espresso with its crema; for yields read by volume"
+                    {...bind('cremaGPerMl')}
+                  />
+                </FieldGrid>
+                <Choice
+                  label="A shot is judged first by"
+                  value={text.tasteFirst ? 'taste' : 'time'}
+                  onChange={(word) => change({ tasteFirst: word === 'taste' })}
+                  options={FIRST}
                 />
-                <QuantityInput
-                  label={LABELS.backupDays}
-                  quantity="backupDays"
-                  step={1}
-                  {...bind('backupDays')}
+                <Small>
+                  A release can differ; recipes and shots made so far keep what they were made with.
+                </Small>
+              </Group>
+              <Group>
+                <SectionTitle as="h2">Money and days</SectionTitle>
+                <FieldGrid>
+                  <QuantityInput
+                    label="Roasted coffee costs, per kg"
+                    quantity="pricePerKg"
+                    step={1}
+                    hint="Shows what a dial-in costs"
+                    {...bind('coffeePricePerKg')}
+                  />
+                  <TextInput label={LABELS.currency} hint="Three letters" {...bind('currency')} />
+                  <TextInput
+                    label="Closed days, besides"
+                    hint="As 2026-12-25, separated by commas"
+                    {...bind('closedDates')}
+                  />
+                </FieldGrid>
+                <ChipRow role="group" aria-label="Closed every">
+                  <Small>Closed every</Small>
+                  {WEEKDAYS.map((name, i) => (
+                    <Chip
+                      key={name}
+                      isSelected={text.closedWeekdays.includes(i + 1)}
+                      onChange={(isClosed) =>
+                        change({
+                          closedWeekdays: isClosed
+                            ? [...text.closedWeekdays, i + 1].sort()
+                            : text.closedWeekdays.filter((day) => day !== i + 1),
+                        })
+                      }
+                    >
+                      {name}
+                    </Chip>
+                  ))}
+                </ChipRow>
+                <Small>Planned checks step over closed days.</Small>
+              </Group>
+            </div>
+            <div>
+              <Group>
+                <SectionTitle as="h2">Roast words by colour</SectionTitle>
+                <RoastMap
+                  readings={text.roastMap}
+                  onChange={(roastMap) => change({ roastMap })}
+                  faultOf={faultOf}
+                  wordOf={roastWord}
                 />
-                <QuantityInput
-                  label={LABELS.backupWeeks}
-                  quantity="backupWeeks"
-                  step={1}
-                  {...bind('backupWeeks')}
-                />
-              </FieldGrid>
-              <Backups backups={backups} folder={house.backupFolder} />
-            </Group>
-          )}
-          <Group>
-            <SectionTitle as="h2">Roast words by colour</SectionTitle>
-            <RoastMap
-              readings={text.roastMap}
-              onChange={(roastMap) => change({ roastMap })}
-              faultOf={faultOf}
-              wordOf={roastWord}
-            />
-          </Group>
+              </Group>
+              <Group>
+                <SectionTitle as="h2">Name and address</SectionTitle>
+                <FieldGrid $columns={2}>
+                  <TextInput label={LABELS.name} {...bind('name', 'house.name')} />
+                  <TextInput
+                    label={LABELS.publicAddress}
+                    hint="Stands in the code on paper cards, e.g. https://recipes.example.org"
+                    {...bind('publicAddress')}
+                  />
+                </FieldGrid>
+              </Group>
+              {backups && (
+                <Group>
+                  <SectionTitle as="h2" id="backups">
+                    Backups
+                  </SectionTitle>
+                  <FieldGrid>
+                    <TextInput
+                      label={LABELS.backupFolder}
+                      hint="A whole path on the machine the server runs on"
+                      {...bind('backupFolder')}
+                    />
+                    <QuantityInput
+                      label={LABELS.backupDays}
+                      quantity="backupDays"
+                      step={1}
+                      {...bind('backupDays')}
+                    />
+                    <QuantityInput
+                      label={LABELS.backupWeeks}
+                      quantity="backupWeeks"
+                      step={1}
+                      {...bind('backupWeeks')}
+                    />
+                  </FieldGrid>
+                  <Backups backups={backups} folder={house.backupFolder} />
+                </Group>
+              )}
+            </div>
+          </Columns>
         </Plain>
         <Faults faults={faults} shown={form.hasMerged ? [...SHOWN, 'house'] : SHOWN} />
         {isSaved && (

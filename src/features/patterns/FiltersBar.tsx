@@ -24,7 +24,7 @@ export function FiltersBar({
   const isNarrowed = Object.values(filters).some((value) => value !== null);
   return (
     <section aria-label="Narrow to">
-      <FieldGrid>
+      <FieldGrid style={{ gridTemplateColumns: 'repeat(auto-fit, minmax(150px, 1fr))' }}>
         <SelectInput
           label="Style"
           value={filters.style ?? ''}

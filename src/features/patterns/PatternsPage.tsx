@@ -6,7 +6,7 @@ import { useState } from 'react';
 import styled from 'styled-components';
 import { OUTPUTS, type Output } from '@/core/start/priors';
 import { Choice } from '@/ui/choices';
-import { Page } from '@/ui/Page';
+import { Columns, Page } from '@/ui/Page';
 import { usePerson } from '@/ui/person';
 import { SectionTitle, Small, StageTitle } from '@/ui/type';
 import { useQuestion } from '@/ui/useQuestion';
@@ -24,6 +24,18 @@ const Findings = styled.ul`
   margin: 8px 0 12px;
   padding-left: 18px;
   list-style: square;
+`;
+
+/** Findings in words, and beside them the figures they come from. */
+const Beside = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 3fr) minmax(0, 7fr);
+  gap: 12px 36px;
+  align-items: start;
+
+  @media (max-width: 1000px) {
+    grid-template-columns: minmax(0, 1fr);
+  }
 `;
 
 /** Under this many releases of its own the house has shown no pattern yet. House heuristic. */
@@ -45,8 +57,10 @@ export function PatternsPage({
       <StageTitle as="h1">Patterns</StageTitle>
       <FiltersBar filters={view.filters} setups={setups} onChange={choose} />
       <Effects view={view} exportHref={exportOf('effects')} />
-      <Proposals {...view.proposals} exportHref={exportOf('proposals')} />
-      <Costs {...view.dialIns} exportHref={exportOf('dial-ins')} />
+      <Columns>
+        <Proposals {...view.proposals} exportHref={exportOf('proposals')} />
+        <Costs {...view.dialIns} exportHref={exportOf('dial-ins')} />
+      </Columns>
       <Cups groups={view.cups} exportHref={exportOf('cups')} />
     </Page>
   );
@@ -69,40 +83,48 @@ function Effects({ view, exportHref }: { view: PatternsView; exportHref: string 
       <SectionTitle as="h2">
         What each fact does to a recipe: the trade’s rule and your {releases} releases
       </SectionTitle>
-      {releases < ENOUGH ? (
-        <p>
-          {releases === 0 ? 'No published release' : `Only ${releases}`} yet, so this is the rules
-          alone. From five releases on, your own recipes begin to move them.
-        </p>
-      ) : (
-        <Findings aria-label="Where your recipes differ from the rules">
-          {different.length === 0 && (
-            <li>Nowhere do your recipes clearly differ from the trade’s rules so far.</li>
+      <Beside>
+        <div>
+          {releases < ENOUGH ? (
+            <p>
+              {releases === 0 ? 'No published release' : `Only ${releases}`} yet, so this is the
+              rules alone. From five releases on, your own recipes begin to move them.
+            </p>
+          ) : (
+            <Findings aria-label="Where your recipes differ from the rules">
+              {different.length === 0 && (
+                <li>Nowhere do your recipes clearly differ from the trade’s rules so far.</li>
+              )}
+              {different.map(({ output, effect }) => (
+                <li key={`${output} ${effect.name}`}>
+                  <strong>{scaleOf(output, units).label}.</strong>{' '}
+                  {findingWords(effect, output, units)}
+                </li>
+              ))}
+            </Findings>
           )}
-          {different.map(({ output, effect }) => (
-            <li key={`${output} ${effect.name}`}>
-              <strong>{scaleOf(output, units).label}.</strong> {findingWords(effect, output, units)}
-            </li>
-          ))}
-        </Findings>
-      )}
-      <Choice
-        label="Show effects on"
-        value={open}
-        onChange={setOpen}
-        options={OUTPUTS.map((value) => ({ value, label: scaleOf(value, units).label }))}
-      />
-      <div style={{ margin: '10px 0' }}>
-        {seen.length > 0 && <EffectChart effects={seen} output={open} />}
-      </div>
-      <Small>
-        {base!.releases > 0 && seen.length < effects.length
-          ? `${effects.length - seen.length} facts no release shows stay at the rule. `
-          : ''}
-        A band that leaves the rule out is drawn in copper. With this many bands one or two leave it
-        out by chance: look at the releases before you believe one.{' '}
-        <Link href="/house/rules">The rules themselves</Link>. <a href={exportHref}>Export CSV</a>
-      </Small>
+        </div>
+        <div>
+          <Choice
+            label="Show effects on"
+            value={open}
+            onChange={setOpen}
+            options={OUTPUTS.map((value) => ({ value, label: scaleOf(value, units).label }))}
+          />
+          <div style={{ margin: '10px 0' }}>
+            {seen.length > 0 && <EffectChart effects={seen} output={open} />}
+          </div>
+          <Small>
+            {base!.releases > 0 && seen.length < effects.length
+              ? `${effects.length - seen.length} facts no release shows stay at the rule. `
+              : ''}
+            A band that leaves the rule out is drawn in copper. With this many bands one or two
+            leave it out by chance: look at the releases before you believe one.{' '}
+            <Link href="/house/rules">The rules themselves</Link>.{' '}
+            <a href={exportHref}>Export CSV</a>
+          </Small>
+        </div>
+      </Beside>
     </section>
   );
 }

@@ -9,7 +9,7 @@ import { Choice } from '@/ui/choices';
 import { dayWords } from '@/core/dayWords';
 import { Faults } from '@/ui/Faults';
 import { FieldGrid, SelectInput, TextInput } from '@/ui/fields';
-import { Page } from '@/ui/Page';
+import { Columns, Page } from '@/ui/Page';
 import { VOLUME_LABELS } from '@/core/units';
 import { useMay, usePerson } from '@/ui/person';
 import { Notice, SectionTitle, Small, StageTitle, Table, TableScroll, TableHead } from '@/ui/type';
@@ -52,11 +52,17 @@ export function PeoplePage({ people, invitations, sessions }: PeoplePageProps) {
           <Link href="/people/log">Who came in, and what was changed</Link>
         </p>
       )}
-      <Everyone people={people} />
-      {isLead && <Invitations invitations={invitations} />}
-      <Own />
-      <Password />
-      <Sessions sessions={sessions} />
+      <Columns>
+        <div>
+          <Everyone people={people} />
+          {isLead && <Invitations invitations={invitations} />}
+        </div>
+        <div>
+          <Own />
+          <Password />
+          <Sessions sessions={sessions} />
+        </div>
+      </Columns>
     </Page>
   );
 }

@@ -7,6 +7,7 @@ import { LEVEL_FACTS, type PracticeLevel } from '@/core/practice/levels';
 import type { PracticeMove, PracticeState, PracticeTruth } from '@/core/practice/play';
 import { CLOCK_LABELS } from '@/core/vocabulary';
 import { Button, MainButton } from '@/ui/Button';
+import { Columns } from '@/ui/Page';
 import { QuantityInput } from '@/ui/fields';
 import { Gate } from '@/ui/Gate';
 import { useUnits } from '@/ui/person';
@@ -21,7 +22,7 @@ import { Ways } from './Ways';
 const Stack = styled.div`
   display: grid;
   gap: 14px;
-  max-width: 820px;
+
   container-type: inline-size;
 `;
 
@@ -100,83 +101,87 @@ export function Round({
   });
   return (
     <Stack>
-      <Gate
-        yieldG={target.yieldG}
-        yieldToleranceG={target.yieldToleranceG}
-        timeS={target.timeS}
-        clockWords={CLOCK_LABELS.pump}
-        shots={shots.map(({ yieldG, timeS, firstDripS }, i) => ({
-          number: i + 1,
-          yieldG,
-          timeS,
-          firstDripS,
-          mark: advice.marks[i]!,
-        }))}
-        expect={isAdvised && outcome === 'open' ? advice.expect : null}
-        proof={isAdvised ? advice.proof : null}
-        runningS={null}
-      />
-      <p role="status">
-        {mass(recipe.doseG)} → {mass(recipe.yieldG)} in {recipe.timeS[0]}-{recipe.timeS[1]} s. Shot{' '}
-        {shots.length + (outcome === 'open' ? 1 : 0)}, {mass(Math.max(0, leftG), 0)} of{' '}
-        {mass(budgetG, 0)} left in the bag.
-      </p>
-      {outcome === 'open' && (
-        <>
-          {isAdvised && (
-            <Advice aria-label="Next move">
-              <strong>
-                {shots.length === 0 ? 'Pull the first shot as it stands' : headOf(advice)}
-                {advice.purgeG > 0 && `, purge ${mass(advice.purgeG)} first`}
-              </strong>
-              {advice.reasons.map(({ code, text: words }) => (
-                <Small key={code}>{words}</Small>
-              ))}
-            </Advice>
-          )}
-          <Figures onSubmit={pull} noValidate aria-label="Next shot">
-            <QuantityInput label="Dial" quantity="dial" step={1} large {...bind('dial')} />
-            <QuantityInput label="Dose" quantity="doseG" step={0.1} large {...bind('doseG')} />
-            <QuantityInput
-              label="Purge first"
-              quantity="purgeG"
-              step={0.5}
-              large
-              {...bind('purgeG')}
-            />
-            <MainButton type="submit" isDisabled={isPulling}>
-              Pull it
-            </MainButton>
-          </Figures>
-          <Small>Finer is a lower dial. Enter pulls, arrows nudge.</Small>
-        </>
-      )}
-      {outcome === 'confirmed' && (
-        <Notice $kind="good">
-          Confirmed in {shots.length} shots and {mass(state.spentG, 0)}.
-        </Notice>
-      )}
-      {outcome === 'spent' && <Notice>The bag is empty. Here is what it was.</Notice>}
-      {outcome !== 'open' && (
-        <p>
-          <Button onPress={onNext}>Another coffee</Button>
-        </p>
-      )}
-      {trouble && <Trouble words={trouble} onAgain={askAgain} />}
-      {outcome !== 'open' && !truth && !trouble && (
-        <Working words="The advice plays the same coffee" fraction={found} />
-      )}
-      {truth && (
-        <section>
-          <SectionTitle>What it was</SectionTitle>
-          <p>
-            The middle of the window lay at dial {truth.idealDial.toFixed(1)}; one step changed the
-            time by {truth.stepPct.toFixed(0)} %. From your first shot the advice would have been{' '}
-            {truth.advised.outcome === 'confirmed' ? 'confirmed' : 'out of coffee'} after{' '}
-            {truth.advised.shots.length} shots and {mass(truth.advised.spentG, 0)}.
+      <Columns>
+        <Gate
+          yieldG={target.yieldG}
+          yieldToleranceG={target.yieldToleranceG}
+          timeS={target.timeS}
+          clockWords={CLOCK_LABELS.pump}
+          shots={shots.map(({ yieldG, timeS, firstDripS }, i) => ({
+            number: i + 1,
+            yieldG,
+            timeS,
+            firstDripS,
+            mark: advice.marks[i]!,
+          }))}
+          expect={isAdvised && outcome === 'open' ? advice.expect : null}
+          proof={isAdvised ? advice.proof : null}
+          runningS={null}
+        />
+        <div>
+          <p role="status">
+            {mass(recipe.doseG)} → {mass(recipe.yieldG)} in {recipe.timeS[0]}-{recipe.timeS[1]} s.
+            Shot {shots.length + (outcome === 'open' ? 1 : 0)}, {mass(Math.max(0, leftG), 0)} of{' '}
+            {mass(budgetG, 0)} left in the bag.
           </p>
-        </section>
-      )}
+          {outcome === 'open' && (
+            <>
+              {isAdvised && (
+                <Advice aria-label="Next move">
+                  <strong>
+                    {shots.length === 0 ? 'Pull the first shot as it stands' : headOf(advice)}
+                    {advice.purgeG > 0 && `, purge ${mass(advice.purgeG)} first`}
+                  </strong>
+                  {advice.reasons.map(({ code, text: words }) => (
+                    <Small key={code}>{words}</Small>
+                  ))}
+                </Advice>
+              )}
+              <Figures onSubmit={pull} noValidate aria-label="Next shot">
+                <QuantityInput label="Dial" quantity="dial" step={1} large {...bind('dial')} />
+                <QuantityInput label="Dose" quantity="doseG" step={0.1} large {...bind('doseG')} />
+                <QuantityInput
+                  label="Purge first"
+                  quantity="purgeG"
+                  step={0.5}
+                  large
+                  {...bind('purgeG')}
+                />
+                <MainButton type="submit" isDisabled={isPulling}>
+                  Pull it
+                </MainButton>
+              </Figures>
+              <Small>Finer is a lower dial. Enter pulls, arrows nudge.</Small>
+            </>
+          )}
+          {outcome === 'confirmed' && (
+            <Notice $kind="good">
+              Confirmed in {shots.length} shots and {mass(state.spentG, 0)}.
+            </Notice>
+          )}
+          {outcome === 'spent' && <Notice>The bag is empty. Here is what it was.</Notice>}
+          {outcome !== 'open' && (
+            <p>
+              <Button onPress={onNext}>Another coffee</Button>
+            </p>
+          )}
+          {trouble && <Trouble words={trouble} onAgain={askAgain} />}
+          {outcome !== 'open' && !truth && !trouble && (
+            <Working words="The advice plays the same coffee" fraction={found} />
+          )}
+          {truth && (
+            <section>
+              <SectionTitle>What it was</SectionTitle>
+              <p>
+                The middle of the window lay at dial {truth.idealDial.toFixed(1)}; one step changed
+                the time by {truth.stepPct.toFixed(0)} %. From your first shot the advice would have
+                been {truth.advised.outcome === 'confirmed' ? 'confirmed' : 'out of coffee'} after{' '}
+                {truth.advised.shots.length} shots and {mass(truth.advised.spentG, 0)}.
+              </p>
+            </section>
+          )}
+        </div>
+      </Columns>
       <Ways yours={state} advised={truth?.advised ?? null} />
     </Stack>
   );

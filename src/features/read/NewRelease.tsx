@@ -48,7 +48,7 @@ export function NewRelease({ like }: { like: StoredRelease | null }) {
     if (answer.ok) router.push(`/releases/${String(answer.result.releaseId)}/read`);
   };
   return (
-    <Page>
+    <Page $isNarrow>
       <StageTitle as="h1">{like ? `A new release like ${like.name}` : 'A new release'}</StageTitle>
       <PasteBag
         onTake={(facts, left) => {

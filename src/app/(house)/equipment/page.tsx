@@ -15,7 +15,7 @@ export default async function Equipment() {
   return (
     <EquipmentPage
       setups={listSetups(db)}
-      taught={listTaught(db, house)}
+      taught={await listTaught(db, house)}
       eras={listEras(db)}
       hasRelease={countReleases(db) > 0}
       parts={{

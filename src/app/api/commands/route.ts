@@ -1,7 +1,10 @@
 /** The edge of every change: one address, one schema per command, typed faults as 4xx. */
+import { after } from 'next/server';
 import { commands } from '@/app/commands';
 import { commandOf, submit } from '@/data/command';
 import { database } from '@/data/database';
+import { findHouse } from '@/data/house';
+import { renewGrinderMemories } from '@/views/grinderMemory';
 import { callerOf, withPasswordHash } from '../caller';
 import { answer, jsonOf, STRANGERS_BYTES } from '../edge';
 
@@ -13,6 +16,12 @@ export async function POST(request: Request): Promise<Response> {
     const caller = await callerOf(db, request);
     const body = await jsonOf(request, caller.personId === null ? STRANGERS_BYTES : undefined);
     const { command, input } = commandOf(commands, body);
-    return submit(db, commands, body, await withPasswordHash(caller, command, input));
+    const result = submit(db, commands, body, await withPasswordHash(caller, command, input));
+    // What a dial-in that ended teaches is learnt once its answer is out.
+    after(async () => {
+      const house = findHouse(db);
+      if (house) await renewGrinderMemories(db, house);
+    });
+    return result;
   });
 }
