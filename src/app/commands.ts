@@ -20,6 +20,7 @@ import {
 import { saveProgramme } from '@/features/programmes/actions';
 import { publish, showAgain, withdraw } from '@/features/publish/actions';
 import { correctShot, logShot, removeShot, restoreShot } from '@/features/pull/actions';
+import { editReleases } from '@/features/releases/actions';
 import { createRelease, editRelease, saveBatch, trimDose } from '@/features/read/actions';
 import { putBack, takeAway, undoEdit } from '@/features/removal/actions';
 import { carryRecipe } from '@/features/pull/carryRecipe';
@@ -47,6 +48,7 @@ export const commands: ReadonlyMap<string, Command> = new Map(
     saveProgramme,
     createRelease,
     editRelease,
+    editReleases,
     saveBatch,
     trimDose,
     takeAway,

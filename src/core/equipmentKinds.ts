@@ -71,6 +71,15 @@ export const GRINDER_KINDS = [
     retentionG: 4,
     secondsPerStep: 2,
   }),
+  grinder('lettered', 'Grinder with numbers and letters', {
+    notation: 'letters',
+    divisions: 8,
+    min: 0,
+    max: 87,
+    stepSize: 1,
+    retentionG: 1,
+    secondsPerStep: 1,
+  }),
   grinder('stepped', 'Grinder with steps', {
     min: 0,
     max: 40,

@@ -246,8 +246,8 @@ export const BOILER_LABELS: Record<Boiler, string> = {
 export const NOTATIONS = ['numbers', 'turns', 'letters', 'marks'] as const;
 export type DialNotation = (typeof NOTATIONS)[number];
 export const NOTATION_LABELS: Readonly<Record<DialNotation, string>> = {
-  numbers: 'a number: 9.5',
+  numbers: 'numbers: 9.5',
   turns: 'turns: 1.5 turns',
-  letters: 'a number and a letter: 9 C',
-  marks: 'turns and marks: 1 turn 6',
+  letters: 'letters: 9 C',
+  marks: 'marks: 1 turn 6',
 };

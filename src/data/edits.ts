@@ -37,10 +37,11 @@ export function keepBefore(
   ).run({ ...edit, id, madeVersion: rowVersion + 1, before: JSON.stringify(edit.before) });
 }
 
-export function findEdit(db: Db, id: string): Edit | null {
-  const row = prepared(
+/** The rows one command changed; most change one. */
+export function findEdits(db: Db, id: string): Edit[] {
+  const rows = prepared(
     db,
     'SELECT what, row_id AS rowId, made_version AS madeVersion, before FROM edit WHERE id = ?',
-  ).get(id) as (Edit & { before: string }) | undefined;
-  return row ? { ...row, before: JSON.parse(row.before) as unknown } : null;
+  ).all(id) as (Edit & { before: string })[];
+  return rows.map((row) => ({ ...row, before: JSON.parse(row.before) as unknown }));
 }

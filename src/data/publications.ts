@@ -90,6 +90,8 @@ export interface PublicAddress {
   readonly token: string;
   readonly withdrawnAt: string | null;
   readonly withdrawnWhy: string | null;
+  /** Withdrawn as wrong: it teaches nothing, and nobody is sent back to it. */
+  readonly isWrong: boolean;
 }
 
 /** The public addresses of these releases; none before the first version. */
@@ -98,11 +100,13 @@ export function addressesOfReleases(
   releaseIds: readonly string[],
 ): (releaseId: string) => readonly PublicAddress[] {
   const sql = `
-    SELECT release_id AS owner, token, withdrawn_at AS withdrawnAt, withdrawn_why AS withdrawnWhy
+    SELECT release_id AS owner, token, withdrawn_at AS withdrawnAt, withdrawn_why AS withdrawnWhy,
+      teaches
     FROM publication WHERE release_id IN ${IDS}`;
   return groupedByOwner(db, sql, releaseIds, (row) => {
-    const { token, withdrawnAt, withdrawnWhy } = row as PublicAddress;
-    return { token, withdrawnAt, withdrawnWhy };
+    const { teaches, ...address } = row as Omit<PublicAddress, 'isWrong'> & { teaches: 0 | 1 };
+    const { token, withdrawnAt, withdrawnWhy } = address;
+    return { token, withdrawnAt, withdrawnWhy, isWrong: teaches === 0 };
   });
 }
 

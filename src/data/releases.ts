@@ -99,13 +99,13 @@ export function findReleaseNamed(db: Db, name: string): StoredRelease | null {
 }
 
 /**
- * Releases with a batch roasted since a day, or whose recipe is public: all that a house may still have
+ * Releases, but for archived ones, with a batch roasted since a day, or whose recipe is public: all that a house may still have
  * to do with.
  */
 export function listAtHand(db: Db, roastedSince: string): string[] {
   const rows = prepared(
     db,
-    `SELECT id FROM release l WHERE removed_at IS NULL AND (
+    `SELECT id FROM release l WHERE removed_at IS NULL AND is_archived = 0 AND (
        EXISTS (SELECT 1 FROM batch b WHERE b.release_id = l.id AND b.removed_at IS NULL
                AND b.roast_date >= ?)
        OR EXISTS (SELECT 1 FROM publication p WHERE p.release_id = l.id AND p.withdrawn_at IS NULL))`,
@@ -118,11 +118,11 @@ export interface ReleaseName {
   readonly name: string;
 }
 
-/** Names of the releases, newest first: all of them, or so many. */
+/** Names of the releases that are not archived, newest first: all of them, or so many. */
 export function listReleaseNames(db: Db, most = -1): ReleaseName[] {
   return prepared(
     db,
-    `SELECT id, name FROM release WHERE removed_at IS NULL
+    `SELECT id, name FROM release WHERE removed_at IS NULL AND is_archived = 0
      ORDER BY created_at DESC, rowid DESC LIMIT ?`,
   ).all(most) as ReleaseName[];
 }
@@ -138,7 +138,7 @@ export function listRecentReleases(db: Db, most: number): ReleaseName[] {
        SELECT release_id, max(n) AS n FROM (
          SELECT rowid AS n, release_id FROM event ORDER BY rowid DESC LIMIT ${RECENT_EVENTS})
        WHERE release_id IS NOT NULL GROUP BY release_id) e ON e.release_id = l.id
-     WHERE l.removed_at IS NULL ORDER BY e.n DESC NULLS LAST, l.created_at DESC LIMIT ?`,
+     WHERE l.removed_at IS NULL AND l.is_archived = 0 ORDER BY e.n DESC NULLS LAST, l.created_at DESC LIMIT ?`,
   ).all(most) as ReleaseName[];
 }
 
@@ -152,7 +152,7 @@ export function findReleaseNames(db: Db, words: string, most: number): ReleaseNa
     db,
     `SELECT id, name FROM release l WHERE removed_at IS NULL
        AND NOT EXISTS (SELECT 1 FROM json_each(?) w WHERE l.name NOT LIKE w.value ESCAPE '\\')
-     ORDER BY name = ? COLLATE NOCASE DESC, created_at DESC, rowid DESC LIMIT ?`,
+     ORDER BY name = ? COLLATE NOCASE DESC, is_archived, created_at DESC, rowid DESC LIMIT ?`,
   ).all(JSON.stringify(sought), words.trim(), most) as ReleaseName[];
 }
 

@@ -3,19 +3,24 @@ import { altitudeOf } from '@/core/coffee/altitude';
 import type { ReleaseFacts } from '@/core/coffee/features';
 import type { RoastReading } from '@/core/coffee/roast';
 import { batchRestDays } from '@/core/rest/batchRest';
+import { blendedOf } from '@/core/schema/shares';
 import type { StoredBatch, StoredRelease } from '@/data/releases';
 
 /** The facts of a release, for one of its batches. */
 export function factsOf(
   release: StoredRelease,
-  batch: { readonly roast: RoastReading; readonly restDays: number | undefined },
+  batch: {
+    readonly roast: RoastReading;
+    readonly restDays: number | undefined;
+    readonly sharesPct: string;
+  },
 ): ReleaseFacts {
   return {
     id: release.id,
     roastLevel: batch.roast.level ?? undefined,
     roastSd: batch.roast.sd || undefined,
     restDays: batch.restDays,
-    components: release.components.map((component) => {
+    components: blendedOf(release.components, batch.sharesPct).map((component) => {
       const { sharePct, process, varietyClass, densityGPerL } = component;
       return { sharePct, process, varietyClass, densityGPerL, altitudeM: altitudeOf(component) };
     }),
@@ -28,5 +33,5 @@ export function factsToday(
   batch: StoredBatch & { readonly roast: RoastReading },
   today: string,
 ): ReleaseFacts {
-  return factsOf(release, { roast: batch.roast, restDays: batchRestDays(batch, today) });
+  return factsOf(release, { ...batch, restDays: batchRestDays(batch, today) });
 }

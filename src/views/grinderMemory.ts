@@ -188,7 +188,7 @@ function gather(db: Db, house: House, grinder: StoredGrinder, style: StoredDraft
     const shots = shotsOf(draft.dialInId)
       .filter(({ isSimulated }) => !isSimulated)
       .flatMap((shot) => onTodaysDial(advisedShot(shot, []), shot.pulledAt, eras));
-    const features = grindFeatures(factsOf(release, { roast, restDays: undefined }));
+    const features = grindFeatures(factsOf(release, { ...batch, roast, restDays: undefined }));
     return [{ target: targetOf(house, draft, { roast, opensOn }), basket, shots, features }];
   });
   return {

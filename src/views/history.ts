@@ -103,7 +103,7 @@ export function listDecided(db: Db, house: House): DecidedRecipe[] {
     return [
       {
         ...ended,
-        facts: factsOf(release, { roast, restDays }),
+        facts: factsOf(release, { ...batch, roast, restDays }),
         varieties: release.components.map(({ variety }) => variety),
       },
     ];

@@ -64,8 +64,9 @@ export interface OfRelease {
   readonly release: StoredRelease;
   readonly batches: readonly BatchView[];
   readonly bench: Bench | null;
-  /** The draft of the newest version, where there is one. */
-  readonly publishedDraftId: string | null;
+  /** The newest version, where there is one, and whether it was withdrawn as wrong. */
+  readonly published: { readonly draftId: string | null } | null;
+  readonly isWrong: boolean;
   readonly today: string;
   readonly units: Units;
 }
@@ -75,14 +76,26 @@ export function newestInUse(batches: readonly BatchView[]): BatchView {
   return batches.find(({ rest }) => rest.state !== 'tooFresh') ?? batches[0]!;
 }
 
+/**
+ * The recipe a coffee ended on: what the bench proved or a record of the house says, else what was published.
+ * Nobody is sent back to one that was withdrawn as wrong, nor to a record that does not say its dial.
+ */
+function lastRecipeOf({ bench, published, isWrong }: OfRelease): string | null {
+  const isEnded =
+    bench !== null &&
+    (isProvenStatus(bench.advice.status) ||
+      (bench.draft.decidedOn !== undefined && bench.draft.isDialKnown));
+  const draftId = isEnded ? bench.draft.id : (published?.draftId ?? null);
+  return isWrong && draftId === published?.draftId ? null : draftId;
+}
+
 /** A batch that waits to be pulled on its coffee's last recipe; null where none does. */
 export function newBatchOf(db: Db, house: House, asked: OfRelease): NewBatch | null {
-  const { release, batches, bench, publishedDraftId, today, units } = asked;
+  const { release, batches, bench, today, units } = asked;
   const batch = newestInUse(batches);
   if (batch.rest.state === 'tooFresh' || batch.rest.state === 'fading') return null;
   if (bench?.draft.batchId === batch.id) return null;
-  const isBenchProven = bench !== null && isProvenStatus(bench.advice.status);
-  const draftId = isBenchProven ? bench.draft.id : publishedDraftId;
+  const draftId = lastRecipeOf(asked);
   const source = draftId === null ? null : sourceOf(db, draftId);
   const older = batches.find(({ id }) => id === source?.draft.batchId);
   if (!source || !older || daysBetween(older.roastDate, batch.roastDate) <= 0) return null;

@@ -4,6 +4,7 @@ import { grinderCurve, type CurvePoint } from '@/core/advice/curve';
 import { PROCESS_INTENSITY } from '@/core/coffee/features';
 import { benchMinutes } from '@/core/patterns/benchMinutes';
 import { learnedOverrun, REMEMBERED_OVERRUNS, thinned } from '@/core/trace/read';
+import { blendedOf } from '@/core/schema/shares';
 import type { Trace } from '@/core/trace/schema';
 import { METRIC } from '@/core/units';
 import { prepared, type Db } from '@/data/database';
@@ -78,8 +79,8 @@ export function readPull(db: Db, house: House, view: ReleaseView, bench: Bench):
   };
 }
 
-function intensityOf({ release }: ReleaseView): number {
-  return release.components.reduce(
+function intensityOf({ release, batch }: ReleaseView): number {
+  return blendedOf(release.components, batch.sharesPct).reduce(
     (sum, { sharePct, process }) =>
       sum + (sharePct / 100) * (process ? PROCESS_INTENSITY[process] : 0),
     0,

@@ -134,6 +134,7 @@ export function* releasesInSteps(
             tastings: tastingsOf(draft.dialInId),
           })
         : null;
+    const address = addressOf(release.id)[0] ?? null;
     views.push({
       today,
       release,
@@ -142,12 +143,13 @@ export function* releasesInSteps(
       facts,
       bench,
       versions,
-      address: addressOf(release.id)[0] ?? null,
+      address,
       newBatch: newBatchOf(db, house, {
         release,
         batches,
         bench,
-        publishedDraftId: versions[0]?.draftId ?? null,
+        published: versions[0] ?? null,
+        isWrong: address?.isWrong ?? false,
         today,
         units,
       }),

@@ -136,6 +136,7 @@ it('every command raises the epochs of all it changed', () => {
   const longer = { ...RELEASE, components: [{ ...COMPONENT, process: 'honey' }] };
   const { editId } = honest('editRelease', { releaseId, rowVersion: 1, release: longer });
   honest('undoEdit', { editId });
+  honest('editReleases', { releaseIds: [releaseId], serving: 'milk' });
   honest('trimDose', { releaseId });
   honest('saveBatch', { releaseId, batchId, rowVersion: 1, batch: { ...BATCH, label: 'B' } });
   const second = { ...RECIPE, releaseId, batchId, setupId, style: 'soakFirst' };

@@ -7,6 +7,10 @@ import { findHouse } from '@/data/house';
 import { listVersions } from '@/data/publications';
 import { readinessOf } from '@/features/publish/readiness';
 import { readDocument } from '@/formats/recipe/readers';
+import { findRelease } from '@/data/releases';
+import { SHEETS } from '@/features/import/sheets';
+import { suggestMapping } from '@/formats/sheets/columns';
+import { parseCsv } from '@/formats/sheets/csv';
 import { readHouseModel } from '@/views/houseModel';
 import { readRecords } from '@/views/records';
 import { readRelease } from '@/views/release';
@@ -117,6 +121,36 @@ describe('a new batch of a coffee that has a recipe', () => {
     const { recipe, isRatioMoved } = openSecondBatch({ roastLevel: 1 }).view().newBatch!;
     expect(isRatioMoved).toBe(true);
     expect(recipe.yieldG).toBeLessThan(32);
+  });
+
+  it('is not offered a recipe that was withdrawn as wrong', () => {
+    const second = openSecondBatch();
+    const { db, releaseId } = second;
+    send(db, 'withdraw', { releaseId, why: 'bitter everywhere', wasWrong: true });
+    expect(second.view().newBatch).toBeNull();
+    send(db, 'showAgain', { releaseId });
+    expect(second.view().newBatch).not.toBeNull();
+  });
+
+  it('is offered a recipe of the house’s own records, where the record says its dial', () => {
+    const { db, releaseId } = openHouse();
+    const record = (dial: string) =>
+      `release,decided on,dose g,yield g,time,temperature,dial\nRío Alto,2026-05-10,18,38,27-31,93,${dial}`;
+    const take = (dial: string) => {
+      const csv = record(dial).replace('Río Alto', findRelease(db, releaseId)!.name);
+      const mapping = suggestMapping(SHEETS.recipes.columns, parseCsv(csv).columns);
+      send(db, 'importRecipes', { csv, mapping, dateOrder: 'ymd' });
+      const { id } = db
+        .prepare('SELECT id FROM recipe_draft ORDER BY rowid DESC LIMIT 1')
+        .get() as { id: string };
+      send(db, 'useRecipe', { releaseId, draftId: id });
+    };
+    stopClock(DAY);
+    send(db, 'saveBatch', { releaseId, batch: { ...BATCH, roastDate: '2026-05-24' } });
+    const offered = () => readRelease(db, findHouse(db)!, releaseId, { today: DAY })!.newBatch;
+    expect(offered()).toBeNull();
+    take('11');
+    expect(offered()).toMatchObject({ source: { dial: 11 }, recipe: { yieldG: 38 } });
   });
 
   it('waits while it is too fresh', () => {

@@ -47,7 +47,8 @@ function fullHouse(): TestHouse & { readonly person: string } {
   const person = findLead(db)!.id;
   const component = { ...fullValues(COMPONENT), sharePct: 100 };
   insertRelease(db, 'full', { ...fullValues(RELEASE), components: [component] }, person);
-  insertBatch(db, 'full-1', 'full', fullValues(BATCH));
+  // The shares of a batch are those of its only component.
+  insertBatch(db, 'full-1', 'full', { ...fullValues(BATCH), sharesPct: '100' });
   db.prepare(`INSERT INTO dial_in VALUES ('d', 'full', 'full-1', ?, 'soakFirst', ?)`).run(
     house.setupId,
     '2026-05-10T08:00:00.000Z',

@@ -102,6 +102,7 @@ export function validInputs(
     ],
     ['saveBatch', { releaseId, batch: { ...BATCH, label: 'B2' } }],
     ['editRelease', { ...edit, release: RELEASE }],
+    ['editReleases', { releaseIds: [edit.releaseId], serving: 'milk', addNotes: ['fig'] }],
     [
       'saveSetup',
       {

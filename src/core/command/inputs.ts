@@ -150,6 +150,16 @@ export interface Commands {
   };
   takeAway: { asks: Removal; answers: Nothing };
   putBack: { asks: Removal; answers: Nothing };
+  /** One change of several releases. */
+  editReleases: {
+    asks: {
+      readonly releaseIds: readonly string[];
+      readonly serving?: string;
+      readonly addNotes?: readonly string[];
+      readonly isArchived?: boolean;
+    };
+    answers: Edited;
+  };
   undoEdit: { asks: { readonly editId: string }; answers: Nothing };
   acceptRecipe: {
     asks: Omit<Sent<typeof RECIPE>, 'steps'> &
@@ -251,6 +261,7 @@ export const CHANGES: { readonly [K in CommandKind]: readonly Topic[] } = {
   saveProgramme: ['programme'],
   createRelease: ['release', 'batch'],
   editRelease: ['release'],
+  editReleases: ['release'],
   saveBatch: ['batch'],
   takeAway: REMOVABLES,
   putBack: REMOVABLES,

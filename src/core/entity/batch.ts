@@ -46,6 +46,12 @@ export const BATCH = {
     isOpen: true,
     headers: ['weight loss pct', 'weight loss', 'roast loss', 'loss'],
   }),
+  /** Of the components in their order, where this roast was blended otherwise. */
+  sharesPct: text('name', {
+    label: 'Shares of this batch, %',
+    unsaid: '',
+    headers: ['shares pct', 'batch shares', 'shares'],
+  }),
   sampleG: quantity('sampleG', {
     hint: 'For dial-in and checks',
     step: 50,

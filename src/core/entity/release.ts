@@ -1,6 +1,6 @@
 /** What is sold. Its components and batches are entities of their own. */
 import { DOSE_SCHOOL_LABELS, DOSE_SCHOOLS, SERVED, SERVED_LABELS } from '../vocabulary';
-import { notes, quantity, text, word, type Entered, type Values } from './field';
+import { flag, notes, quantity, text, word, type Entered, type Values } from './field';
 
 export const RELEASE = {
   name: text('name', {
@@ -63,6 +63,8 @@ export const RELEASE = {
     unsaid: '',
     headers: ['house notes', 'free notes', 'internal notes'],
   }),
+  /** The house is done with it: left out of what is at hand, and of nothing else. */
+  isArchived: flag({ label: 'Archived', unsaid: false, headers: ['archived'] }),
 } as const;
 
 export type ReleaseValues = Values<typeof RELEASE>;

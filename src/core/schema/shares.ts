@@ -14,3 +14,32 @@ export function sharesFault(sharesPct: readonly number[]): string | null {
   if (Math.abs(totalPct - 100) <= TOLERANCE_PCT) return null;
   return `The shares add up to ${totalPct} %. Change them so that they make 100 %.`;
 }
+
+/** "60 / 25 / 15" as figures; null when it says none. What is no figure becomes NaN, for the fault to name. */
+export function readShares(text: string): number[] | null {
+  const parts = text.split(/[\s,;/%]+/).filter((part) => part !== '');
+  return parts.length === 0 ? null : parts.map(Number);
+}
+
+/** What is wrong with the shares of a batch, in words; null when they fit the components, or none are said. */
+export function batchSharesFault(text: string, components: readonly unknown[]): string | null {
+  const shares = readShares(text);
+  if (shares === null) return null;
+  const example = components.length === 2 ? '60 / 40' : '60 / 25 / 15';
+  if (shares.length !== components.length || shares.some((share) => !(share > 0)))
+    return `The blend has ${components.length} components: give ${components.length} shares in their order, as ${example}, or leave it empty for the blend’s own.`;
+  return sharesFault(shares);
+}
+
+/** The components as a batch was blended: its own shares where it has them, the blend's otherwise. */
+export function blendedOf<C extends { readonly sharePct: number }>(
+  components: readonly C[],
+  sharesPct: string,
+): readonly C[] {
+  // A blend that was changed since has other components than this batch was blended from.
+  if (batchSharesFault(sharesPct, components) !== null) return components;
+  const shares = readShares(sharesPct);
+  return shares === null
+    ? components
+    : components.map((component, i) => ({ ...component, sharePct: shares[i]! }));
+}

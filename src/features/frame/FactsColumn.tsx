@@ -8,6 +8,7 @@ import { COMPONENT, type ComponentValues } from '@/core/entity/component';
 import { entriesOf } from '@/core/entity/field';
 import { valueWords } from '@/core/entity/words';
 import { roastWord, SERVED_LABELS } from '@/core/vocabulary';
+import { blendedOf } from '@/core/schema/shares';
 import { useUnits } from '@/ui/person';
 import { labelText } from '@/ui/type';
 import type { ReleaseView } from '@/views/release';
@@ -60,7 +61,7 @@ const ROAST_SOURCES = {
 export function FactsColumn({ view }: { view: ReleaseView }) {
   const { release, batch, batches } = view;
   const { mass } = useUnits();
-  const { components } = release;
+  const components = blendedOf(release.components, batch.sharesPct);
   const [only] = components;
   const single = components.length === 1 ? only : undefined;
   const { level, source } = batch.roast;

@@ -25,6 +25,7 @@ export interface PaletteInput {
 const PLACES = [
   { href: '/', words: 'Today', duty: 'self' },
   { href: '/find', words: 'Find anything', duty: 'self' },
+  { href: '/releases', words: 'Releases', duty: 'self' },
   { href: '/releases/new', words: 'New release', duty: 'lead' },
   { href: '/import', words: 'Import a spreadsheet', duty: 'lead' },
   { href: '/patterns', words: 'Patterns', duty: 'self' },

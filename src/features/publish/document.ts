@@ -7,6 +7,7 @@ import { publishedOf } from '@/core/entity/field';
 import { RECIPE } from '@/core/entity/recipe';
 import { RELEASE } from '@/core/entity/release';
 import { userFault } from '@/core/errors';
+import { blendedOf } from '@/core/schema/shares';
 import { isSameDial } from '@/core/grinder/dial';
 import { dialWords } from '@/core/grinder/notation';
 import { withRatio } from '@/core/schema/recipe';
@@ -66,7 +67,9 @@ export function publishedBody(
     coffee: {
       ...publishedOf(RELEASE, release),
       promisedNotes: foundNotes(view, last?.coffee.promisedNotes),
-      components: release.components.map((component) => publishedOf(COMPONENT, component)),
+      components: blendedOf(release.components, batch.sharesPct).map((component) =>
+        publishedOf(COMPONENT, component),
+      ),
       ...publishedOf(BATCH, batch),
       roastLevel: batch.roast.level ?? undefined,
     },

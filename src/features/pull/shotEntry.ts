@@ -68,7 +68,8 @@ export function purgeOfTick(text: Pick<ShotText, 'dial'>, bench: Bench): number 
 export function needsPurge(text: Pick<ShotText, 'dial'>, bench: Bench): boolean {
   const last = bench.shots.at(-1);
   const dial = readNumber(text.dial);
-  if (!last || bench.setup.grinder.retentionG <= 0 || dial === last.dial) return false;
+  if (!last || bench.setup.grinder.retentionG <= 0) return false;
+  if (typeof dial !== 'number' || dial === last.dial) return false;
   return dial !== bench.advice.setting.dial || bench.advice.purgeG > 0;
 }
 

@@ -1,11 +1,18 @@
 'use client';
 
 import { BATCH } from '@/core/entity/batch';
-import { EntryFields, type Form } from '@/ui/EntryField';
+import type { ComponentValues } from '@/core/entity/component';
+import { EntryField, EntryFields, type Form } from '@/ui/EntryField';
 import { FieldGrid } from '@/ui/fields';
 
 /** What is known of one roast batch, in the order people have it at hand. */
-export function BatchFields(form: Omit<Form<typeof BATCH>, 'fields'>) {
+export function BatchFields({
+  components = [],
+  ...form
+}: Omit<Form<typeof BATCH>, 'fields'> & {
+  /** Of a blend, in their order: a batch may have other shares. */
+  components?: readonly ComponentValues[];
+}) {
   return (
     <FieldGrid>
       <EntryFields
@@ -21,6 +28,16 @@ export function BatchFields(form: Omit<Form<typeof BATCH>, 'fields'>) {
           'sampleG',
         ]}
       />
+      {components.length > 1 && (
+        <EntryField
+          form={{ ...form, fields: BATCH }}
+          name="sharesPct"
+          hint={`If blended otherwise than ${components.map(shareWords).join(' / ')}`}
+        />
+      )}
     </FieldGrid>
   );
 }
+
+const shareWords = ({ sharePct, country, region }: ComponentValues) =>
+  [sharePct, country || region].filter(Boolean).join(' ');

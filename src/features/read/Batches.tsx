@@ -3,6 +3,7 @@
 import { useState, type FormEvent } from 'react';
 import styled from 'styled-components';
 import { BATCH } from '@/core/entity/batch';
+import type { ComponentValues } from '@/core/entity/component';
 import { entriesOf } from '@/core/entity/field';
 import { LIMITS } from '@/core/limits';
 import { REST_STATE_LABELS } from '@/core/rest/rest';
@@ -14,7 +15,7 @@ import { dayWords } from '@/core/dayWords';
 import { labelsOf, sentOf, textOf } from '@/ui/entryText';
 import { Faults } from '@/ui/Faults';
 import { useMay, useUnits } from '@/ui/person';
-import { SectionTitle, Table, TableScroll, TableHead } from '@/ui/type';
+import { SectionTitle, Small, Table, TableScroll, TableHead } from '@/ui/type';
 import { offerEditUndo, offerUndo } from '@/ui/undo';
 import { useCommand } from '@/ui/useCommand';
 import { useRowForm } from '@/ui/useRowForm';
@@ -40,11 +41,13 @@ const FIGURES = entriesOf(BATCH).flatMap(([name, field]) =>
 /** Every roast batch of a release: rest days belong to the batch. */
 export function Batches({
   releaseId,
+  components,
   batches,
   onBenchId,
   hasColourMeter,
 }: {
   releaseId: string;
+  components: readonly ComponentValues[];
   batches: readonly BatchView[];
   onBenchId: string;
   /** The setup on the bench has one linked. */
@@ -102,6 +105,7 @@ export function Batches({
         <BatchForm
           key={edited.id}
           releaseId={releaseId}
+          components={components}
           row={{ text: textOf(BATCH, edited), rowVersion: edited.rowVersion }}
           batchId={edited.id}
           hasColourMeter={hasColourMeter}
@@ -111,6 +115,7 @@ export function Batches({
       {open === 'new' && (
         <BatchForm
           releaseId={releaseId}
+          components={components}
           row={{ text: EMPTY_BATCH, rowVersion: 0 }}
           hasColourMeter={hasColourMeter}
           onDone={() => setOpen(null)}
@@ -148,6 +153,7 @@ function Row({
       <td>
         {named}
         {isOnBench && <strong> on the bench</strong>}
+        {batch.sharesPct !== '' && <Small as="span"> shares {batch.sharesPct}</Small>}
       </td>
       <td className="words">{roast.level === null ? 'not known' : roastWord(roast.level)}</td>
       {known.map(({ name }) => (
@@ -177,12 +183,14 @@ function Row({
 
 function BatchForm({
   releaseId,
+  components,
   row,
   batchId,
   hasColourMeter,
   onDone,
 }: {
   releaseId: string;
+  components: readonly ComponentValues[];
   row: { text: BatchText; rowVersion: number };
   batchId?: string;
   hasColourMeter: boolean;
@@ -209,7 +217,12 @@ function BatchForm({
         labels={LABELS}
         onSettle={form.settle}
       />
-      <BatchFields text={form.text} change={form.change} faultOf={faultOf} />
+      <BatchFields
+        text={form.text}
+        change={form.change}
+        faultOf={faultOf}
+        components={components}
+      />
       {hasColourMeter && (
         <ColourReading
           roastLevel={Number(form.text.roastLevel)}

@@ -67,7 +67,7 @@ export function EditRelease({ release, onDone }: { release: StoredRelease; onDon
         takenOver={form.takenOver}
         labels={LABELS}
         onSettle={form.settle}
-        show={(value) => (typeof value === 'string' ? value : componentsWords(value))}
+        show={(value) => (Array.isArray(value) ? componentsWords(value) : String(value))}
       />
       <Form onSubmit={onSubmit} noValidate aria-label="Facts of the release">
         <ReleaseFields text={form.text} change={form.change} faultOf={faultOf} />

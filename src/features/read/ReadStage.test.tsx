@@ -109,6 +109,7 @@ describe('what the forms send', () => {
       sentOf(BATCH, { ...EMPTY_BATCH, roastDate: TODAY, roastLevel: '-0.5', colourGround: '88,5' }),
     ).toEqual({
       label: '',
+      sharesPct: '',
       roastDate: TODAY,
       roastLevel: -0.5,
       colourBean: undefined,

@@ -152,6 +152,7 @@ export function ReadStage({ view, ease, hasBeanMap, nearest }: ReadStageProps) {
       )}
       <BagFacts release={release} />
       <Batches
+        components={release.components}
         releaseId={release.id}
         batches={batches}
         onBenchId={view.bench ? batch.id : ''}

@@ -2,6 +2,7 @@
 import { z } from 'zod';
 import { userFault } from '@/core/errors';
 import { daysBetween } from '@/core/rest/day';
+import { batchSharesFault } from '@/core/schema/shares';
 import { batchEntry, releaseEntry, type BatchEntry } from '@/core/schema/releaseEntry';
 import { changedMeanwhile, defineCommand, personOf } from '@/data/command';
 import { keepBefore } from '@/data/edits';
@@ -22,6 +23,11 @@ function refuseFuture({ roastDate }: BatchEntry, today: string): void {
     );
 }
 
+function refuseShares({ sharesPct }: BatchEntry, components: readonly unknown[]): void {
+  const message = batchSharesFault(sharesPct, components);
+  if (message) throw userFault('badInput', 'sharesPct', message);
+}
+
 export const createRelease = defineCommand({
   kind: 'createRelease',
   duty: 'lead',
@@ -29,6 +35,7 @@ export const createRelease = defineCommand({
   run: ({ release, batch }, context) => {
     const { db, id, today } = context;
     refuseFuture(batch, today);
+    refuseShares(batch, release.components);
     insertRelease(db, id, release, personOf(context).id);
     insertBatch(db, `${id}-1`, id, batch);
     return { releaseId: id, words: `created ${release.name}`, result: { releaseId: id } };
@@ -91,6 +98,7 @@ export const saveBatch = defineCommand({
     if (!release)
       throw userFault('notFound', 'releaseId', 'There is no such release. Reload the page.');
     refuseFuture(batch, today);
+    refuseShares(batch, release.components);
     const words = `the batch of ${batch.roastDate}${batch.label ? ` (${batch.label})` : ''}`;
     if (batchId === undefined) {
       insertBatch(db, id, releaseId, batch);

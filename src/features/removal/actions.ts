@@ -8,7 +8,7 @@ import type { ProgrammeEntered } from '@/core/entity/programme';
 import { userFault } from '@/core/errors';
 import { oneOf } from '@/core/schema/fields';
 import { defineCommand, personOf, type Context } from '@/data/command';
-import { findEdit, type Editable } from '@/data/edits';
+import { findEdits, type Editable } from '@/data/edits';
 import { updatePart } from '@/data/equipment';
 import { updateHouse, type HouseFields } from '@/data/house';
 import { closeInvitationsFor } from '@/data/invitations';
@@ -70,23 +70,27 @@ export const undoEdit = defineCommand({
   duty: 'bench',
   input: z.strictObject({ editId: z.string().max(64) }),
   run: ({ editId }, context) => {
-    const edit = findEdit(context.db, editId);
-    if (!edit)
+    const edits = findEdits(context.db, editId);
+    const [first] = edits;
+    if (!first)
       throw userFault('notFound', 'editId', 'There is no such change to undo. Reload the page.');
-    const { what, rowId, madeVersion, before } = edit;
-    const isOfBench = what === 'shot' || what === 'tasting';
-    if (!isOfBench && personOf(context).role !== 'lead')
-      throw userFault('refused', 'editId', 'Only the lead undoes this. Ask the lead.');
-    const seen = { id: rowId, rowVersion: madeVersion };
-    if (!RESTORE[what](context, seen, before as never))
-      throw userFault(
-        'conflict',
-        'editId',
-        'This was changed again since, so the undo was left alone: both changes stand as they are now.',
-      );
+    for (const { what, rowId, madeVersion, before } of edits) {
+      const isOfBench = what === 'shot' || what === 'tasting';
+      if (!isOfBench && personOf(context).role !== 'lead')
+        throw userFault('refused', 'editId', 'Only the lead undoes this. Ask the lead.');
+      const seen = { id: rowId, rowVersion: madeVersion };
+      if (!RESTORE[what](context, seen, before as never))
+        throw userFault(
+          'conflict',
+          'editId',
+          'This was changed again since, so the undo was left alone: both changes stand as they are now.',
+        );
+    }
+    const { what, rowId } = first;
+    const isOne = edits.length === 1;
     return {
-      releaseId: releaseOfEdit(context.db, what, rowId),
-      words: `undid a change of the ${what}`,
+      releaseId: isOne ? releaseOfEdit(context.db, what, rowId) : null,
+      words: isOne ? `undid a change of the ${what}` : `undid a change of ${edits.length} rows`,
       result: {},
     };
   },

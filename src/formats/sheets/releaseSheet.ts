@@ -6,6 +6,7 @@ import { BATCH } from '@/core/entity/batch';
 import { COMPONENT } from '@/core/entity/component';
 import { RELEASE } from '@/core/entity/release';
 import { daysBetween } from '@/core/rest/day';
+import { batchSharesFault } from '@/core/schema/shares';
 import {
   batchEntry,
   componentRow,
@@ -97,18 +98,26 @@ function readRow(cells: Cells, row: number, options: ReadOptions) {
 }
 
 function completeRelease(
-  { components: found, cells, firstRow, batches }: Group,
+  { components: ofGroup, cells, firstRow, batches }: Group,
   options: ReadOptions,
 ): ReadRelease | { faults: RowFault[] } {
-  const components = [...found.values()];
+  const components = [...ofGroup.values()];
   const [only] = components;
   const read = releaseEntry.safeParse({
     ...readCells(RELEASE, cells, options),
     components:
       components.length === 1 ? [{ ...only, sharePct: only!.sharePct ?? 100 }] : components,
   });
-  if (read.success) return { release: read.data, batches: [...batches.values()] };
   const { mapping } = options;
+  const found = [...batches.values()];
+  if (read.success) {
+    const message = found
+      .map(({ sharesPct }) => batchSharesFault(sharesPct, read.data.components))
+      .find((fault) => fault !== null);
+    if (!message) return { release: read.data, batches: found };
+    const column = columnName(RELEASE_COLUMNS, 'sharesPct', mapping);
+    return { faults: [{ row: firstRow, column, message }] };
+  }
   return {
     faults: faultsOf(read.error, firstRow, {
       fields: RELEASE_SHEET,

@@ -1,0 +1,255 @@
+'use client';
+
+import Link from 'next/link';
+import { useState } from 'react';
+import styled from 'styled-components';
+import { dayWords } from '@/core/dayWords';
+import { RELEASE } from '@/core/entity/release';
+import { SERVED, SERVED_LABELS, type Served } from '@/core/vocabulary';
+import type { ReleaseLine, ReleaseListView } from '@/views/releaseList';
+import { Button } from '@/ui/Button';
+import { Choice } from '@/ui/choices';
+import { Faults } from '@/ui/Faults';
+import { SelectInput, TextInput } from '@/ui/fields';
+import { Page } from '@/ui/Page';
+import { useMay } from '@/ui/person';
+import { Small, StageTitle, Table, TableHead, TableScroll } from '@/ui/type';
+import { offerEditUndo } from '@/ui/undo';
+import { useCommand } from '@/ui/useCommand';
+import { useQuestion } from '@/ui/useQuestion';
+
+const Bar = styled.section`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px 24px;
+  align-items: end;
+`;
+
+const Act = styled.div`
+  display: flex;
+  gap: 8px;
+  align-items: end;
+`;
+
+/** A tick large enough for a thumb. */
+const Tick = styled.input`
+  width: 24px;
+  height: 24px;
+  margin: 0;
+  accent-color: var(--ink);
+`;
+
+const SHOWS = [
+  { value: 'current', label: 'Current' },
+  { value: 'archived', label: 'Archived' },
+] as const;
+const SERVINGS = SERVED.map((value) => ({ value, label: SERVED_LABELS[value] }));
+
+/** Every release in a line; several are changed at once. */
+export function ReleasesPage({ view }: { view: ReleaseListView }) {
+  const { words: asked, shows, lines, isCut, archived } = view;
+  const isLead = useMay('lead');
+  const { choose, isChoosing } = useQuestion();
+  const [words, setWords] = useState(asked);
+  const [ticked, setTicked] = useState<ReadonlySet<string>>(new Set());
+  const chosen = lines.filter(({ id }) => ticked.has(id));
+  const tick = (ids: readonly string[], isTicked: boolean) =>
+    setTicked((before) => {
+      const after = new Set(before);
+      for (const id of ids) {
+        if (isTicked) after.add(id);
+        else after.delete(id);
+      }
+      return after;
+    });
+  return (
+    <Page aria-busy={isChoosing}>
+      <StageTitle as="h1">Releases</StageTitle>
+      <Bar aria-label="Narrow to">
+        <TextInput
+          label="Name holds"
+          value={words}
+          onChange={(next) => {
+            setWords(next);
+            choose({ q: next });
+          }}
+        />
+        <Choice
+          label={`Archived: ${archived}`}
+          value={shows}
+          onChange={(next) => {
+            setTicked(new Set());
+            choose({ shows: next === 'archived' ? next : '' });
+          }}
+          options={SHOWS}
+        />
+      </Bar>
+      {isLead && lines.length > 0 && (
+        <Changes
+          chosen={chosen}
+          isArchive={shows === 'archived'}
+          onDone={() => setTicked(new Set())}
+        />
+      )}
+      {lines.length === 0 ? (
+        <p>
+          {asked !== ''
+            ? 'No release here has a name like that. Try fewer letters.'
+            : shows === 'archived'
+              ? 'No release is archived. Tick those the house is done with, and archive them.'
+              : 'No release yet. '}
+          {asked === '' && shows === 'current' && <Link href="/releases/new">New release</Link>}
+        </p>
+      ) : (
+        <Lines lines={lines} ticked={ticked} onTick={isLead ? tick : undefined} />
+      )}
+      <Small>
+        {isCut && 'The newest are listed; a part of a name narrows them. '}
+        An archived release is left out of Today and of the switcher; what it taught, its card and
+        its log stay.
+      </Small>
+    </Page>
+  );
+}
+
+/** What can be done to the ticked ones. */
+function Changes({
+  chosen,
+  isArchive,
+  onDone,
+}: {
+  chosen: readonly ReleaseLine[];
+  isArchive: boolean;
+  onDone: () => void;
+}) {
+  const { submit, faults, faultOf, isBusy } = useCommand();
+  const [serving, setServing] = useState<Served>('both');
+  const [notes, setNotes] = useState('');
+  const count = chosen.length === 1 ? '1 release' : `${chosen.length} releases`;
+  const change = async (part: Readonly<Record<string, unknown>>, done: string) => {
+    const releaseIds = chosen.map(({ id }) => id);
+    const answer = await submit('editReleases', { releaseIds, ...part });
+    if (!answer.ok) return;
+    offerEditUndo(`${count}: ${done}.`, answer.result.editId);
+    onDone();
+  };
+  const isIdle = chosen.length === 0 || isBusy;
+  const addNotes = notes
+    .split(',')
+    .map((note) => note.trim())
+    .filter((note) => note !== '');
+  return (
+    <Bar aria-label="Change those ticked">
+      <Small role="status">{chosen.length === 0 ? 'None ticked' : `${count} ticked`}</Small>
+      <Act>
+        <SelectInput
+          label={RELEASE.serving.label}
+          value={serving}
+          onChange={(next) => setServing(next as Served)}
+          options={SERVINGS}
+        />
+        <Button
+          isDisabled={isIdle}
+          onPress={() => void change({ serving }, `served ${SERVED_LABELS[serving].toLowerCase()}`)}
+        >
+          Set served
+        </Button>
+      </Act>
+      <Act>
+        <TextInput
+          label="Promised notes to add"
+          value={notes}
+          onChange={setNotes}
+          fault={faultOf('addNotes')}
+        />
+        <Button
+          isDisabled={isIdle || addNotes.length === 0}
+          onPress={() => void change({ addNotes }, 'notes added').then(() => setNotes(''))}
+        >
+          Add notes
+        </Button>
+      </Act>
+      <Button
+        isDisabled={isIdle}
+        onPress={() =>
+          void change({ isArchived: !isArchive }, isArchive ? 'no longer archived' : 'archived')
+        }
+      >
+        {isArchive ? 'Take out of the archive' : 'Archive'}
+      </Button>
+      <Faults faults={faults} shown={['addNotes']} />
+    </Bar>
+  );
+}
+
+function Lines({
+  lines,
+  ticked,
+  onTick,
+}: {
+  lines: readonly ReleaseLine[];
+  ticked: ReadonlySet<string>;
+  onTick: ((ids: readonly string[], isTicked: boolean) => void) | undefined;
+}) {
+  const ids = lines.map(({ id }) => id);
+  const areAll = ids.every((id) => ticked.has(id));
+  return (
+    <TableScroll aria-label="Releases">
+      <Table>
+        <TableHead
+          columns={[
+            { hidden: 'Ticked' },
+            { words: 'Release' },
+            'Newest batch',
+            { words: 'Recipe' },
+            { words: 'Served' },
+            { words: 'Promised notes' },
+          ]}
+        />
+        <tbody>
+          {onTick && (
+            <tr>
+              <td>
+                <Tick
+                  type="checkbox"
+                  aria-label="All of these"
+                  checked={areAll}
+                  onChange={(event) => onTick(ids, event.target.checked)}
+                />
+              </td>
+              <td className="words" colSpan={5}>
+                All of these
+              </td>
+            </tr>
+          )}
+          {lines.map((line) => (
+            <tr key={line.id}>
+              <td>
+                {onTick && (
+                  <Tick
+                    type="checkbox"
+                    aria-label={line.name}
+                    checked={ticked.has(line.id)}
+                    onChange={(event) => onTick([line.id], event.target.checked)}
+                  />
+                )}
+              </td>
+              <td className="words">
+                <Link href={`/releases/${line.id}`}>{line.name}</Link>
+              </td>
+              <td>{line.roastDate === null ? '' : dayWords(line.roastDate)}</td>
+              <td className="words">{recipeWords(line)}</td>
+              <td className="words">{SERVED_LABELS[line.serving]}</td>
+              <td className="words">{line.promisedNotes.join(', ')}</td>
+            </tr>
+          ))}
+        </tbody>
+      </Table>
+    </TableScroll>
+  );
+}
+
+function recipeWords({ version, isPublic, hasBench }: ReleaseLine): string {
+  if (version !== null) return `version ${version}${isPublic ? ', public' : ', withdrawn'}`;
+  return hasBench ? 'on the bench' : 'none yet';
+}

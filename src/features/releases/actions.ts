@@ -1,0 +1,86 @@
+/** One change of several releases at once. */
+import { z } from 'zod';
+import { entryShape } from '@/core/entity/entry';
+import { RELEASE } from '@/core/entity/release';
+import { userFault } from '@/core/errors';
+import { TEXT_LIMITS } from '@/core/limits';
+import { SERVED_LABELS } from '@/core/vocabulary';
+import { defineCommand } from '@/data/command';
+import { keepBefore } from '@/data/edits';
+import { findReleases, updateRelease, type StoredRelease } from '@/data/releases';
+
+/** So many at once can still be looked over. */
+const MOST = 200;
+
+const shape = entryShape(RELEASE);
+
+const input = z
+  .strictObject({
+    releaseIds: z
+      .array(z.string().max(64))
+      .min(1, { error: 'No release is chosen. Tick those it is for.' })
+      .max(MOST, { error: `At most ${MOST} releases at once. Untick some.` }),
+    serving: shape.serving.unwrap().optional(),
+    /** Added to the promised notes of each that does not have them. */
+    addNotes: shape.promisedNotes.unwrap().optional(),
+    isArchived: z.boolean().optional(),
+  })
+  .refine(
+    ({ serving, addNotes = [], isArchived }) =>
+      serving !== undefined || addNotes.length > 0 || isArchived !== undefined,
+    { path: ['serving'], error: 'Nothing is to be changed. Say what, and press again.' },
+  );
+type Change = Omit<z.output<typeof input>, 'releaseIds'>;
+
+export const editReleases = defineCommand({
+  kind: 'editReleases',
+  duty: 'lead',
+  input,
+  run: ({ releaseIds, ...change }, { db, id }) => {
+    const releases = findReleases(db, releaseIds);
+    if (releases.length !== new Set(releaseIds).size)
+      throw userFault(
+        'notFound',
+        'releaseIds',
+        'One of these releases is gone: somebody deleted it. Reload the page; nothing was changed.',
+      );
+    for (const before of releases) {
+      const { id: rowId, rowVersion } = before;
+      updateRelease(db, { id: rowId, rowVersion }, changed(before, change));
+      keepBefore(db, id, { what: 'release', rowId, rowVersion, before });
+    }
+    const one = releases.length === 1 ? releases[0]! : null;
+    return {
+      releaseId: one?.id ?? null,
+      words: `${changeWords(change)}: ${one?.name ?? `${releases.length} releases`}`,
+      result: { editId: id },
+    };
+  },
+});
+
+function changed(before: StoredRelease, { serving, addNotes = [], isArchived }: Change) {
+  const added = addNotes.filter((note) => !before.promisedNotes.includes(note));
+  const promisedNotes = [...before.promisedNotes, ...added];
+  if (promisedNotes.length > RELEASE.promisedNotes.most)
+    throw userFault(
+      'badInput',
+      'addNotes',
+      `${before.name.slice(0, TEXT_LIMITS.note)} would promise ${promisedNotes.length} notes; at most ${RELEASE.promisedNotes.most}. Untick it, or add fewer. Nothing was changed.`,
+    );
+  return {
+    ...before,
+    promisedNotes,
+    ...(serving !== undefined && { serving }),
+    ...(isArchived !== undefined && { isArchived }),
+  };
+}
+
+function changeWords({ serving, addNotes = [], isArchived }: Change): string {
+  return [
+    serving === undefined ? '' : `served ${SERVED_LABELS[serving].toLowerCase()}`,
+    addNotes.length === 0 ? '' : `promises ${addNotes.join(', ')} too`,
+    isArchived === undefined ? '' : isArchived ? 'archived' : 'no longer archived',
+  ]
+    .filter(Boolean)
+    .join(', ');
+}
