@@ -29,6 +29,8 @@ import { allSetups, type StoredSetup } from '@/data/setups';
 import { shotsOfDialIns, spentOfBatches, type Spent, type StoredShot } from '@/data/shots';
 import { tastingsOfDialIns, type StoredTasting } from '@/data/tastings';
 import { factsToday } from './facts';
+import { dialToday, type Era } from '@/core/grinder/era';
+import { listEras } from '@/data/eras';
 import { memoryFor } from './grinderMemory';
 import { carryOf, newBatchOf, type NewBatch } from './newBatch';
 import type { BatchView, Bench, BenchShot } from './shown';
@@ -106,6 +108,7 @@ export function* releasesInSteps(
   const dialInIds = drafts.map(({ dialInId }) => dialInId);
   const shotsOf = shotsOfDialIns(db, dialInIds);
   const tastingsOf = tastingsOfDialIns(db, dialInIds);
+  const erasOf = groupBy(listEras(db), ({ grinderId }) => grinderId);
   const versionsOf = versionsOfReleases(db, ids);
   const addressOf = addressesOfReleases(db, ids);
   const views: ReleaseView[] = [];
@@ -132,6 +135,7 @@ export function* releasesInSteps(
             units,
             shots,
             tastings: tastingsOf(draft.dialInId),
+            eras: erasOf.get(setup.grinder.id) ?? [],
           })
         : null;
     const address = addressOf(release.id)[0] ?? null;
@@ -198,6 +202,7 @@ function readBench(
     units,
     shots: all,
     tastings,
+    eras,
   }: {
     release: StoredRelease;
     draft: StoredDraft;
@@ -207,6 +212,7 @@ function readBench(
     units: Units;
     shots: readonly StoredShot[];
     tastings: readonly StoredTasting[];
+    eras: readonly Era[];
   },
 ): Bench {
   const target = targetOf(house, draft, { roast: batch.roast, opensOn: batch.span.opens });
@@ -219,7 +225,7 @@ function readBench(
   }));
   const judging = judgingOf(house, release);
   const advice = nextMove({
-    ...askedOf({ target, setup, shots: stored, draft, judging }, units),
+    ...askedOf({ target, setup, shots: stored, draft, judging, eras }, units),
     ...learnt,
   });
   const shots = stored.map((shot, i) => ({ ...shot, mark: advice.marks[i]! }));
@@ -227,7 +233,7 @@ function readBench(
     (sum, shot) => sum + shot.doseG + purgeOf(shot, setup.grinder.retentionG),
     0,
   );
-  return { draft, setup, target, judging, shots, shotCount: all.length, advice, spentG };
+  return { draft, setup, target, judging, eras, shots, shotCount: all.length, advice, spentG };
 }
 
 type AskedShot = Omit<BenchShot, 'mark'>;
@@ -240,19 +246,31 @@ export function askedOf(
     shots,
     draft,
     judging,
-  }: Pick<Bench, 'target' | 'setup' | 'draft' | 'judging'> & { shots: readonly AskedShot[] },
+    eras,
+  }: Pick<Bench, 'target' | 'setup' | 'draft' | 'judging' | 'eras'> & {
+    shots: readonly AskedShot[];
+  },
   units: Units,
 ): NextInput {
   const firsts = firstsAfterBreak(shots.map(({ pulledAt }) => pulledAt));
   return {
-    target,
+    // What was pulled or written on an older scale is judged on today's.
+    target: {
+      ...target,
+      startDial: dialToday(draft.startDial, draft.createdAt, eras) ?? draft.startDial,
+    },
     grinder: setup.grinder,
     basket: setup.basket,
     machine: setup.machine,
-    shots: shots.map((shot, i) => ({
-      ...advisedShot(shot, shot.tastings),
-      isFirst: firsts[i],
-    })),
+    shots: shots.map((shot, i) => {
+      const dial = dialToday(shot.dial, shot.pulledAt, eras);
+      return {
+        ...advisedShot(shot, shot.tastings),
+        dial: dial ?? shot.dial,
+        isApart: dial === null,
+        isFirst: firsts[i],
+      };
+    }),
     targetFrom: shots.findLastIndex((shot) => shot.draftId !== draft.id) + 1,
     units,
     ...judging,

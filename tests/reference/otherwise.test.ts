@@ -9,7 +9,7 @@ import { parseCsv, writeCsv } from '@/formats/sheets/csv';
 import { SHEETS } from '@/features/import/sheets';
 import { readRelease } from '@/views/release';
 import { faultOf } from '../support/fault';
-import { openHouse, RECIPE, send, SETUP, shotInput, TODAY } from '../support/house';
+import { openHouse, RECIPE, send, SETUP, shotInput, stopClock, TODAY } from '../support/house';
 
 const LETTERED = {
   ...SETUP.grinder,
@@ -122,5 +122,47 @@ describe('a yield read by volume', () => {
     const { yieldMl: _read, ...weighed } = entry as Record<string, unknown>;
     send(db, 'correctShot', { ...weighed, shotId, rowVersion: 1, yieldG: 38.2 });
     expect(findShot(db, String(shotId))).toMatchObject({ yieldG: 38.2, yieldMl: undefined });
+  });
+});
+
+describe('a dial-in under way when the grinder is set to zero anew', () => {
+  const underWay = () => {
+    const house = openHouse();
+    const { db, draftId, releaseId } = house;
+    stopClock('2026-05-21');
+    for (const timeS of [20, 20.4]) send(db, 'logShot', shotInput(draftId, { dial: 12, timeS }));
+    stopClock('2026-05-22');
+    const begin = (shift: object) =>
+      send(db, 'beginEra', {
+        grinderId: listParts(db, 'grinder')[0]!.id,
+        kind: 'zero',
+        reason: 'cleaned',
+        ...shift,
+      });
+    const advice = () =>
+      readRelease(db, findHouse(db)!, releaseId, { today: TODAY })!.bench!.advice;
+    return { db, draftId, begin, advice };
+  };
+
+  it('goes on with its dials on the new scale where the shift is known', () => {
+    const { begin, advice } = underWay();
+    const before = advice();
+    begin({ shift: 5 });
+    const after = advice();
+    expect(after.setting.dial).toBeCloseTo(before.setting.dial + 5, 9);
+    expect(after.move).toMatchObject({ from: 17, to: before.move!.to + 5 });
+    expect(after.expect.timeS).toBeCloseTo(before.expect.timeS, 6);
+  });
+
+  it('counts its older shots no more where nobody knows the shift, and says so', () => {
+    const { db, draftId, begin, advice } = underWay();
+    begin({});
+    expect(advice()).toMatchObject({ status: 'prep', move: null });
+    expect(advice().reasons.map(({ code }) => code)).toEqual(['otherEra']);
+    stopClock('2026-05-23');
+    send(db, 'logShot', shotInput(draftId, { dial: 20, timeS: 28 }));
+    const { marks, expect: expected } = advice();
+    expect(marks.map(({ valid }) => valid)).toEqual([false, false, true]);
+    expect(Math.abs(expected.timeS - 28)).toBeLessThan(2);
   });
 });

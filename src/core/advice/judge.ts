@@ -164,7 +164,7 @@ function timedOf(
     dial: shot.dial,
     doseG: shot.doseG,
     yieldG: shot.yieldG,
-    timeS: beansOf(shot) === beans ? pumpSeconds(timeS + offsetS) : null,
+    timeS: beansOf(shot) === beans && !shot.isApart ? pumpSeconds(timeS + offsetS) : null,
     lnSd: Math.hypot(sdS / timeS, isByVolume(shot) ? VOLUME_LN_SD : 0),
     purgeG: purgeOf(shot, grinder.retentionG),
     restDays: shot.restDays ?? null,
@@ -237,7 +237,7 @@ function markOf(
   const choked = isChoked(shot, target, measured.timeOnTargetClockS);
   const odd = weight !== null && weight < ODD_WEIGHT && !choked && !corroborated(shots, index);
   const otherBeans = beansOf(shot) !== beans;
-  const valid = isSound && !odd && !unpurged && !otherBeans && !choked;
+  const valid = isSound && !odd && !unpurged && !otherBeans && !choked && !shot.isApart;
   return {
     weight,
     odd,

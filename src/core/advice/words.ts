@@ -28,6 +28,7 @@ const REASON_HEADS: Readonly<Record<string, string>> = {
   byVolume: 'Weigh the yield',
   noFirstDrip: 'Note the first drip',
   unpurged: 'Same again, purged',
+  otherEra: 'See where the grinder stands now',
   tooFresh: 'Wait, or pull it for practice',
 };
 
@@ -50,6 +51,9 @@ const PREP_TEXT: Record<PrepSign, string> = {
   coldMetal: 'The portafilter was cold: warm it with a flush, and pull it again.',
 };
 
+/** Fewer past dial-ins say less than the rule they are drawn to. House heuristic. */
+export const FEW_DIAL_INS = 3;
+
 const BEANS_WORDS: Record<BeanState, string> = {
   room: 'at room temperature',
   warm: 'warmed',
@@ -64,7 +68,7 @@ export const REASON_WORDS = {
   }),
   remembered: (dialIns: number): Reason => ({
     code: 'remembered',
-    text: `${dialIns === 1 ? 'One past dial-in' : `${dialIns} past dial-ins`} of this grinder say so: begin there, weigh in and out, and time it.`,
+    text: `${dialIns === 1 ? 'One past dial-in' : `${dialIns} past dial-ins`} of this grinder say so${dialIns < FEW_DIAL_INS ? ', with the trade’s rule, which still weighs more' : ''}: begin there, weigh in and out, and time it.`,
   }),
   newBatch: (dial: string, proof: Proof): Reason => ({
     code: 'newBatch',
@@ -118,6 +122,10 @@ export const REASON_WORDS = {
     text: `The recipe's clock starts ${CLOCK_LABELS[clock]}, this shot's does not, and its first drip was not noted: a usual one leaves open whether it hit. Note the first drip, or time it by the recipe's clock.`,
   }),
   prepSign: (sign: PrepSign): Reason => ({ code: `prep.${sign}`, text: PREP_TEXT[sign] }),
+  otherEra: (): Reason => ({
+    code: 'otherEra',
+    text: 'The grinder has another zero point or new burrs since this shot, and nobody knows by how much its numbers moved: set it by eye and hand, and pull one to see. Older shots of this dial-in no longer count.',
+  }),
   unpurged: (): Reason => ({
     code: 'unpurged',
     text: 'The dial moved and the grinder was not purged: part of this dose was ground at the old setting, so it is not evidence. That shot has flushed the grinder; pull it again unchanged.',

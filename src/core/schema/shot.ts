@@ -53,6 +53,8 @@ export const shotSchema = z
     /** Pulled first after a pause: group and grinder were not yet as warm as they get. */
     isFirst: z.boolean().optional(),
     taste: tasteSchema.optional(),
+    /** The grinder's numbers meant something else then, and nobody knows what: its time says nothing of a dial. */
+    isApart: z.boolean().optional(),
     /** Who pulled it: hands differ. */
     pulledBy: z.string().max(80).optional(),
   })
