@@ -259,11 +259,20 @@ export function SelectInput({
   options,
   fault,
   hint,
-}: Common & { options: readonly { value: string; label: string }[] }) {
+  controlRef,
+}: Common & {
+  options: readonly { value: string; label: string }[];
+  controlRef?: Ref<HTMLSelectElement>;
+}) {
   return (
     <Field label={label} hint={hint} fault={fault}>
       {(tied) => (
-        <NativeSelect {...tied} value={value} onChange={(event) => onChange(event.target.value)}>
+        <NativeSelect
+          {...tied}
+          ref={controlRef}
+          value={value}
+          onChange={(event) => onChange(event.target.value)}
+        >
           {options.map((option) => (
             <option key={option.value} value={option.value}>
               {option.label}

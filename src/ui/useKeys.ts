@@ -53,7 +53,8 @@ function isTaken({ target, key, defaultPrevented }: KeyboardEvent): boolean {
   if (defaultPrevented) return true;
   if (!(target instanceof HTMLElement)) return false;
   return (
-    target.matches('input, textarea, select') ||
+    target.matches('input:not([type=checkbox]), textarea, select') ||
+    (key === ' ' && target.matches('[type=checkbox]')) ||
     target.closest('[role=dialog], [role=alertdialog]') !== null ||
     ((key === 'Enter' || key === ' ') && target.matches('a, button'))
   );

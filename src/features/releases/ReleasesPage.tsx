@@ -1,7 +1,7 @@
 'use client';
 
 import Link from 'next/link';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import styled from 'styled-components';
 import { dayWords } from '@/core/dayWords';
 import { RELEASE } from '@/core/entity/release';
@@ -13,9 +13,10 @@ import { Faults } from '@/ui/Faults';
 import { SelectInput, TextInput } from '@/ui/fields';
 import { Page } from '@/ui/Page';
 import { useMay } from '@/ui/person';
-import { Small, StageTitle, Table, TableHead, TableScroll } from '@/ui/type';
+import { Key, Small, StageTitle, Table, TableHead, TableScroll } from '@/ui/type';
 import { offerEditUndo } from '@/ui/undo';
 import { useCommand } from '@/ui/useCommand';
+import { useKeys } from '@/ui/useKeys';
 import { useQuestion } from '@/ui/useQuestion';
 
 const Bar = styled.section`
@@ -125,6 +126,8 @@ function Changes({
   const { submit, faults, faultOf, isBusy } = useCommand();
   const [serving, setServing] = useState<Served>('both');
   const [notes, setNotes] = useState('');
+  const first = useRef<HTMLSelectElement>(null);
+  useKeys({ c: { words: 'change those ticked', act: () => first.current?.focus() } });
   const count = chosen.length === 1 ? '1 release' : `${chosen.length} releases`;
   const change = async (part: Readonly<Record<string, unknown>>, done: string) => {
     const releaseIds = chosen.map(({ id }) => id);
@@ -140,9 +143,12 @@ function Changes({
     .filter((note) => note !== '');
   return (
     <Bar aria-label="Change those ticked">
-      <Small role="status">{chosen.length === 0 ? 'None ticked' : `${count} ticked`}</Small>
+      <Small role="status">
+        {chosen.length === 0 ? 'None ticked' : `${count} ticked`} <Key>C</Key>
+      </Small>
       <Act>
         <SelectInput
+          controlRef={first}
           label={RELEASE.serving.label}
           value={serving}
           onChange={(next) => setServing(next as Served)}
