@@ -8,7 +8,7 @@ import { easeOf } from '@/core/ease/ease';
 import { extraction } from '@/core/extraction/extraction';
 import { finerSign, middleSetting, slopePrior } from '@/core/grinder/dial';
 import { retentionHint } from '@/core/grinder/retentionHint';
-import { learnGrinder, type GrinderMemory } from '@/core/grinder/memory';
+import { learnGrinder, MEMORY_SIZE, type GrinderMemory } from '@/core/grinder/memory';
 import { CARRY_VERDICTS, carryOver } from '@/core/rest/carry';
 import { REST_STATES, restOn } from '@/core/rest/rest';
 import { day, oneOf, quantity } from '@/core/schema/fields';
@@ -187,8 +187,8 @@ const meanSd = z.looseObject({ mean: z.number(), sd: z.number() });
 const memory = z.object({
   dialIns: z.int().min(0),
   referenceDial: z.number(),
-  mean: z.array(z.number()).length(8),
-  covariance: z.array(z.array(z.number()).length(8)).length(8),
+  mean: z.array(z.number()).length(MEMORY_SIZE),
+  covariance: z.array(z.array(z.number()).length(MEMORY_SIZE)).length(MEMORY_SIZE),
   between: z.array(z.number().min(0)).length(5),
   noiseSd: z.number().positive(),
   oddRate: z.number().min(0).max(0.5),
@@ -215,15 +215,16 @@ const next = command({
     shots: z.array(shotSchema).max(200),
     memory: memory.optional(),
     release: releaseFactsSchema.optional(),
+    style: oneOf('Style', STYLES).optional(),
     doseSchool: oneOf('Dose school', DOSE_SCHOOLS).default('locked'),
     proofGoal: z.number().min(0.8).max(0.9).default(USUAL_JUDGING.proofGoal),
     leastLiking: z.number().min(0).max(10).default(USUAL_JUDGING.leastLiking),
   }),
   output: advice,
-  run: ({ release, ...asked }) =>
+  run: ({ release, style, ...asked }) =>
     nextMove({
       ...asked,
-      coffee: grindFeatures(release ?? { roastLevel: asked.target.roastLevel }),
+      coffee: grindFeatures(release ?? { roastLevel: asked.target.roastLevel }, style),
     }),
 });
 
@@ -237,6 +238,7 @@ const grinder = command({
       .array(
         z.strictObject({
           release: releaseFactsSchema,
+          style: oneOf('Style', STYLES).optional(),
           target: targetSchema,
           shots: z.array(shotSchema).max(200),
         }),
@@ -250,14 +252,14 @@ const grinder = command({
   run: ({ grinder: asked, dialIns }) => {
     const dial = asked.referenceDial ?? dialIns[0]?.target.startDial ?? middleSetting(asked);
     const pastWith = (retentionG: number) =>
-      dialIns.map(({ release, ...dialIn }) =>
+      dialIns.map(({ release, style, ...dialIn }) =>
         pastDialIn(
           {
             ...dialIn,
             grinder: { ...asked, retentionG },
             basket: { ratedG: dialIn.target.doseG },
           },
-          grindFeatures(release),
+          grindFeatures(release, style),
           dial,
         ),
       );

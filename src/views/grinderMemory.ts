@@ -1,6 +1,6 @@
 /**
- * What a grinder's past dial-ins teach the one on the bench: those whose recipe was decided, of the same
- * style, simulated shots apart. Kept until one more is decided or an old one is corrected, so that logging
+ * What a grinder's past dial-ins teach the one on the bench: those whose recipe was decided, simulated shots
+ * apart. Styles teach each other, but for the soak: half a minute of waiting makes another line of it. Kept until one more is decided or an old one is corrected, so that logging
  * a shot learns nothing anew. A dial-in that is decided itself is judged without: it would prove itself.
  */
 import { grindFeatures, pastDialIn } from '@/core/advice/pastDialIn';
@@ -36,7 +36,7 @@ import { advisedShot, targetOf } from './target';
 const OF_GRINDER = `SELECT q.* FROM (${DECIDED}) q
   JOIN setup u ON u.id = q.setupId
   JOIN release c ON c.id = q.releaseId AND c.removed_at IS NULL
-  WHERE u.grinder_id = ? AND q.style = ?
+  WHERE u.grinder_id = ? AND (q.style = 'soakFirst') = ?
   ORDER BY q.decidedAt DESC, q.id LIMIT ${REMEMBERED_DIAL_INS}`;
 
 /** The memory for a dial-in, or nothing where there is none or it must not be used. */
@@ -93,10 +93,13 @@ interface Known {
   readonly dialIns: ReadonlySet<string>;
 }
 
-const keptAs = (grinderId: string, style: string): KeptOptions => ({
+const keyOf = (grinderId: string, style: StoredDraft['style']) =>
+  `${grinderId} ${style === 'soakFirst' ? 'soaked' : 'flowing'}`;
+
+const keptAs = (grinderId: string, style: StoredDraft['style']): KeptOptions => ({
   name: 'grinder memory',
   restsOn: MODEL_RESTS_ON,
-  key: `${grinderId} ${style}`,
+  key: keyOf(grinderId, style),
 });
 
 function memoryOf(
@@ -155,7 +158,7 @@ function* learningMemory(
   const rows = JSON.stringify([slope, referenceDial, past]);
   let ofDb = learnt.get(db);
   if (!ofDb) learnt.set(db, (ofDb = new Map()));
-  const key = `${grinder.id} ${style}`;
+  const key = keyOf(grinder.id, style);
   const before = ofDb.get(key);
   if (before?.rows === rows) return { memory: before.memory, dialIns };
   yield 0;
@@ -166,7 +169,10 @@ function* learningMemory(
 
 /** A grinder's decided dial-ins in a style, as rows for any retention it might have. */
 function gather(db: Db, house: House, grinder: StoredGrinder, style: StoredDraft['style']) {
-  const drafts = prepared(db, OF_GRINDER).all(grinder.id, style).map(completeDraft).reverse();
+  const drafts = prepared(db, OF_GRINDER)
+    .all(grinder.id, style === 'soakFirst' ? 1 : 0)
+    .map(completeDraft)
+    .reverse();
   const dialInIds = drafts.map(({ dialInId }) => dialInId);
   const shotsOf = shotsOfDialIns(db, dialInIds);
   const eras = erasOf(db, grinder.id);
@@ -188,7 +194,10 @@ function gather(db: Db, house: House, grinder: StoredGrinder, style: StoredDraft
     const shots = shotsOf(draft.dialInId)
       .filter(({ isSimulated }) => !isSimulated)
       .flatMap((shot) => onTodaysDial(advisedShot(shot, []), shot.pulledAt, eras));
-    const features = grindFeatures(factsOf(release, { ...batch, roast, restDays: undefined }));
+    const features = grindFeatures(
+      factsOf(release, { ...batch, roast, restDays: undefined }),
+      draft.style,
+    );
     return [{ target: targetOf(house, draft, { roast, opensOn }), basket, shots, features }];
   });
   return {

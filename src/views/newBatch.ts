@@ -205,7 +205,7 @@ function carriedInput(db: Db, house: House, carrying: Carrying & { readonly batc
     machine: setup.machine,
     ...judgingOf(house, release),
     ...memoryFor(db, house, draft, setup),
-    coffee: grindFeatures(factsToday(release, batch, today)),
+    coffee: grindFeatures(factsToday(release, batch, today), draft.style),
     carry: expected(db, house, carrying),
   };
 }

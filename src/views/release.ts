@@ -183,7 +183,7 @@ export function learntFor(
 ): Learnt {
   return {
     ...memoryFor(db, house, asked.draft, asked.setup),
-    coffee: grindFeatures(asked.facts),
+    coffee: grindFeatures(asked.facts, asked.draft.style),
     carry: carryOf(db, house, { ...asked, restDays: asked.batch.rest.restDays }) ?? undefined,
   };
 }

@@ -69,20 +69,23 @@ it('a decided dial-in is judged without itself, and simulated shots teach nothin
   expect(advice(other.db, fresh.releaseId)).toMatchObject({ status: 'repeat', move: null });
 });
 
-it('another style of the same grinder teaches nothing yet', () => {
+it('styles of one grinder teach each other, but for the soak', () => {
   const house = openHouse();
   const { db, releaseId, draftId, setupId } = house;
   pull(db, draftId);
   send(db, 'publish', { releaseId, draftId, ...WORDS });
-  const release = { ...RELEASE, name: 'Kestrel Row' };
-  const other = String(send(db, 'createRelease', { release, batch: BATCH }).releaseId);
-  send(db, 'acceptRecipe', {
-    ...RECIPE,
-    style: 'longQuick',
-    yieldG: 50,
-    releaseId: other,
-    batchId: `${other}-1`,
-    setupId,
-  });
-  expect(advice(db, other)).toMatchObject({ status: 'repeat', move: null });
+  const inStyle = (style: string, changes: object) => {
+    const release = { ...RELEASE, name: `Kestrel Row ${style}` };
+    const other = String(send(db, 'createRelease', { release, batch: BATCH }).releaseId);
+    const place = { releaseId: other, batchId: `${other}-1`, setupId, style };
+    send(db, 'acceptRecipe', { ...RECIPE, ...changes, ...place });
+    return advice(db, other);
+  };
+  // Its step is known; how much coarser a long and quick shot goes, the rule says.
+  const long = inStyle('longQuick', { yieldG: 52, timeS: [18, 22] });
+  expect(long.reasons.map(({ code }) => code)).toEqual(['remembered']);
+  const classic = inStyle('classic', {});
+  expect(long.setting.dial).toBeGreaterThan(classic.setting.dial + 1);
+  const soaked = inStyle('soakFirst', { yieldG: 54, timeS: [55, 65] });
+  expect(soaked).toMatchObject({ status: 'repeat', move: null });
 });

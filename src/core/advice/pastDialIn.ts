@@ -4,13 +4,19 @@ import { slopePrior } from '../grinder/dial';
 import type { GrindFeatures, PastDialIn } from '../grinder/memory';
 import { rowsOf } from '../grinder/timeRows';
 import { featuresOf, type ReleaseFacts } from '../coffee/features';
+import type { BrewStyle } from '../vocabulary';
 import { memoryReference, timedShots } from './judge';
 import type { NextInput } from './types';
 
 /** What of a coffee moves its time at one setting. */
-export function grindFeatures(release: ReleaseFacts): GrindFeatures {
+export function grindFeatures(release: ReleaseFacts, style?: BrewStyle): GrindFeatures {
   const { roastLevel, intensity } = featuresOf(release);
-  return { light: Math.max(0, -(roastLevel ?? 0)), dark: Math.max(0, roastLevel ?? 0), intensity };
+  return {
+    light: Math.max(0, -(roastLevel ?? 0)),
+    dark: Math.max(0, roastLevel ?? 0),
+    intensity,
+    style,
+  };
 }
 
 /** Its shots as rows from what a memory counts from. */

@@ -2,13 +2,16 @@
  * What past dial-ins teach of one grinder (model.md §3b). Each dial-in has its own time model,
  *   ln timeS = a + b·(effective dial − D) + c·ln(dose/dose₀) + d·ln(yield/yield₀) + e·age + noise,
  * whose coefficients are drawn around the grinder's: θ ~ N(Mμ, T), μ = (α, γ light, γ dark, γ intensity,
- * b, c, d, e). Empirical Bayes by EM, with a share of odd shots whose noise is wider. The form is the
+ * b, c, d, e, a level for each style). Empirical Bayes by EM, with a share of odd shots whose noise is wider. The form is the
  * trade's; every prior is a house heuristic, prototyped on simulated grinders. Valid within one era: a new
  * zero point or new burrs begin another. Caveat: histories it was tuned on had one person and one recipe.
  */
 import { inverse, Matrix } from 'ml-matrix';
 import { dot, quadratic } from '../linear';
 import { runThrough } from '../runThrough';
+import { ALTERED_STYLES, styleAtOneSetting } from '../start/priors';
+import { LN_TIME_PER_STEP } from '../start/startDial';
+import type { BrewStyle } from '../vocabulary';
 import { addRow } from './timeModel';
 import { ODD_RATE, weightOf, type Slope, type TimePrior } from './timePrior';
 import { AGE_SLOPE, DOSE_EXPONENT, NOISE_SD, YIELD_EXPONENT, type TimeRow } from './timeRows';
@@ -18,6 +21,8 @@ export interface GrindFeatures {
   readonly light: number;
   readonly dark: number;
   readonly intensity: number;
+  /** How the water came; the classic way where nobody says. */
+  readonly style?: BrewStyle | undefined;
 }
 
 export interface PastDialIn {
@@ -39,7 +44,7 @@ export interface GrinderMemory {
   readonly dialIns: number;
   /** D: the dial the level stands for. */
   readonly referenceDial: number;
-  /** α, γ light, γ dark, γ intensity, b, c, d, e. */
+  /** α, γ light, γ dark, γ intensity, b, c, d, e, then what each style but the classic changes. */
   readonly mean: readonly number[];
   readonly covariance: readonly (readonly number[])[];
   /** sd of a, b, c, d, e between dial-ins. */
@@ -58,6 +63,10 @@ const LEVEL = { mean: Math.log(28), sd: 0.22 };
 const LIGHT = { mean: -0.15, sd: 0.08 };
 const DARK = { mean: 0.1, sd: 0.08 };
 const INTENSITY = { mean: 0.08, sd: 0.06 };
+/** α, three of the coffee, b, c, d, e; then a figure for each style. */
+const OF_COEFFICIENTS = 8;
+export const MEMORY_SIZE = OF_COEFFICIENTS + ALTERED_STYLES.length;
+
 /** The memory is surer of dose and yield than a single dial-in is. */
 const DOSE_SD = 0.4;
 const YIELD_SD = 0.15;
@@ -87,8 +96,10 @@ export interface State {
 }
 
 /** M: which of the grinder's coefficients a dial-in's own are centred on. */
-export function mapOf({ light, dark, intensity }: GrindFeatures): Matrix {
-  const map = Matrix.zeros(5, 8);
+export function mapOf({ light, dark, intensity, style = 'classic' }: GrindFeatures): Matrix {
+  const map = Matrix.zeros(5, MEMORY_SIZE);
+  const altered = ALTERED_STYLES.findIndex((one) => one === style);
+  if (altered >= 0) map.set(0, OF_COEFFICIENTS + altered, 1);
   [1, light, dark, intensity].forEach((value, j) => map.set(0, j, value));
   for (let k = 1; k < 5; k++) map.set(k, k + 3, 1);
   return map;
@@ -104,6 +115,9 @@ export function priorOf(slope: Slope) {
     { mean: DOSE_EXPONENT.mean, sd: DOSE_SD },
     { mean: YIELD_EXPONENT.mean, sd: YIELD_SD },
     AGE_SLOPE,
+    ...ALTERED_STYLES.map((style) =>
+      styleAtOneSetting(style, { perStep: LN_TIME_PER_STEP, yieldExponent: YIELD_EXPONENT.mean }),
+    ),
   ];
   return {
     mean: Matrix.columnVector(all.map(({ mean }) => mean)),

@@ -187,6 +187,22 @@ export function processSd(output: Output): number {
   return PROCESS[OUTPUTS.indexOf(output)]![1];
 }
 
+/**
+ * How a style changes ln time at one setting and one yield: what its rules say of time, less what they say of
+ * yield and grind. House heuristic, made of the table's own figures.
+ * @param perStep change of ln time per reference step finer; @param yieldExponent of time by yield.
+ */
+export function styleAtOneSetting(
+  style: AlteredStyle,
+  { perStep, yieldExponent }: { readonly perStep: number; readonly yieldExponent: number },
+): { readonly mean: number; readonly sd: number } {
+  const [lnRatio, , lnTime, grind] = STYLE_ROWS[style];
+  return {
+    mean: lnTime[0] - yieldExponent * lnRatio[0] - perStep * grind[0],
+    sd: Math.hypot(lnTime[1], yieldExponent * lnRatio[1], perStep * grind[1]),
+  };
+}
+
 /** Rules a house may set otherwise: main effects and styles. What is crossed follows from them. */
 export const EDITABLE_FACTORS = [
   ...(Object.keys(MAIN_ROWS) as MainFactor[]),
