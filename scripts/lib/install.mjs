@@ -1,5 +1,5 @@
 /** Installs packages when the lock file has changed since the last install. Node alone. */
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
@@ -45,6 +45,19 @@ export function ensureInstalled({ isProduction = false } = {}) {
 }
 
 /** Runs a program of node_modules/.bin with this terminal; answers its exit code. */
+/** The same beside others: its exit code and what it said, once it has ended. */
+export function runBinBeside(name, args) {
+  return new Promise((resolve) => {
+    const child = spawn(`${ROOT}node_modules/.bin/${name}`, args, { cwd: ROOT });
+    let said = '';
+    for (const stream of [child.stdout, child.stderr])
+      stream.on('data', (part) => {
+        said += part;
+      });
+    child.on('close', (status) => resolve({ status: status ?? 1, said }));
+  });
+}
+
 export function runBin(name, args, options = {}) {
   const { status } = spawnSync(`${ROOT}node_modules/.bin/${name}`, args, {
     cwd: ROOT,
