@@ -5,6 +5,7 @@ import styled from 'styled-components';
 /** A page outside a release: the whole width for what is compared, sentences no longer than can be read. */
 export const Page = styled.main<{ $isNarrow?: boolean }>`
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 20px;
   max-width: ${({ $isNarrow = false }) => ($isNarrow ? '1040px' : 'none')};
   padding: 22px 24px 60px;

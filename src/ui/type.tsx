@@ -94,6 +94,39 @@ export const TableScroll = styled.div.attrs({ tabIndex: 0, role: 'region' })`
   overflow-x: auto;
 `;
 
+/**
+ * A ledger that never scrolls sideways: on a phone each row is a small grid, whose columns and places the
+ * table says itself, with its long words below its figures.
+ */
+export const Ledgered = styled(TableScroll)`
+  td:not(.words) {
+    white-space: nowrap;
+  }
+
+  @media (max-width: 640px) {
+    table,
+    thead,
+    tbody {
+      display: block;
+      min-width: 0;
+    }
+
+    tr {
+      display: grid;
+    }
+
+    tbody tr {
+      border-bottom: 1px solid var(--rule);
+    }
+
+    &&& td {
+      width: auto;
+      border: none;
+      padding: 4px 6px;
+    }
+  }
+`;
+
 export const Notice = styled.p<{ $kind?: 'caution' | 'fault' | 'good' }>`
   padding: 8px 12px;
   border-left: 4px solid

@@ -7,13 +7,28 @@ import { costWords, type CoffeePrice } from '@/core/money';
 import type { Bench } from '@/views/release';
 import { Button, QuietButton } from '@/ui/Button';
 import { useUnits } from '@/ui/person';
-import { SectionTitle, Small, Table, TableHead, TableScroll } from '@/ui/type';
+import { Ledgered, SectionTitle, Small, Table, TableHead } from '@/ui/type';
 import { CorrectShot } from './CorrectShot';
 import { verdictOf } from './verdict';
 
-const Scroll = styled(TableScroll)`
-  td:not(.words) {
-    white-space: nowrap;
+const Shots = styled(Ledgered)`
+  @media (max-width: 640px) {
+    tr {
+      grid-template-columns: 40px 1fr 1fr 1fr 1fr;
+    }
+
+    :is(td, th):is(:nth-child(6), :nth-child(7)),
+    th:nth-child(n + 8) {
+      display: none;
+    }
+
+    td:nth-child(8) {
+      grid-area: 2 / 1 / 3 / 4;
+    }
+
+    td:nth-child(9) {
+      grid-area: 2 / 4 / 3 / -1;
+    }
   }
 `;
 
@@ -62,7 +77,7 @@ export function Ledger({
         {setup.grinder.retentionG > 0 && ' with purges'}
         {price && `, ${costWords(spentG, price)}`}
       </SectionTitle>
-      <Scroll aria-label="Ledger of shots">
+      <Shots aria-label="Ledger of shots">
         <Table>
           <TableHead
             columns={[
@@ -121,7 +136,7 @@ export function Ledger({
             ))}
           </tbody>
         </Table>
-      </Scroll>
+      </Shots>
       {corrected && <CorrectShot shot={corrected} onClose={() => setCorrected(null)} />}
       {shown.length < shots.length && (
         <p>

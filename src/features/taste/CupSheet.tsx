@@ -247,9 +247,9 @@ function Verdict({
   );
 }
 
-function extractionWords(tdsPct: string, { doseG, yieldG }: BenchShot): string {
+function extractionWords(tdsPct: string, { doseG, yieldG, yieldMl }: BenchShot): string {
   const tds = readNumber(tdsPct);
   if (typeof tds !== 'number' || tds <= 0 || (tds / 100) * yieldG > doseG)
     return 'With a TDS reading: strength and extraction';
-  return `${tds.toFixed(1)} % strong, ${extraction({ doseG, yieldG, tdsPct: tds }).extractionPct.toFixed(1)} % extracted`;
+  return `${tds.toFixed(1)} % strong, ${extraction({ doseG, yieldG, tdsPct: tds }).extractionPct.toFixed(1)} % extracted${yieldMl === undefined ? '' : ', by volume, rough'}`;
 }

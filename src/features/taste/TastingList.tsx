@@ -1,5 +1,6 @@
 'use client';
 
+import styled from 'styled-components';
 import { extraction } from '@/core/extraction/extraction';
 import { tasteDirection } from '@/core/taste/direction';
 import type { StoredTasting } from '@/data/tastings';
@@ -9,7 +10,31 @@ import { useMay, usePerson } from '@/ui/person';
 import { offerUndo } from '@/ui/undo';
 import { useCommand } from '@/ui/useCommand';
 import type { Bench } from '@/views/release';
-import { Table, TableScroll, TableHead } from '@/ui/type';
+import { Ledgered, Table, TableHead } from '@/ui/type';
+
+const Sheets = styled(Ledgered)`
+  @media (max-width: 640px) {
+    tr {
+      grid-template-columns: 40px 2fr 1fr 1fr 1fr;
+    }
+
+    th:nth-child(n + 6) {
+      display: none;
+    }
+
+    td:nth-child(6) {
+      grid-area: 3 / 1 / 4 / 4;
+    }
+
+    td:nth-child(7) {
+      grid-area: 2 / 1 / 3 / -1;
+    }
+
+    td:nth-child(8) {
+      grid-area: 3 / 4 / 4 / -1;
+    }
+  }
+`;
 
 /** Cup sheets of this dial-in with the direction each points in. */
 export function TastingList({
@@ -36,7 +61,7 @@ export function TastingList({
   const rows = bench.shots.flatMap((shot) => shot.tastings.map((tasting) => ({ shot, tasting })));
   if (rows.length === 0) return <p>No cup sheet yet for this dial-in.</p>;
   return (
-    <TableScroll aria-label="Cup sheets">
+    <Sheets aria-label="Cup sheets">
       <Table>
         <TableHead
           columns={[
@@ -61,6 +86,7 @@ export function TastingList({
                 {shot.tdsPct === undefined
                   ? ''
                   : extraction({ ...shot, tdsPct: shot.tdsPct }).extractionPct.toFixed(1)}
+                {shot.tdsPct !== undefined && shot.yieldMl !== undefined && ' by volume, rough'}
               </td>
               <td className="words">{tasting.notesFound.join(', ')}</td>
               <td className="words">{tasteDirection(tasting.scales, roastLevel).words}</td>
@@ -87,6 +113,6 @@ export function TastingList({
         </tbody>
       </Table>
       <Faults faults={faults} />
-    </TableScroll>
+    </Sheets>
   );
 }
