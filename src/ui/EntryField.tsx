@@ -3,6 +3,7 @@
 import type { ReactNode } from 'react';
 import type { Field, Fields, WordField } from '@/core/entity/field';
 import { Choice } from './choices';
+import { DayInput } from './DayInput';
 import type { EntryText } from './entryText';
 import { QuantityInput, SelectInput, TextAreaInput, TextInput } from './fields';
 
@@ -79,7 +80,7 @@ export function EntryField<F extends Fields>({
         />
       );
     case 'day':
-      return <TextInput {...common} type="date" value={String(typed)} onChange={set} />;
+      return <DayInput {...common} value={String(typed)} onChange={set} />;
     case 'text':
       return LONG_LIMITS.includes(field.limit) ? (
         <TextAreaInput {...common} value={String(typed)} onChange={set} />

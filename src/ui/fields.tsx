@@ -22,7 +22,7 @@ const labelLook = css`
   color: var(--ink-soft);
 `;
 
-const controlLook = css`
+export const controlLook = css`
   width: 100%;
   min-height: 40px;
   padding: 6px 10px;
@@ -34,6 +34,17 @@ const controlLook = css`
   &[aria-invalid='true'] {
     border: 2px solid var(--over);
   }
+`;
+
+export const hintLook = css`
+  color: var(--ink-soft);
+  font-size: 13.5px;
+`;
+
+export const faultLook = css`
+  color: var(--over);
+  font-size: 13.5px;
+  font-weight: 560;
 `;
 
 /** Label, control, hint and fault of one field: the browser's own, joined by ids. */
@@ -48,14 +59,11 @@ const Frame = styled.div`
   }
 
   .hint {
-    color: var(--ink-soft);
-    font-size: 13.5px;
+    ${hintLook}
   }
 
   .fault {
-    color: var(--over);
-    font-size: 13.5px;
-    font-weight: 560;
+    ${faultLook}
   }
 `;
 
@@ -85,7 +93,8 @@ const NativeSelect = styled.select`
   ${controlLook}
 `;
 
-interface Common {
+/** What every field is told. */
+export interface FieldProps {
   readonly label: string;
   readonly value: string;
   readonly onChange: (value: string) => void;
@@ -106,7 +115,7 @@ function Field({
   hint,
   fault,
   children,
-}: Pick<Common, 'hint' | 'fault'> & {
+}: Pick<FieldProps, 'hint' | 'fault'> & {
   label: ReactNode;
   children: (tied: Tied) => ReactNode;
 }) {
@@ -149,7 +158,7 @@ export function TextInput({
   hint,
   type = 'text',
   ...rest
-}: Common & TextAttributes) {
+}: FieldProps & TextAttributes) {
   return (
     <Field label={label} hint={hint} fault={fault}>
       {(tied) => (
@@ -173,7 +182,7 @@ export function TextAreaInput({
   fault,
   hint,
   rows = 2,
-}: Common & { rows?: number }) {
+}: FieldProps & { rows?: number }) {
   return (
     <Field label={label} hint={hint} fault={fault}>
       {(tied) => (
@@ -188,7 +197,7 @@ export function TextAreaInput({
   );
 }
 
-export interface QuantityProps extends Common {
+export interface QuantityProps extends FieldProps {
   readonly quantity: LimitName;
   /** What one press of an arrow key changes. */
   readonly step: number;
@@ -260,7 +269,7 @@ export function SelectInput({
   fault,
   hint,
   controlRef,
-}: Common & {
+}: FieldProps & {
   options: readonly { value: string; label: string }[];
   controlRef?: Ref<HTMLSelectElement>;
 }) {

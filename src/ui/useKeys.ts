@@ -53,7 +53,7 @@ function isTaken({ target, key, defaultPrevented }: KeyboardEvent): boolean {
   if (defaultPrevented) return true;
   if (!(target instanceof HTMLElement)) return false;
   return (
-    target.matches('input:not([type=checkbox]), textarea, select') ||
+    target.matches('input:not([type=checkbox]), textarea, select, [role=spinbutton]') ||
     (key === ' ' && target.matches('[type=checkbox]')) ||
     target.closest('[role=dialog], [role=alertdialog]') !== null ||
     ((key === 'Enter' || key === ' ') && target.matches('a, button'))

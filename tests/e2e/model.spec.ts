@@ -8,6 +8,7 @@ import { readRelease } from '@/views/release';
 import { listReleaseNames } from '@/data/releases';
 import { listSetups } from '@/data/setups';
 import { today } from '@/data/today';
+import { enterDay } from '../support/keyboard';
 import { openPage, openRelease } from '../support/openRelease';
 import { startServer, type RunningServer } from '../support/server';
 import { signIn } from '../support/signIn';
@@ -81,7 +82,7 @@ function askKb(newName: string, knownName: string) {
 async function addNatural(page: Page, name: string): Promise<void> {
   await openPage(page, `${server.url}/releases/new`);
   await page.getByLabel('Name of the release').fill(name);
-  await page.getByLabel('Roast date').fill(new Date().toISOString().slice(0, 10));
+  await enterDay(page, 'Roast date', new Date());
   await page.getByLabel('Country').fill('Ethiopia');
   await page.getByLabel('Process').selectOption('natural');
   await page.getByLabel('Variety class').selectOption('ordinary');

@@ -3,6 +3,7 @@
 import { useState } from 'react';
 import { PROCESS_LABELS, PROCESSES, STYLE_LABELS, STYLES } from '@/core/vocabulary';
 import { QuietButton } from '@/ui/Button';
+import { DayInput } from '@/ui/DayInput';
 import { FieldGrid, SelectInput, TextInput } from '@/ui/fields';
 import { ROAST_BANDS } from '@/core/coffee/roastBand';
 import type { Filters } from '@/views/patternFilters';
@@ -57,18 +58,8 @@ export function FiltersBar({
           onChange={(setup) => onChange({ setup })}
           options={[ALL, ...setups.map(({ id, name }) => ({ value: id, label: name }))]}
         />
-        <TextInput
-          type="date"
-          label="From"
-          value={filters.from ?? ''}
-          onChange={(from) => onChange({ from })}
-        />
-        <TextInput
-          type="date"
-          label="To"
-          value={filters.to ?? ''}
-          onChange={(to) => onChange({ to })}
-        />
+        <DayInput label="From" value={filters.from ?? ''} onChange={(from) => onChange({ from })} />
+        <DayInput label="To" value={filters.to ?? ''} onChange={(to) => onChange({ to })} />
       </FieldGrid>
       {isNarrowed && (
         <p style={{ marginTop: 6 }}>
