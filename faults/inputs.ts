@@ -144,7 +144,7 @@ const PATHS = [
   '/api/find',
   '/api/backups',
   '/releases/x/pull',
-  '/api/releases/x/stream',
+  '/api/stream',
   '/p/x',
   '/p/x/card.pdf',
   '/schema/recipe-document-1.json',

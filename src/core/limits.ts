@@ -2,6 +2,8 @@
  * The range of every measured quantity, in one place: schemas, forms and the database agree on it.
  * Ranges bound what an espresso bench can produce; they are not advice.
  */
+import { isAmbiguous } from './readNumber';
+
 export interface Limit {
   readonly label: string;
   readonly unit: string;
@@ -81,6 +83,10 @@ export function quantityFault(name: LimitName, value: unknown): string | null {
   const { label, unit, min, max } = LIMITS[name];
   const remedy = `Enter ${rangeWords(name)}.`;
   if (value === undefined) return `${label} is missing. ${remedy}`;
+  if (typeof value === 'string' && isAmbiguous(value)) {
+    const figure = value.replace(/\s/g, '');
+    return `${label} “${value}” may mean ${figure.replace(',', '')} or ${figure.replace(',', '.')}. Write one of them.`;
+  }
   if (typeof value !== 'number' || Number.isNaN(value))
     return `${label} is not a number (came: ${JSON.stringify(value)?.slice(0, 40)}). ${remedy}`;
   if (value >= min && value <= max) return null;

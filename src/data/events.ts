@@ -55,14 +55,17 @@ export function listEvents(db: Db, releaseId: string): StoredEvent[] {
     .map((row) => eventRow.parse(row));
 }
 
-const freshRow = eventRow.extend({ order: z.number(), personId: z.string().nullable() });
+const freshRow = eventRow.extend({
+  order: z.number(),
+  releaseId: z.string(),
+  personId: z.string().nullable(),
+});
 
-/** Order number of the newest thing done to a release; 0 when nothing was. */
-export function newestEvent(db: Db, releaseId: string): number {
-  const { newest } = prepared(
-    db,
-    'SELECT coalesce(max(rowid), 0) AS newest FROM event WHERE release_id = ?',
-  ).get(releaseId) as { newest: number };
+/** Order number of the newest thing done in the house; 0 when nothing was. */
+export function newestEvent(db: Db): number {
+  const { newest } = prepared(db, 'SELECT coalesce(max(rowid), 0) AS newest FROM event').get() as {
+    newest: number;
+  };
   return newest;
 }
 
@@ -92,18 +95,15 @@ export function newestEvents(db: Db): Map<string, number> {
   return new Map(rows.map(({ id, n }) => [id, Math.max(n ?? 0, ofMany)]));
 }
 
-/** What was done to a release after one of these numbers, oldest first. */
-export function listEventsAfter(
-  db: Db,
-  releaseId: string,
-  order: number,
-): z.output<typeof freshRow>[] {
+/** What was done to releases after one of these numbers, oldest first. */
+export function listEventsAfter(db: Db, order: number): z.output<typeof freshRow>[] {
   return prepared(
     db,
-    `SELECT e.rowid AS "order", e.id, e.at, e.person_id AS personId, p.name AS person, e.words
+    `SELECT e.rowid AS "order", e.id, e.at, e.release_id AS releaseId,
+       e.person_id AS personId, p.name AS person, e.words
      FROM event e LEFT JOIN person p ON p.id = e.person_id
-     WHERE e.release_id = ? AND e.rowid > ? ORDER BY e.rowid`,
+     WHERE e.rowid > ? AND e.release_id IS NOT NULL ORDER BY e.rowid`,
   )
-    .all(releaseId, order)
+    .all(order)
     .map((row) => freshRow.parse(row));
 }

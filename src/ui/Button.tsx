@@ -29,7 +29,8 @@ export const buttonLook = css`
     background: var(--enamel-sunk);
   }
 
-  &[data-disabled] {
+  &[data-disabled],
+  &[data-pending] {
     opacity: 0.5;
     cursor: default;
   }
@@ -77,6 +78,8 @@ const Word = styled.button`
 export interface PlainButtonProps {
   readonly onPress: () => void;
   readonly isDisabled?: boolean;
+  /** Its command is under way: it keeps the focus, and a second press does nothing. */
+  readonly isPending?: boolean;
   readonly 'aria-label'?: string;
   readonly children: ReactNode;
 }
@@ -85,6 +88,19 @@ export interface PlainButtonProps {
  * A button that reads as a word in running text. The browser's own: rows of a table carry many, and
  * each costs the server little.
  */
-export function QuietButton({ onPress, isDisabled = false, ...rest }: PlainButtonProps) {
-  return <Word type="button" onClick={onPress} disabled={isDisabled} {...rest} />;
+export function QuietButton({
+  onPress,
+  isDisabled = false,
+  isPending = false,
+  ...rest
+}: PlainButtonProps) {
+  return (
+    <Word
+      type="button"
+      onClick={isPending ? undefined : onPress}
+      disabled={isDisabled}
+      aria-disabled={isPending || undefined}
+      {...rest}
+    />
+  );
 }

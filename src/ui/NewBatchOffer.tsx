@@ -59,7 +59,7 @@ export function NewBatchOffer({
         {offerWords(newBatch)}
       </p>
       {mayPull && (
-        <MainButton onPress={carry} isDisabled={isBusy}>
+        <MainButton onPress={carry} isPending={isBusy}>
           Carry the recipe over
         </MainButton>
       )}

@@ -2,8 +2,11 @@
 
 import styled from 'styled-components';
 
+/** Where the skip link leads. */
+export const CONTENT_ID = 'content';
+
 /** A page outside a release: the whole width for what is compared, sentences no longer than can be read. */
-export const Page = styled.main<{ $isNarrow?: boolean }>`
+export const Page = styled.main.attrs({ id: CONTENT_ID })<{ $isNarrow?: boolean }>`
   display: grid;
   grid-template-columns: minmax(0, 1fr);
   gap: 20px;

@@ -39,7 +39,7 @@ function Proof() {
         />
         <Faults faults={faults} shown={['password']} />
         <p>
-          <MainButton type="submit" isDisabled={isBusy}>
+          <MainButton type="submit" isPending={isBusy}>
             Go on
           </MainButton>{' '}
           <QuietButton onPress={() => answerProof(false)}>Cancel</QuietButton>

@@ -24,6 +24,15 @@ export const tickLook = css`
     z-index: 1;
   }
 
+  /* Where a system has colours of its own the chosen one keeps the system's mark of it. */
+  @media (forced-colors: active) {
+    &:has(:checked) {
+      background: Highlight;
+      color: HighlightText;
+      forced-color-adjust: none;
+    }
+  }
+
   &:has(:focus-visible) {
     outline: 3px solid var(--focus);
     outline-offset: 1px;

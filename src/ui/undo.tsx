@@ -9,15 +9,29 @@ import { Key } from './type';
 import { useCommand } from './useCommand';
 import { useKeys } from './useKeys';
 
-/** The last thing taken away or changed and the command that takes it back; kept while pages change. */
+/** Something taken away or changed, and the command that takes it back; kept while pages change. */
 export type Undo = SentCommand & { readonly words: string };
 
-let offered: Undo | null = null;
+/** So many steps can be taken back; older ones are in the log. */
+const MOST_STEPS = 12;
+
+const NONE: readonly Undo[] = [];
+/** The newest last. */
+let steps = NONE;
 const listeners = new Set<() => void>();
 
-export function offerUndo(undo: Undo | null): void {
-  offered = undo;
+function setSteps(next: readonly Undo[]): void {
+  steps = next;
   for (const listener of listeners) listener();
+}
+
+export function offerUndo(undo: Undo): void {
+  setSteps([...steps, undo].slice(-MOST_STEPS));
+}
+
+/** It was undone, or is to stand. */
+function settle(undo: Undo): void {
+  setSteps(steps.filter((step) => step !== undo));
 }
 
 /** Offers to take back an edit of something that was there; nothing for something new. */
@@ -30,7 +44,7 @@ function subscribe(listener: () => void) {
   return () => listeners.delete(listener);
 }
 
-const Bar = styled.div`
+const Bar = styled.section`
   position: fixed;
   bottom: 14px;
   left: 50%;
@@ -46,30 +60,58 @@ const Bar = styled.div`
   background: var(--enamel-raised);
 `;
 
-/** Undo for removals and edits, in place of "are you sure". */
+const Earlier = styled.ol`
+  display: grid;
+  gap: 4px;
+  width: 100%;
+  margin-top: 6px;
+  list-style: none;
+`;
+
+/** Undo for removals and edits, in place of "are you sure": the newest, and the steps before it by name. */
 export function UndoBar() {
-  const undo = useSyncExternalStore(
+  const all = useSyncExternalStore(
     subscribe,
-    () => offered,
-    () => null,
+    () => steps,
+    () => NONE,
   );
-  return undo && <Offer undo={undo} />;
+  const newest = all.at(-1);
+  return newest && <Offer undo={newest} earlier={all.slice(0, -1).reverse()} />;
 }
 
-function Offer({ undo }: { undo: Undo }) {
+function Offer({ undo, earlier }: { undo: Undo; earlier: readonly Undo[] }) {
   const { submit, faults, isBusy } = useCommand();
-  const putBack = async () => {
-    const answer = await submit(undo.kind, undo.input as never);
-    if (answer.ok) offerUndo(null);
+  const takeBack = async (step: Undo) => {
+    const answer = await submit(step.kind, step.input as never);
+    if (answer.ok) settle(step);
   };
-  useKeys({ z: { words: 'undo the last removal or change', act: () => void putBack() } });
+  useKeys({ z: { words: 'undo the last removal or change', act: () => void takeBack(undo) } });
   return (
-    <Bar>
+    <Bar aria-label="Undo">
       <span role="status">{undo.words}</span>
-      <Button onPress={() => void putBack()} isDisabled={isBusy}>
+      <Button onPress={() => void takeBack(undo)} isPending={isBusy}>
         Undo <Key>Z</Key>
       </Button>
-      <QuietButton onPress={() => offerUndo(null)}>Cancel</QuietButton>
+      <QuietButton onPress={() => setSteps(NONE)}>Cancel</QuietButton>
+      {earlier.length > 0 && (
+        <details>
+          <summary>{earlier.length} before it</summary>
+          <Earlier>
+            {earlier.map((step, i) => (
+              <li key={i}>
+                {step.words}{' '}
+                <QuietButton
+                  onPress={() => void takeBack(step)}
+                  isPending={isBusy}
+                  aria-label={`Undo: ${step.words}`}
+                >
+                  undo
+                </QuietButton>
+              </li>
+            ))}
+          </Earlier>
+        </details>
+      )}
       <Faults faults={faults} />
     </Bar>
   );

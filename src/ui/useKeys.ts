@@ -1,6 +1,7 @@
 'use client';
 
 import { useEffect, useRef } from 'react';
+import { areKeysOn } from './singleKeys';
 
 /** What a key does, with the words the key list shows for it. */
 export interface KeyAct {
@@ -24,6 +25,8 @@ export function activeKeys(): Keys {
 }
 
 function onKey(event: KeyboardEvent): void {
+  // A key that is held down acts once. Enter, Space and Escape are no letters: they stay.
+  if (event.repeat || (event.key.length === 1 && event.key !== ' ' && !areKeysOn())) return;
   if (event.ctrlKey || event.metaKey || event.altKey || isTaken(event)) return;
   const key = activeKeys()[event.key];
   if (!key) return;

@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import { useDraft } from './useDraft';
 import { bindTo } from './useTextForm';
 
 /** A field both changed, with what each made of it. */
@@ -20,6 +21,8 @@ const isSame = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(
 export function useRowForm<T extends object>(
   row: { readonly text: T; readonly rowVersion: number },
   faultOf: (field: string) => string | undefined,
+  /** Place and row, under which what is typed is kept. */
+  name: string,
 ) {
   const [text, setText] = useState(row.text);
   const [base, setBase] = useState(row);
@@ -44,6 +47,16 @@ export function useRowForm<T extends object>(
     setBase(row);
   }
 
+  // A draft comes back with the row it was typed over: what others changed since is merged as ever.
+  const draft = useDraft(name, {
+    value: { text, base },
+    initial: { text: base.text, base },
+    onRestore: (kept) => {
+      setText(kept.text);
+      setBase(kept.base);
+    },
+  });
+
   const change = (part: Partial<T>) => setText((before) => ({ ...before, ...part }));
   const settle = (field: keyof T & string, value: T[keyof T]) => {
     change({ [field]: value } as unknown as Partial<T>);
@@ -58,6 +71,7 @@ export function useRowForm<T extends object>(
     clashes,
     takenOver,
     settle,
+    draft,
     /** Both versions are on the screen: the bare message that there are two need not be. */
     hasMerged: clashes.length > 0 || takenOver.length > 0,
   };

@@ -118,23 +118,27 @@ test('two leads on the facts of one release see both versions, and nothing is lo
   await expect(facts).toContainText('bergamot, lime');
 });
 
-test('a person reads and types in ounces and °F; another goes on in grams', async ({ browser }) => {
+test('a person reads and types in fluid ounces and °F; another goes on in millilitres', async ({
+  browser,
+}) => {
   const tobin = await browserOf(browser, 'tobin');
   await openPage(tobin, `${server.url}/people`);
-  await tobin.getByRole('radio', { name: 'ounces' }).press('Space');
-  await expect(tobin.getByRole('radio', { name: 'ounces' })).toBeChecked();
+  await tobin.getByRole('radio', { name: 'fl oz' }).press('Space');
+  await expect(tobin.getByRole('radio', { name: 'fl oz' })).toBeChecked();
   await tobin.getByRole('radio', { name: '°F' }).press('Space');
   await expect(tobin.getByRole('radio', { name: '°F' })).toBeChecked();
   await openRelease(tobin, server.url, 'Kibira Slope', 'pull');
-  await expect(tobin.getByLabel('Recipe in force')).toContainText(/0\.6\d\d → 1\.\d{3} oz/);
+  await expect(tobin.getByLabel('Recipe in force')).toContainText(/1[78]\.\d → \d{2}\.\d g/);
   await expect(tobin.getByLabel('Recipe in force')).toContainText(/\d{3}\.\d °F/);
-  await expect(tobin.getByLabel('Dose, oz')).toHaveValue(/^0\.6/);
+  await tobin.getByRole('checkbox', { name: 'Yield by volume' }).press('Space');
+  await tobin.getByLabel('Yield, fl oz').fill('1.6');
   await tobin.getByLabel('Time, s').fill('28');
   await tobin.getByRole('button', { name: 'Log it' }).click();
-  await expect(tobin.getByRole('cell', { name: /^0\.6\d\d$/ }).first()).toBeVisible();
+  await expect(tobin.getByText('1.60 fl oz, rough')).toBeVisible();
   const ines = await browserOf(browser, 'ines');
   await openRelease(ines, server.url, 'Kibira Slope', 'pull');
-  await expect(ines.getByRole('row', { name: / 1[78]\.\d .* 28\.0/ })).toBeVisible();
+  // 47.3 ml with their crema weigh three quarters of it.
+  await expect(ines.getByRole('row', { name: /35\.5 47 ml, rough 28\.0/ })).toBeVisible();
 });
 
 test('overruling the advice takes one press and stays in ledger and log', async ({ browser }) => {

@@ -35,6 +35,7 @@ async function addresses(page: Page): Promise<string[]> {
   ];
   const pages = [
     '/',
+    '/releases',
     '/releases/new',
     '/patterns',
     '/practice',
@@ -51,6 +52,15 @@ async function addresses(page: Page): Promise<string[]> {
 async function cardOf(page: Page, name: string): Promise<string> {
   await openRelease(page, server.url, name, 'publish');
   return (await page.getByRole('link', { name: 'Open the public page' }).getAttribute('href'))!;
+}
+
+/** Where a page does not fit the narrowest screen: at 320 px nothing scrolls sideways but tables. */
+async function tooWide(page: Page, path: string): Promise<string[]> {
+  const size = page.viewportSize()!;
+  await page.setViewportSize({ width: 320, height: 640 });
+  const width = await page.evaluate(() => document.documentElement.scrollWidth);
+  await page.setViewportSize(size);
+  return width > 320 ? [`${path} is ${width} px wide at 320`] : [];
 }
 
 for (const theme of ['light', 'dark'] as const) {
@@ -80,6 +90,7 @@ for (const theme of ['light', 'dark'] as const) {
       if (theme === 'dark') axe.withRules(['color-contrast', 'link-in-text-block']);
       const { violations } = await axe.analyze();
       found.push(...violations.map(({ id, nodes }) => `${path} ${id}: ${nodes[0]!.html}`));
+      if (theme === 'light') found.push(...(await tooWide(page, path)));
     };
     await look('/sign-in');
     await look('/invitation/not-an-invitation');

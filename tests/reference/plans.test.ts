@@ -79,8 +79,8 @@ it('pages of one release find their rows by index', async () => {
   readToday(db, house, { today: TODAY });
   readPull(db, house, view, view.bench!);
   listEvents(db, releaseId);
-  listEventsAfter(db, releaseId, 0);
-  newestEvent(db, releaseId);
+  listEventsAfter(db, 0);
+  newestEvent(db);
   listGatePasses(db, releaseId);
   findPublished(db, 'token');
   findVersionByHash(db, 'hash');

@@ -11,6 +11,8 @@ import { ImportDocument } from '@/features/import/ImportDocument';
 import { TodayPage } from '@/features/today/TodayPage';
 import { MOST_PAST, todayRows } from '@/features/today/todayRows';
 
+export const metadata = { title: 'Today' };
+
 export default async function Today() {
   const { house, person } = await loadHouse();
   const db = database();

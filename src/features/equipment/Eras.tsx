@@ -100,7 +100,7 @@ function EraForm({ grinder, onDone }: { grinder: StoredGrinder; onDone: () => vo
       </Small>
       <Faults faults={faults} shown={['kind', 'shift', 'reason']} />
       <p>
-        <MainButton type="submit" isDisabled={isBusy}>
+        <MainButton type="submit" isPending={isBusy}>
           Keep it
         </MainButton>{' '}
         <QuietButton onPress={onDone}>Cancel</QuietButton>

@@ -71,7 +71,7 @@ export function FirstBench({ onDescribe, next }: { onDescribe: () => void; next:
       </Small>
       <Faults faults={faults} />
       <p>
-        <MainButton type="submit" isDisabled={isBusy}>
+        <MainButton type="submit" isPending={isBusy}>
           Use this bench
         </MainButton>{' '}
         <QuietButton onPress={onDescribe}>Describe it all instead</QuietButton>

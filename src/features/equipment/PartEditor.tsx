@@ -7,6 +7,7 @@ import type { Fields } from '@/core/entity/field';
 import type { StoredParts } from '@/data/equipment';
 import { MainButton, QuietButton } from '@/ui/Button';
 import { Clashes } from '@/ui/Clashes';
+import { DraftNotice } from '@/ui/DraftNotice';
 import { labelsOf } from '@/ui/entryText';
 import { Faults } from '@/ui/Faults';
 import { offerEditUndo } from '@/ui/undo';
@@ -39,7 +40,12 @@ export function PartEditor<P extends Part>({
       rowVersion: stored?.rowVersion ?? 0,
     },
     faultOf,
+    `${part} ${stored?.id ?? 'new'}`,
   );
+  const cancel = () => {
+    form.draft.forget();
+    onDone();
+  };
   const onSubmit = async (event: FormEvent) => {
     event.preventDefault();
     const answer = await submit('savePart', {
@@ -48,6 +54,7 @@ export function PartEditor<P extends Part>({
       fields: partSent(part, form.text),
     });
     if (!answer.ok) return;
+    form.draft.forget();
     offerEditUndo(`The ${part} was changed.`, answer.result.editId);
     onDone();
   };
@@ -56,6 +63,7 @@ export function PartEditor<P extends Part>({
   >;
   return (
     <Form onSubmit={onSubmit} noValidate aria-label={`${stored ? 'Change' : 'New'} ${part}`}>
+      <DraftNotice draft={form.draft} />
       <Clashes
         clashes={form.clashes}
         takenOver={form.takenOver}
@@ -70,10 +78,10 @@ export function PartEditor<P extends Part>({
       />
       <Faults faults={faults} shown={[...Object.keys(labels), ...(form.hasMerged ? [part] : [])]} />
       <p>
-        <MainButton type="submit" isDisabled={isBusy}>
+        <MainButton type="submit" isPending={isBusy}>
           {stored ? `Save the ${part}` : `Add the ${part}`}
         </MainButton>{' '}
-        <QuietButton onPress={onDone}>Cancel</QuietButton>
+        <QuietButton onPress={cancel}>Cancel</QuietButton>
       </p>
     </Form>
   );

@@ -8,6 +8,7 @@ import type { StoredParts } from '@/data/equipment';
 import type { StoredSetup } from '@/data/setups';
 import { MainButton, QuietButton } from '@/ui/Button';
 import { Clashes } from '@/ui/Clashes';
+import { DraftNotice } from '@/ui/DraftNotice';
 import { shownFields, textOf as entryTextOf, type EntryText } from '@/ui/entryText';
 import { Faults } from '@/ui/Faults';
 import { SETUP_LINKS } from '@/core/entity/setup';
@@ -77,8 +78,13 @@ export function SetupEditor({
   const form = useRowForm<SetupText>(
     { text: textOf(stored, parts), rowVersion: stored?.rowVersion ?? 0 },
     faultOf,
+    `setup ${stored?.id ?? 'new'}`,
   );
   const { text, change } = form;
+  const cancel = () => {
+    form.draft.forget();
+    onDone();
+  };
   const onSubmit = async (event: FormEvent) => {
     event.preventDefault();
     const answer = await submit('saveSetup', {
@@ -86,6 +92,7 @@ export function SetupEditor({
       setup: sentSetup(text),
     });
     if (!answer.ok) return;
+    form.draft.forget();
     offerEditUndo(`The setup ${text.name} was changed.`, answer.result.editId);
     onDone();
   };
@@ -95,6 +102,7 @@ export function SetupEditor({
     )?.name ?? String(value);
   return (
     <Form onSubmit={onSubmit} noValidate aria-label={stored ? 'Change setup' : 'New setup'}>
+      <DraftNotice draft={form.draft} />
       <Clashes
         clashes={form.clashes}
         takenOver={form.takenOver}
@@ -151,10 +159,10 @@ export function SetupEditor({
       </section>
       <Faults faults={faults} shown={form.hasMerged ? [...SHOWN, 'setup'] : SHOWN} />
       <p>
-        <MainButton type="submit" isDisabled={isBusy}>
+        <MainButton type="submit" isPending={isBusy}>
           {stored ? 'Save the setup' : 'Add the setup'}
         </MainButton>{' '}
-        {mayLeave && <QuietButton onPress={onDone}>Cancel</QuietButton>}
+        {mayLeave && <QuietButton onPress={cancel}>Cancel</QuietButton>}
       </p>
     </Form>
   );

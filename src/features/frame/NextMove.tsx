@@ -140,7 +140,7 @@ function TakeMove({ bench, move, releaseId }: { bench: Bench; move: Move; releas
   });
   return (
     <>
-      <Button onPress={take} isDisabled={isBusy}>
+      <Button onPress={take} isPending={isBusy}>
         Use this recipe
       </Button>
       <Faults faults={faults} />
@@ -164,7 +164,7 @@ function MoveWindow({
   });
   return (
     <div>
-      <Button onPress={take} isDisabled={isBusy}>
+      <Button onPress={take} isPending={isBusy}>
         Move the window to {low}-{high} s
       </Button>
       <Faults faults={faults} />
@@ -177,7 +177,7 @@ function AllowTrim({ releaseId }: { releaseId: string }) {
   const { submit, faults, isBusy } = useCommand();
   return (
     <div>
-      <Button onPress={() => void submit('trimDose', { releaseId })} isDisabled={isBusy}>
+      <Button onPress={() => void submit('trimDose', { releaseId })} isPending={isBusy}>
         Trim the dose of this coffee
       </Button>
       <Faults faults={faults} />

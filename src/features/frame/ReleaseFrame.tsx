@@ -13,6 +13,7 @@ import { programmeOf } from '@/core/programme/styles';
 import { CLOCK_LABELS } from '@/core/vocabulary';
 import type { ReleaseView } from '@/views/release';
 import { NotationProvider } from '@/ui/notation';
+import { CONTENT_ID } from '@/ui/Page';
 import { useUnits } from '@/ui/person';
 import { Plate } from '@/ui/Plate';
 import { RestStrip } from '@/ui/RestStrip';
@@ -157,7 +158,7 @@ const Narrow = styled.div`
   }
 `;
 
-const Stage = styled.main`
+const Stage = styled.main.attrs({ id: CONTENT_ID })`
   min-width: 0;
 
   @media (max-width: 1000px) {

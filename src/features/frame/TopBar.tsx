@@ -1,13 +1,14 @@
 'use client';
 
-import { LogOut, Search as SearchIcon, SunMoon } from 'lucide-react';
+import { LogOut, Menu as MenuIcon, Search as SearchIcon, SunMoon } from 'lucide-react';
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useParams, useRouter } from 'next/navigation';
-import { useEffect, useState } from 'react';
+import { useEffect, useState, type MouseEvent } from 'react';
 import styled from 'styled-components';
 import { ROLE_LABELS } from '@/core/roles';
 import { useMay, usePerson } from '@/ui/person';
+import { CONTENT_ID } from '@/ui/Page';
 import { Hidden, Key } from '@/ui/type';
 import { activeKeys, useKeys, type Keys } from '@/ui/useKeys';
 import { loadAnew } from '@/ui/loadAnew';
@@ -80,18 +81,84 @@ const Right = styled.div`
 
   @media (max-width: 900px) {
     gap: 8px;
-
-    .wide {
-      display: none;
-    }
-  }
-
-  @media (max-width: 640px) {
-    a:not(.due) {
-      display: none;
-    }
   }
 `;
+
+const Places = styled.nav`
+  display: flex;
+  gap: 14px;
+
+  @media (max-width: 1000px) {
+    display: none;
+  }
+`;
+
+/** The same places where there is no room for their names. */
+const Menu = styled.details`
+  position: relative;
+
+  summary {
+    display: grid;
+    place-items: center;
+    width: 40px;
+    height: 40px;
+    list-style: none;
+    cursor: pointer;
+  }
+
+  nav {
+    position: absolute;
+    right: 0;
+    z-index: 5;
+    display: grid;
+    min-width: 200px;
+    border: 1px solid var(--rule-strong);
+    background: var(--enamel-raised);
+  }
+
+  nav a {
+    padding: 12px 16px;
+    border-bottom: 1px solid var(--rule);
+    font-size: 16px;
+  }
+
+  @media (min-width: 1001px) {
+    display: none;
+  }
+`;
+
+/** The first thing the keyboard reaches, and seen only then. */
+const Skip = styled.a`
+  position: absolute;
+  left: -9999px;
+
+  &:focus {
+    left: 10px;
+    z-index: 6;
+    padding: 8px 12px;
+    background: var(--ink);
+    color: var(--enamel-raised);
+  }
+`;
+
+const PLACES = [
+  { href: '/find', words: 'Find' },
+  { href: '/patterns', words: 'Patterns' },
+  { href: '/practice', words: 'Practice' },
+  { href: '/equipment', words: 'Equipment' },
+  { href: '/house', words: 'House' },
+] as const;
+
+const MENU = [
+  { href: '/', words: 'Today' },
+  { href: '/releases', words: 'Releases' },
+  ...PLACES,
+] as const;
+
+/** A place was chosen: the menu is done. */
+function closeMenu(event: MouseEvent<HTMLElement>): void {
+  event.currentTarget.closest('details')?.removeAttribute('open');
+}
 
 const IconButton = styled.button.attrs({ type: 'button' })`
   display: grid;
@@ -167,7 +234,8 @@ export function TopBar({ houseName, recent, due }: TopBarProps) {
     return () => clearTimeout(timer);
   }, []);
   return (
-    <Bar>
+    <Bar className="screen-only">
+      <Skip href={`#${CONTENT_ID}`}>Skip to the content</Skip>
       <Mark href="/" aria-label="Kettlebrand, today">
         <MarkDrawing />
         <span>Kettlebrand</span>
@@ -190,24 +258,28 @@ export function TopBar({ houseName, recent, due }: TopBarProps) {
             {due} due
           </Link>
         )}
-        <Link className="wide" href="/find">
-          Find
-        </Link>
-        <Link className="wide" href="/patterns">
-          Patterns
-        </Link>
-        <Link className="wide" href="/practice">
-          Practice
-        </Link>
-        <Link className="wide" href="/equipment">
-          Equipment
-        </Link>
-        <Link className="wide" href="/house">
-          House
-        </Link>
-        <Link href="/people" title={`${ROLE_LABELS[person.role]} at ${houseName}`}>
-          {person.name}
-        </Link>
+        <Places aria-label="Places">
+          {PLACES.map(({ href, words }) => (
+            <Link key={href} href={href}>
+              {words}
+            </Link>
+          ))}
+          <Link href="/people" title={`${ROLE_LABELS[person.role]} at ${houseName}`}>
+            {person.name}
+          </Link>
+        </Places>
+        <Menu>
+          <summary aria-label="Menu">
+            <MenuIcon size={18} aria-hidden="true" />
+          </summary>
+          <nav aria-label="Menu" onClick={closeMenu}>
+            {[...MENU, { href: '/people', words: person.name }].map(({ href, words }) => (
+              <Link key={href} href={href}>
+                {words}
+              </Link>
+            ))}
+          </nav>
+        </Menu>
         <ThemeButton />
         <SignOutButton />
       </Right>
@@ -271,18 +343,37 @@ function MarkDrawing() {
 
 const YEAR_S = 365 * 24 * 3600;
 
+type Theme = 'system' | 'light' | 'dark';
+const THEME_LABELS: Readonly<Record<Theme, string>> = {
+  system: 'as the system',
+  light: 'light',
+  dark: 'dark',
+};
+const themeNow = (): Theme => {
+  const { theme } = document.documentElement.dataset;
+  return theme === 'light' || theme === 'dark' ? theme : 'system';
+};
+
+/** As the system, the other way, this way for good, and round again. */
 function ThemeButton() {
-  const toggle = () => {
-    const root = document.documentElement;
-    const isDark =
-      root.dataset.theme === undefined
-        ? matchMedia('(prefers-color-scheme: dark)').matches
-        : root.dataset.theme === 'dark';
-    root.dataset.theme = isDark ? 'light' : 'dark';
-    document.cookie = `theme=${root.dataset.theme}; path=/; max-age=${YEAR_S}; samesite=lax`;
+  const [theme, setTheme] = useState<Theme | null>(null);
+  const next = () => {
+    // The first press always changes what is seen.
+    const isDark = matchMedia('(prefers-color-scheme: dark)').matches;
+    const order: readonly Theme[] = isDark
+      ? ['system', 'light', 'dark']
+      : ['system', 'dark', 'light'];
+    const to = order[(order.indexOf(themeNow()) + 1) % order.length]!;
+    const { dataset } = document.documentElement;
+    if (to === 'system') delete dataset.theme;
+    else dataset.theme = to;
+    const age = to === 'system' ? 0 : YEAR_S;
+    document.cookie = `theme=${to}; path=/; max-age=${age}; samesite=lax`;
+    setTheme(to);
   };
+  const words = theme === null ? 'Light or dark' : `Light or dark: ${THEME_LABELS[theme]}`;
   return (
-    <IconButton onClick={toggle} aria-label="Light or dark">
+    <IconButton onClick={next} aria-label={words} title={words}>
       <SunMoon size={18} aria-hidden="true" />
     </IconButton>
   );

@@ -35,7 +35,7 @@ export function Backups({ backups, folder }: { backups: BackupView; folder: stri
       <Faults faults={faults} />
       {folder !== '' && (
         <p>
-          <Button isDisabled={isBusy} onPress={() => void backUp()}>
+          <Button isPending={isBusy} onPress={() => void backUp()}>
             Back up now
           </Button>
         </p>

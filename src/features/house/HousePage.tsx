@@ -23,6 +23,7 @@ import type { House } from '@/data/house';
 import { MainButton } from '@/ui/Button';
 import { Chip, ChipRow, Choice } from '@/ui/choices';
 import { Clashes } from '@/ui/Clashes';
+import { DraftNotice } from '@/ui/DraftNotice';
 import { Faults } from '@/ui/Faults';
 import { FieldGrid, QuantityInput, SelectInput, TextInput } from '@/ui/fields';
 import { Columns, Page } from '@/ui/Page';
@@ -110,6 +111,7 @@ export function HousePage({ house, backups }: { house: House; backups: BackupVie
   const form = useRowForm<HouseText>(
     { text: houseTextOf(house), rowVersion: house.rowVersion },
     faultOf,
+    'house',
   );
   const { text, bind } = form;
   const change = (part: Partial<HouseText>) => {
@@ -123,6 +125,7 @@ export function HousePage({ house, backups }: { house: House; backups: BackupVie
       house: houseSent(text),
     });
     setSaved(answer.ok);
+    if (answer.ok) form.draft.forget();
     if (answer.ok) offerEditUndo('How the house works was changed.', answer.result.editId);
   };
   return (
@@ -132,6 +135,7 @@ export function HousePage({ house, backups }: { house: House; backups: BackupVie
       <p>
         <Link href="/house/rules">Rules of the house model</Link>: what every proposal starts from.
       </p>
+      <DraftNotice draft={form.draft} />
       <Clashes
         clashes={form.clashes}
         takenOver={form.takenOver}
@@ -317,7 +321,7 @@ export function HousePage({ house, backups }: { house: House; backups: BackupVie
         )}
         {isLead && (
           <p>
-            <MainButton type="submit" isDisabled={isBusy}>
+            <MainButton type="submit" isPending={isBusy}>
               Save the house
             </MainButton>
           </p>

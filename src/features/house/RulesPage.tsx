@@ -214,7 +214,7 @@ export function RulesPage({ house }: { house: House }) {
         )}
         {isLead && (
           <p>
-            <MainButton type="submit" isDisabled={isBusy}>
+            <MainButton type="submit" isPending={isBusy}>
               Save the rules
             </MainButton>{' '}
             {ownCount > 0 && (

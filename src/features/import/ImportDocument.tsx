@@ -26,7 +26,7 @@ export function ImportDocument() {
   };
   return (
     <div>
-      <Button onPress={() => input.current?.click()} isDisabled={isBusy}>
+      <Button onPress={() => input.current?.click()} isPending={isBusy}>
         Read a recipe document
       </Button>
       <Hidden as="label">

@@ -3,6 +3,7 @@
 import Link from 'next/link';
 import { useRef } from 'react';
 import styled from 'styled-components';
+import { COMMAS } from '@/formats/sheets/commas';
 import type { ColumnDef, ColumnUnit, Measure } from '@/formats/sheets/columns';
 import { groupBy } from '@/core/patterns/groupBy';
 import { Button, MainButton, QuietButton } from '@/ui/Button';
@@ -75,7 +76,7 @@ export function ImportPage() {
         .
       </p>
       <p>
-        <Button onPress={() => input.current?.click()} isDisabled={isBusy}>
+        <Button onPress={() => input.current?.click()} isPending={isBusy}>
           {file ? 'Choose another file, or the mended one' : 'Choose a CSV file'}
         </Button>{' '}
         {file && <Small>{file.name}</Small>}
@@ -106,11 +107,11 @@ export function ImportPage() {
           <MappingStep looked={looked} columns={SHEETS[sheet].columns} said={state} onSay={say} />
           <p>
             {plan === null || plan.faults.length > 0 ? (
-              <MainButton onPress={() => void check()} isDisabled={isBusy}>
+              <MainButton onPress={() => void check()} isPending={isBusy}>
                 Check every row
               </MainButton>
             ) : (
-              <MainButton onPress={() => void take()} isDisabled={isBusy}>
+              <MainButton onPress={() => void take()} isPending={isBusy}>
                 Take all of it
               </MainButton>
             )}
@@ -146,6 +147,12 @@ function Progress({
     </p>
   );
 }
+
+const COMMA_WORDS = [
+  { value: '', label: 'say which' },
+  { value: 'decimal', label: '1.85' },
+  { value: 'thousands', label: '1850' },
+];
 
 /** Nobody guesses whether a volume is in ml or fl oz. */
 const NO_UNIT = { value: '', label: 'say its unit' };
@@ -232,6 +239,15 @@ function MappingStep({
           }
           options={ORDERS}
         />
+        {looked.asksCommas && (
+          <SelectInput
+            label="A figure as 1,850 means"
+            hint="Nobody guesses: say which"
+            value={said.commas ?? ''}
+            onChange={(commas) => onSay({ commas: COMMAS.find((one) => one === commas) })}
+            options={COMMA_WORDS}
+          />
+        )}
       </FieldGrid>
     </section>
   );

@@ -5,6 +5,7 @@ import type { Db } from '@/data/database';
 import { listSetups } from '@/data/setups';
 import { findHouse, type House } from '@/data/house';
 import { suggestUnits } from '@/formats/sheets/columns';
+import { guessCommas } from '@/formats/sheets/commas';
 import { parseCsv, type CsvTable } from '@/formats/sheets/csv';
 import type { ReadOptions } from '@/formats/sheets/rows';
 import { runThrough } from '@/core/runThrough';
@@ -34,7 +35,7 @@ const PREPARE: Readonly<Record<SheetName, Prepare>> = {
 export function* prepareImport(
   db: Db,
   sheet: SheetName,
-  { csv, mapping, units, dateOrder }: ImportInput,
+  { csv, mapping, units, dateOrder, commas }: ImportInput,
   today: string,
 ): Generator<number, Prepared & { readonly rows: number }> {
   const table = parseCsv(csv);
@@ -45,6 +46,7 @@ export function* prepareImport(
     // What nobody said is as the header and its figures say.
     units: { ...suggestUnits(SHEETS[sheet].columns, mapping, table), ...units },
     dateOrder,
+    commas: commas ?? guessCommas(table),
     today,
     clock: house.clock,
     cremaGPerMl: house.cremaGPerMl,

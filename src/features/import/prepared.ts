@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { oneOf } from '@/core/schema/fields';
 import type { Context } from '@/data/command';
 import { COLUMN_UNITS, type Mapping } from '@/formats/sheets/columns';
+import { COMMAS } from '@/formats/sheets/commas';
 import { CSV_LIMITS, DATE_ORDERS } from '@/formats/sheets/csv';
 import type { RowFault } from '@/formats/sheets/rows';
 
@@ -15,6 +16,8 @@ export const importInput = z.strictObject({
   mapping: z.record(z.string().max(40), z.string().max(200)),
   units: z.record(z.string().max(40), z.enum(COLUMN_UNITS)).default({}),
   dateOrder: oneOf('Order of the date', DATE_ORDERS),
+  /** As the other figures of the file have it when absent. */
+  commas: oneOf('Commas', COMMAS).optional(),
 });
 export type ImportInput = Omit<z.output<typeof importInput>, 'mapping'> & {
   readonly mapping: Mapping;

@@ -3,6 +3,7 @@
 import { useRef, useState } from 'react';
 import type { Fault } from '@/core/errors';
 import type { ColumnUnit, Mapping, Units } from '@/formats/sheets/columns';
+import type { Commas } from '@/formats/sheets/commas';
 import type { DateOrder } from '@/formats/sheets/csv';
 import { newId } from '@/ui/newId';
 import type { ImportPlan } from './prepared';
@@ -17,6 +18,9 @@ export interface Looked {
   readonly mapping: Mapping;
   readonly units: Units;
   readonly dateOrder: DateOrder;
+  /** A figure of the file may be two; what its other figures say of it. */
+  readonly asksCommas: boolean;
+  readonly commas?: Commas;
 }
 
 /** What a person says of the columns. */
@@ -24,6 +28,7 @@ export interface Said {
   readonly mapping: Mapping;
   readonly units: Readonly<Record<string, ColumnUnit>>;
   readonly dateOrder: DateOrder;
+  readonly commas: Commas | undefined;
 }
 
 interface ImportState extends Said {
@@ -44,6 +49,7 @@ const EMPTY: ImportState = {
   mapping: {},
   units: {},
   dateOrder: 'ymd',
+  commas: undefined,
   plan: null,
   done: null,
 };
@@ -78,7 +84,7 @@ export function useImport() {
     if (!looked) return setState({ ...EMPTY, sheet });
     const isSame =
       state.sheet === sheet && state.looked?.columns.join('\n') === looked.columns.join('\n');
-    const { mapping, units, dateOrder } = isSame ? state : looked;
+    const { mapping, units, dateOrder, commas } = isSame ? state : looked;
     setState({
       ...EMPTY,
       sheet,
@@ -88,6 +94,7 @@ export function useImport() {
       mapping,
       units: units as Said['units'],
       dateOrder,
+      commas,
     });
   };
   const choose = (file: File) => look(state.sheet, file);
@@ -101,6 +108,7 @@ export function useImport() {
     mapping: state.mapping,
     units: state.units,
     dateOrder: state.dateOrder,
+    commas: state.commas,
   };
   const check = async () => {
     if (!state.file) return;

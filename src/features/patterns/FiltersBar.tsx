@@ -19,7 +19,7 @@ export function FiltersBar({
 }: {
   filters: Filters;
   setups: readonly { readonly id: string; readonly name: string }[];
-  onChange: (changes: Readonly<Record<string, string>>) => void;
+  onChange: (changes: Readonly<Record<string, string>>, how?: { isTyped: boolean }) => void;
 }) {
   const [variety, setVariety] = useState(filters.variety ?? '');
   const isNarrowed = Object.values(filters).some((value) => value !== null);
@@ -49,7 +49,7 @@ export function FiltersBar({
           value={variety}
           onChange={(next) => {
             setVariety(next);
-            onChange({ variety: next });
+            onChange({ variety: next }, { isTyped: true });
           }}
         />
         <SelectInput

@@ -52,7 +52,7 @@ export function Password() {
           </Notice>
         )}
         <p>
-          <Button type="submit" isDisabled={isBusy}>
+          <Button type="submit" isPending={isBusy}>
             Change the password
           </Button>
         </p>

@@ -12,6 +12,7 @@ import { FieldGrid, SelectInput, TextInput } from '@/ui/fields';
 import { Columns, Page } from '@/ui/Page';
 import { VOLUME_LABELS } from '@/core/units';
 import { useMay, usePerson } from '@/ui/person';
+import { setKeysOn, useKeysOn } from '@/ui/singleKeys';
 import { Notice, SectionTitle, Small, StageTitle, Table, TableScroll, TableHead } from '@/ui/type';
 import { offerUndo } from '@/ui/undo';
 import { useCommand } from '@/ui/useCommand';
@@ -117,7 +118,7 @@ function Everyone({ people }: Pick<PeoplePageProps, 'people'>) {
                   )}
                   {isLead && id !== me.id && (
                     <QuietButton
-                      isDisabled={isBusy}
+                      isPending={isBusy}
                       onPress={() => void takeAway(id, name)}
                       aria-label={`Delete ${name}`}
                     >
@@ -239,8 +240,14 @@ const TEMPERATURES = [
   { value: 'F', label: '°F' },
 ] as const;
 
+const KEYS = [
+  { value: 'on', label: 'act' },
+  { value: 'off', label: 'do nothing' },
+] as const;
+
 function Own() {
   const { units, name } = usePerson();
+  const keysOn = useKeysOn();
   const { submit, faults } = useCommand();
   const save = (part: Partial<typeof units>) => void submit('saveUnits', { ...units, ...part });
   return (
@@ -259,10 +266,18 @@ function Own() {
           onChange={(temperature) => save({ temperature })}
           options={TEMPERATURES}
         />
+        <Choice
+          label="Single keys"
+          value={keysOn ? 'on' : 'off'}
+          onChange={(word) => setKeysOn(word === 'on')}
+          options={KEYS}
+        />
       </FieldGrid>
       <Faults faults={faults} />
       <Small>
-        Only how they are shown and typed. Masses are always in grams; cards say °C and °F.
+        Only how they are shown and typed. Single keys, as N or 3, in this browser; turn them off
+        where you speak to it or have it read aloud. Masses are always in grams; cards say °C and
+        °F.
       </Small>
     </section>
   );

@@ -48,7 +48,7 @@ export function Sessions({ sessions }: SessionsProps) {
                 <td>
                   {!isHere && (
                     <QuietButton
-                      isDisabled={isBusy}
+                      isPending={isBusy}
                       onPress={() => void submit('endSessions', { sessionId: id })}
                       aria-label={`Sign out ${device}, since ${momentWords(madeAt)}`}
                     >
@@ -64,7 +64,7 @@ export function Sessions({ sessions }: SessionsProps) {
       <Faults faults={faults} />
       {sessions.length > 1 && (
         <p style={{ marginTop: 10 }}>
-          <Button isDisabled={isBusy} onPress={() => void submit('endSessions', {})}>
+          <Button isPending={isBusy} onPress={() => void submit('endSessions', {})}>
             Sign out everywhere else
           </Button>
         </p>

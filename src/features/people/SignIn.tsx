@@ -55,7 +55,7 @@ export function SignIn({ houseName, demo }: { houseName: string; demo: readonly 
         />
         <Faults faults={faults} shown={['signInName', 'password']} />
         <p>
-          <MainButton type="submit" isDisabled={isBusy}>
+          <MainButton type="submit" isPending={isBusy}>
             Sign in
           </MainButton>
         </p>
@@ -86,7 +86,7 @@ export function SignIn({ houseName, demo }: { houseName: string; demo: readonly 
                   </td>
                   <td>
                     <Button
-                      isDisabled={isBusy}
+                      isPending={isBusy}
                       onPress={() =>
                         void signIn({ signInName: person.signInName, password: person.password })
                       }

@@ -11,6 +11,7 @@ import type { StoredSetup } from '@/data/setups';
 import { MainButton, QuietButton } from '@/ui/Button';
 import { Chip } from '@/ui/choices';
 import { Clashes } from '@/ui/Clashes';
+import { DraftNotice } from '@/ui/DraftNotice';
 import { Faults } from '@/ui/Faults';
 import { FieldGrid, SelectInput, TextInput } from '@/ui/fields';
 import { LazyWriteProgramme } from '@/ui/programme/LazyWriteProgramme';
@@ -70,9 +71,14 @@ export function ProgrammeForm({
       rowVersion: stored?.rowVersion ?? 0,
     },
     faultOf,
+    `programme ${stored?.id ?? 'new'}`,
   );
   const { text, change } = form;
   const { doseG, yieldG, temperatureC, timeS } = aims[text.style as BrewStyle];
+  const cancel = () => {
+    form.draft.forget();
+    onDone();
+  };
   const onSubmit = async (event: FormEvent) => {
     event.preventDefault();
     const { name, style: chosen, isFirst } = text;
@@ -84,11 +90,13 @@ export function ProgrammeForm({
       steps: inputOf(text.steps),
     });
     if (!answer.ok) return;
+    form.draft.forget();
     offerEditUndo(`The programme ${name} was changed.`, answer.result.editId);
     onDone();
   };
   return (
     <Form onSubmit={onSubmit} noValidate aria-label={stored ? 'Change programme' : 'New programme'}>
+      <DraftNotice draft={form.draft} />
       <Clashes
         clashes={form.clashes}
         takenOver={form.takenOver}
@@ -132,10 +140,10 @@ export function ProgrammeForm({
       </p>
       <Faults faults={faults} shown={form.hasMerged ? [...SHOWN, 'programme'] : SHOWN} />
       <p>
-        <MainButton type="submit" isDisabled={isBusy}>
+        <MainButton type="submit" isPending={isBusy}>
           {stored ? 'Save the programme' : 'Add the programme'}
         </MainButton>{' '}
-        <QuietButton onPress={onDone}>Cancel</QuietButton>
+        <QuietButton onPress={cancel}>Cancel</QuietButton>
       </p>
     </Form>
   );

@@ -88,7 +88,7 @@ export function ProgrammesPage({
   const firstOf = (style: BrewStyle) =>
     programmes.find((own) => own.isFirst && own.style === style);
   return (
-    <Page>
+    <Page $isNarrow>
       <StageTitle as="h1">Programmes</StageTitle>
       <p>
         What the machine does while a shot runs: pressure or flow, step by step, from the pump.

@@ -156,7 +156,7 @@ function PublishForm({
           )}
           <Faults faults={faults} shown={SHOWN} />
           <p>
-            <MainButton type="submit" isDisabled={isBusy}>
+            <MainButton type="submit" isPending={isBusy}>
               Publish version {body.version}
             </MainButton>
           </p>

@@ -111,7 +111,7 @@ function Withdraw({ releaseId }: { releaseId: string }) {
             />
             <Faults faults={faults} shown={['why']} />
             <p style={{ marginTop: 12 }}>
-              <Button type="submit" isDisabled={isBusy}>
+              <Button type="submit" isPending={isBusy}>
                 Withdraw it now
               </Button>{' '}
               <QuietButton onPress={() => setAsking(false)}>Keep it public</QuietButton>
@@ -127,7 +127,7 @@ function ShowAgain({ releaseId }: { releaseId: string }) {
   const { submit, faults, isBusy } = useCommand();
   return (
     <>
-      <Button onPress={() => void submit('showAgain', { releaseId })} isDisabled={isBusy}>
+      <Button onPress={() => void submit('showAgain', { releaseId })} isPending={isBusy}>
         Show it again
       </Button>
       <Faults faults={faults} />

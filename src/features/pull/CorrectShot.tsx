@@ -8,6 +8,7 @@ import type { BenchShot } from '@/views/release';
 import { MainButton, QuietButton } from '@/ui/Button';
 import { Chip, ChipRow } from '@/ui/choices';
 import { Clashes } from '@/ui/Clashes';
+import { DraftNotice } from '@/ui/DraftNotice';
 import { DialogSheet } from '@/ui/DialogSheet';
 import { EntryFields } from '@/ui/EntryField';
 import { labelsOf, sentOf, shownFields, textOf, type EntryText } from '@/ui/entryText';
@@ -47,8 +48,13 @@ export function CorrectShot({ shot, onClose }: { shot: BenchShot; onClose: () =>
   const form = useRowForm<EntryText<typeof SHOT>>(
     { text: textOf(SHOT, shot), rowVersion: shot.rowVersion },
     faultOf,
+    `shot ${shot.id}`,
   );
   const { text, change } = form;
+  const cancel = () => {
+    form.draft.forget();
+    onClose();
+  };
   const onSubmit = async (event: FormEvent) => {
     event.preventDefault();
     const answer = await submit('correctShot', {
@@ -57,12 +63,14 @@ export function CorrectShot({ shot, onClose }: { shot: BenchShot; onClose: () =>
       rowVersion: form.rowVersion,
     });
     if (!answer.ok) return;
+    form.draft.forget();
     offerEditUndo(`Shot ${shot.number} was corrected.`, answer.result.editId);
     onClose();
   };
   return (
     <DialogSheet title={`Correct shot ${shot.number}`} onClose={onClose} width={720}>
       <Form onSubmit={onSubmit} noValidate aria-label="Correct the shot">
+        <DraftNotice draft={form.draft} />
         <Clashes
           clashes={form.clashes}
           takenOver={form.takenOver}
@@ -95,10 +103,10 @@ export function CorrectShot({ shot, onClose }: { shot: BenchShot; onClose: () =>
           published with it stands as it was.
         </Small>
         <p>
-          <MainButton type="submit" isDisabled={isBusy}>
+          <MainButton type="submit" isPending={isBusy}>
             Keep the correction
           </MainButton>{' '}
-          <QuietButton onPress={onClose}>Cancel</QuietButton>
+          <QuietButton onPress={cancel}>Cancel</QuietButton>
         </p>
       </Form>
     </DialogSheet>

@@ -14,6 +14,7 @@ import type { PullView } from '@/views/pull';
 import type { Bench } from '@/views/release';
 import type { InBasket } from '@/devices/simulated/simulatedBench';
 import { shownFields } from '@/ui/entryText';
+import { DraftNotice } from '@/ui/DraftNotice';
 import { Faults } from '@/ui/Faults';
 import { Gate } from '@/ui/Gate';
 import { NewBatchOffer } from '@/ui/NewBatchOffer';
@@ -23,6 +24,7 @@ import { Trouble } from '@/ui/Trouble';
 import { Hidden, Notice, Small, StageTitle } from '@/ui/type';
 import { offerUndo } from '@/ui/undo';
 import { useCommand } from '@/ui/useCommand';
+import { useDraft } from '@/ui/useDraft';
 import { useKeys } from '@/ui/useKeys';
 import { useOutbox } from '@/ui/useOutbox';
 import { GrinderCurve } from './GrinderCurve';
@@ -114,6 +116,11 @@ function BenchWork({ bench, pull, releaseId, price }: BenchWorkProps) {
   const { target, shots, advice, draft } = bench;
   // Only what was touched is kept: all else follows recipe, shots and advice, whoever changes them.
   const [edits, setEdits] = useState<Partial<ShotText>>({});
+  const typed = useDraft(`next shot ${draft.dialInId}`, {
+    value: edits,
+    initial: NO_EDITS,
+    onRestore: setEdits,
+  });
   const text: ShotText = { ...prefill(bench, pull.cremaGPerMl), ...edits };
   const form = useRef<ShotFormHandle>(null);
   const command = useCommand();
@@ -161,6 +168,7 @@ function BenchWork({ bench, pull, releaseId, price }: BenchWorkProps) {
     const answer = await queue.send('logShot', input);
     if (answer !== 'waiting' && !answer.ok) return;
     setEdits({});
+    typed.forget();
     timer.reset();
     live.clear();
     // The next key is the bench's again, not a field's.
@@ -193,6 +201,7 @@ function BenchWork({ bench, pull, releaseId, price }: BenchWorkProps) {
     <Stack>
       <Hidden as="h2">Pull</Hidden>
       <Waiting waiting={queue.waiting} trouble={queue.trouble} />
+      <DraftNotice draft={typed} />
       {news && (
         <Notice role="status">
           {news.words}. The advice counts it;{' '}
@@ -268,6 +277,9 @@ function BenchWork({ bench, pull, releaseId, price }: BenchWorkProps) {
     </Stack>
   );
 }
+
+/** Nothing of the entry was touched. */
+const NO_EDITS: Partial<ShotText> = {};
 
 /** What lies in the basket of a simulated machine: the entry as it stands. */
 function inBasketOf(text: ShotText, bench: Bench): InBasket {

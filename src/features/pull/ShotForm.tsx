@@ -167,7 +167,7 @@ export function ShotForm({
           large
           {...bind('firstDripS')}
         />
-        <MainButton type="submit" isDisabled={isBusy}>
+        <MainButton type="submit" isPending={isBusy}>
           Log it
         </MainButton>
       </Figures>

@@ -2,6 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useEffect, useEffectEvent, useState } from 'react';
+import { listenToHouse, type Heard } from '@/ui/newsLine';
 import { isOwn } from '@/ui/outbox';
 
 /** What somebody else did to this release while it is open here. */
@@ -17,23 +18,21 @@ const QUIET_MS = 1_200;
 export function useOthers(releaseId: string): News | null {
   const router = useRouter();
   const [news, setNews] = useState<News | null>(null);
-  const onNews = useEffectEvent((text: string) => {
-    const { id, words, isMine } = JSON.parse(text) as News & { isMine: boolean };
+  const onHeard = useEffectEvent((heard: Heard) => {
+    if (heard === 'away') return router.refresh();
     // What this page itself sent is on its screen already; what the same person did elsewhere is not.
-    if (isOwn(id)) return;
-    if (!isMine) setNews({ id, words });
+    if (heard.releaseId !== releaseId || isOwn(heard.id)) return;
+    if (!heard.isMine) setNews({ id: heard.id, words: heard.words });
     router.refresh();
   });
   useEffect(() => {
-    if (typeof EventSource === 'undefined') return;
-    let source: EventSource | null = null;
+    let leave: (() => void) | null = null;
     const timer = setTimeout(() => {
-      source = new EventSource(`/api/releases/${releaseId}/stream`);
-      source.onmessage = ({ data }: MessageEvent<string>) => onNews(data);
+      leave = listenToHouse(onHeard);
     }, QUIET_MS);
     return () => {
       clearTimeout(timer);
-      source?.close();
+      leave?.();
     };
   }, [releaseId]);
   return news;

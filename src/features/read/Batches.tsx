@@ -11,6 +11,7 @@ import { roastWord } from '@/core/vocabulary';
 import type { BatchView } from '@/views/release';
 import { Button, MainButton, QuietButton } from '@/ui/Button';
 import { Clashes } from '@/ui/Clashes';
+import { DraftNotice } from '@/ui/DraftNotice';
 import { dayWords } from '@/core/dayWords';
 import { labelsOf, sentOf, textOf } from '@/ui/entryText';
 import { Faults } from '@/ui/Faults';
@@ -197,7 +198,11 @@ function BatchForm({
   onDone: () => void;
 }) {
   const { submit, faults, faultOf, isBusy } = useCommand();
-  const form = useRowForm<BatchText>(row, faultOf);
+  const form = useRowForm<BatchText>(row, faultOf, `batch ${releaseId} ${batchId ?? 'new'}`);
+  const cancel = () => {
+    form.draft.forget();
+    onDone();
+  };
   const onSubmit = async (event: FormEvent) => {
     event.preventDefault();
     const answer = await submit('saveBatch', {
@@ -206,11 +211,13 @@ function BatchForm({
       batch: sentOf(BATCH, form.text),
     });
     if (!answer.ok) return;
+    form.draft.forget();
     offerEditUndo('The batch was changed.', answer.result.editId);
     onDone();
   };
   return (
     <Form onSubmit={onSubmit} noValidate aria-label={batchId ? 'Batch' : 'New batch'}>
+      <DraftNotice draft={form.draft} />
       <Clashes
         clashes={form.clashes}
         takenOver={form.takenOver}
@@ -231,10 +238,10 @@ function BatchForm({
       )}
       <Faults faults={faults} shown={form.hasMerged ? [...SHOWN_BATCH, 'batch'] : SHOWN_BATCH} />
       <p>
-        <MainButton type="submit" isDisabled={isBusy}>
+        <MainButton type="submit" isPending={isBusy}>
           {batchId ? 'Save the batch' : 'Add the batch'}
         </MainButton>{' '}
-        <QuietButton onPress={onDone}>Cancel</QuietButton>
+        <QuietButton onPress={cancel}>Cancel</QuietButton>
       </p>
     </Form>
   );

@@ -7,6 +7,7 @@ import { RELEASE } from '@/core/entity/release';
 import type { StoredRelease } from '@/data/releases';
 import { Button, MainButton, QuietButton } from '@/ui/Button';
 import { Clashes } from '@/ui/Clashes';
+import { DraftNotice } from '@/ui/DraftNotice';
 import { DialogSheet } from '@/ui/DialogSheet';
 import { labelsOf } from '@/ui/entryText';
 import { Faults } from '@/ui/Faults';
@@ -47,7 +48,12 @@ export function EditRelease({ release, onDone }: { release: StoredRelease; onDon
   const form = useRowForm<ReleaseText>(
     { text: releaseTextOf(release), rowVersion: release.rowVersion },
     faultOf,
+    `release ${release.id}`,
   );
+  const cancel = () => {
+    form.draft.forget();
+    onDone();
+  };
   const onSubmit = async (event: FormEvent) => {
     event.preventDefault();
     const answer = await submit('editRelease', {
@@ -56,12 +62,14 @@ export function EditRelease({ release, onDone }: { release: StoredRelease; onDon
       release: releaseSent(form.text),
     });
     if (!answer.ok) return;
+    form.draft.forget();
     offerEditUndo(`The facts of ${release.name} were changed.`, answer.result.editId);
     onDone();
   };
   return (
     <>
       <StageTitle>Correct the facts</StageTitle>
+      <DraftNotice draft={form.draft} />
       <Clashes
         clashes={form.clashes}
         takenOver={form.takenOver}
@@ -76,10 +84,10 @@ export function EditRelease({ release, onDone }: { release: StoredRelease; onDon
           shown={form.hasMerged ? [...SHOWN_RELEASE, 'release'] : SHOWN_RELEASE}
         />
         <Actions>
-          <MainButton type="submit" isDisabled={isBusy}>
+          <MainButton type="submit" isPending={isBusy}>
             Save the facts
           </MainButton>
-          <QuietButton onPress={onDone}>Leave them as they were</QuietButton>
+          <QuietButton onPress={cancel}>Leave them as they were</QuietButton>
           <TakeAway release={release} />
         </Actions>
       </Form>
@@ -123,7 +131,7 @@ function TakeAway({ release }: { release: StoredRelease }) {
           </p>
           <Faults faults={faults} />
           <p>
-            <Button onPress={() => void takeAway()} isDisabled={isBusy}>
+            <Button onPress={() => void takeAway()} isPending={isBusy}>
               Take it away
             </Button>{' '}
             <QuietButton onPress={() => setAsking(false)}>Cancel</QuietButton>

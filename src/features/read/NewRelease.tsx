@@ -6,10 +6,12 @@ import styled from 'styled-components';
 import { BATCH } from '@/core/entity/batch';
 import type { StoredRelease } from '@/data/releases';
 import { MainButton } from '@/ui/Button';
+import { DraftNotice } from '@/ui/DraftNotice';
 import { Faults } from '@/ui/Faults';
 import { Page } from '@/ui/Page';
 import { SectionTitle, StageTitle } from '@/ui/type';
 import { useCommand } from '@/ui/useCommand';
+import { useDraft } from '@/ui/useDraft';
 import { BatchFields } from './BatchFields';
 import { PasteBag } from './PasteBag';
 import { withBag } from './pasteBag';
@@ -39,17 +41,29 @@ export function NewRelease({ like }: { like: StoredRelease | null }) {
     like ? releaseTextOf(like) : EMPTY_RELEASE,
   );
   const [batch, setBatch] = useState<BatchText>(EMPTY_BATCH);
+  const start = { release: like ? releaseTextOf(like) : EMPTY_RELEASE, batch: EMPTY_BATCH };
+  const draft = useDraft(`new release ${like?.id ?? ''}`, {
+    value: { release, batch },
+    initial: start,
+    onRestore: (kept) => {
+      setRelease(kept.release);
+      setBatch(kept.batch);
+    },
+  });
   const onSubmit = async (event: FormEvent) => {
     event.preventDefault();
     const answer = await submit('createRelease', {
       release: releaseSent(release),
       batch: sentOf(BATCH, batch),
     });
-    if (answer.ok) router.push(`/releases/${String(answer.result.releaseId)}/read`);
+    if (!answer.ok) return;
+    draft.forget();
+    router.push(`/releases/${String(answer.result.releaseId)}/read`);
   };
   return (
     <Page $isNarrow>
       <StageTitle as="h1">{like ? `A new release like ${like.name}` : 'A new release'}</StageTitle>
+      <DraftNotice draft={draft} />
       <PasteBag
         onTake={(facts, left) => {
           const next = withBag({ release, batch }, facts, left);
@@ -72,7 +86,7 @@ export function NewRelease({ like }: { like: StoredRelease | null }) {
         />
         <Faults faults={faults} shown={[...SHOWN_RELEASE, ...SHOWN_BATCH]} />
         <p>
-          <MainButton type="submit" isDisabled={isBusy}>
+          <MainButton type="submit" isPending={isBusy}>
             Create and read it
           </MainButton>
         </p>

@@ -72,7 +72,7 @@ export function ReleasesPage({ view }: { view: ReleaseListView }) {
           value={words}
           onChange={(next) => {
             setWords(next);
-            choose({ q: next });
+            choose({ q: next }, { isTyped: true });
           }}
         />
         <Choice

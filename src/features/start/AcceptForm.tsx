@@ -225,7 +225,7 @@ export function AcceptForm(props: AcceptFormProps) {
       <Faults faults={faults} shown={SHOWN} />
       <Actions>
         {isLead ? (
-          <MainButton type="submit" isDisabled={isBusy}>
+          <MainButton type="submit" isPending={isBusy}>
             Use this recipe
           </MainButton>
         ) : (

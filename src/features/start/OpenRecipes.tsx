@@ -57,7 +57,7 @@ export function OpenRecipes({
                   ) : (
                     isLead && (
                       <Button
-                        isDisabled={isBusy}
+                        isPending={isBusy}
                         aria-label={`Use the ${STYLE_LABELS[style].toLowerCase()} recipe on ${setupName}`}
                         onPress={() => void submit('useRecipe', { releaseId, draftId })}
                       >

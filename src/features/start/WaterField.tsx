@@ -150,7 +150,7 @@ function KeepIt({ words, steps, style }: WaterValue & { style: BrewStyle }) {
   };
   return (
     <p>
-      <Button onPress={() => void keep()} isDisabled={isBusy}>
+      <Button onPress={() => void keep()} isPending={isBusy}>
         Keep it for other coffees
       </Button>{' '}
       <Small role="status">

@@ -11,6 +11,7 @@ import type { StoredTasting } from '@/data/tastings';
 import type { Bench, BenchShot, ReleaseView } from '@/views/release';
 import { MainButton, QuietButton } from '@/ui/Button';
 import { Chip, ChipRow, Choice } from '@/ui/choices';
+import { DraftNotice } from '@/ui/DraftNotice';
 import { Faults } from '@/ui/Faults';
 import { QuantityInput, TextInput } from '@/ui/fields';
 import { readNumber } from '@/core/readNumber';
@@ -19,6 +20,7 @@ import { ScaleRow } from '@/ui/ScaleRow';
 import { Notice, Small } from '@/ui/type';
 import { offerEditUndo } from '@/ui/undo';
 import { useCommand } from '@/ui/useCommand';
+import { useDraft } from '@/ui/useDraft';
 import { useTextForm } from '@/ui/useTextForm';
 import {
   cupSentOf,
@@ -101,19 +103,34 @@ export function CupSheet({
     ? cupTextOf(corrected, promisedNotes, shot.tdsPct)
     : { ...EMPTY_CUP, tdsPct: shot.tdsPct === undefined ? '' : String(shot.tdsPct) };
   const { text, change, bind } = useTextForm(initial, faultOf);
+  const draft = useDraft(`cup ${shot.id} ${corrected?.id ?? 'new'}`, {
+    value: text,
+    initial,
+    onRestore: change,
+  });
+  const cancel = () => {
+    draft.forget();
+    onDone?.();
+  };
   const onSubmit = async (event: FormEvent) => {
     event.preventDefault();
     const sent = cupSentOf(text);
     if (isEmptyCup(sent)) return refuse([{ field: '', message: EMPTY_CUP_WORDS }]);
-    if (!corrected) return void submit('recordTasting', { ...sent, shotId: shot.id });
+    if (!corrected) {
+      const kept = await submit('recordTasting', { ...sent, shotId: shot.id });
+      if (kept.ok) draft.forget();
+      return;
+    }
     const { id: tastingId, rowVersion } = corrected;
     const answer = await submit('correctTasting', { ...sent, tastingId, rowVersion });
     if (!answer.ok) return;
+    draft.forget();
     offerEditUndo('The cup sheet was corrected.', answer.result.editId);
     onDone?.();
   };
   return (
     <Form onSubmit={onSubmit} noValidate aria-label="Cup sheet">
+      <DraftNotice draft={draft} />
       <Pair>
         <Choice
           label="Tasted"
@@ -185,13 +202,13 @@ export function CupSheet({
           <QuantityInput label="TDS" quantity="tdsPct" step={0.1} {...bind('tdsPct')} />
         </Tds>
         {mayTaste ? (
-          <MainButton type="submit" isDisabled={isBusy}>
+          <MainButton type="submit" isPending={isBusy}>
             {corrected ? 'Keep the correction' : 'Keep this cup sheet'}
           </MainButton>
         ) : (
           <Small>You look on: the lead and bench hands keep cup sheets.</Small>
         )}
-        {corrected && <QuietButton onPress={() => onDone?.()}>Cancel</QuietButton>}
+        {corrected && <QuietButton onPress={cancel}>Cancel</QuietButton>}
       </Last>
       <Verdict text={text} view={view} bench={bench} shot={shot} />
       <Faults faults={faults} shown={SHOWN} />

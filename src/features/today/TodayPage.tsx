@@ -275,7 +275,7 @@ function CarryButton({
   if (!mayPull) return null;
   return (
     <Carry>
-      <Button onPress={carry} isDisabled={isBusy} aria-label={`Carry the recipe of ${name} over`}>
+      <Button onPress={carry} isPending={isBusy} aria-label={`Carry the recipe of ${name} over`}>
         Carry the recipe over
       </Button>
       <Faults faults={faults} />

@@ -8,6 +8,7 @@ import { readNumber } from '@/core/readNumber';
 import { entriesOf, isNeeded, type Field, type Fields } from '@/core/entity/field';
 import { LIMITS, type LimitName } from '@/core/limits';
 import { figureIn, plain, type ColumnDef, type Columns, type Mapping, type Units } from './columns';
+import { settled, type Commas } from './commas';
 import { csvDay, type DateOrder } from './csv';
 
 export type Cells = (column: string) => string;
@@ -23,6 +24,8 @@ interface Way {
 export interface CellOptions {
   readonly units: Units;
   readonly dateOrder: DateOrder;
+  /** What a comma means where a figure may be two; nobody guesses when absent. */
+  readonly commas?: Commas | undefined;
   /** How the grinder of this row writes its dials; as numbers when absent. */
   readonly notation?: Notation;
 }
@@ -70,7 +73,8 @@ function wayOf(name: string, field: Field): Way {
       const levelOf = (text: string) =>
         named?.find(({ label }) => plain(label) === plain(text))?.level;
       return one(
-        (text, { units, notation }) => {
+        (written, { units, notation, commas }) => {
+          const text = settled(written, commas);
           if (field.limit === 'dial') return readDial(notation ?? {}, text);
           if (isVolume && units[name] === undefined) return readVolume(text) ?? textOf(text);
           return levelOf(text) ?? figureIn(text, units[name]);
@@ -129,8 +133,8 @@ function rangeWay(name: string, field: Field): Way {
   });
   return {
     columns: { [from]: column('from'), [to]: column('to') },
-    read: (cells) => {
-      const ends = [readNumber(cells(from)), readNumber(cells(to))];
+    read: (cells, { commas }) => {
+      const ends = [from, to].map((end) => readNumber(settled(cells(end), commas)));
       return ends.every((end) => end === undefined) ? undefined : ends;
     },
     write: (value: readonly [number, number], cells) => {

@@ -14,6 +14,7 @@ import { planOf, prepareImport } from '@/features/import/kinds';
 import { importInput } from '@/features/import/prepared';
 import { SHEET_NAMES, SHEETS, type SheetName } from '@/features/import/sheets';
 import { suggestMapping, suggestUnits } from '@/formats/sheets/columns';
+import { asksCommas, guessCommas } from '@/formats/sheets/commas';
 import { CSV_LIMITS, decodeCsv, guessDateOrder, parseCsv } from '@/formats/sheets/csv';
 import { admit, sourceOf } from '../caller';
 import { answer, bytesOf, streamed } from '../edge';
@@ -31,6 +32,7 @@ const request = z.strictObject({
   mapping: importInput.shape.mapping.optional(),
   units: importInput.shape.units.optional(),
   dateOrder: importInput.shape.dateOrder.optional(),
+  commas: importInput.shape.commas,
 });
 
 export async function POST(received: Request): Promise<Response> {
@@ -68,6 +70,8 @@ function lookAt(sheet: SheetName, csv: string) {
     sample: rows.slice(0, SAMPLE_ROWS),
     mapping,
     units: suggestUnits(known, mapping, table),
+    asksCommas: asksCommas(table),
+    commas: guessCommas(table),
     dateOrder: guessDateOrder(rows.map((row) => row[dayAt] ?? '')),
   };
 }

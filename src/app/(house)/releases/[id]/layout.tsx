@@ -10,7 +10,7 @@ interface Props {
 
 export async function generateMetadata({ params }: Props): Promise<Metadata> {
   const { release } = await loadRelease((await params).id);
-  return { title: release.name };
+  return { title: { default: release.name, template: `%s · ${release.name} · Kettlebrand` } };
 }
 
 export default async function ReleaseLayout({ params, children }: Props & { children: ReactNode }) {

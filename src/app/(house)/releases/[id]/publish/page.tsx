@@ -25,6 +25,8 @@ interface Props {
   readonly searchParams: Promise<{ identical?: string }>;
 }
 
+export const metadata = { title: 'Publish' };
+
 export default async function PublishPage({ params, searchParams }: Props) {
   const view = await loadRelease((await params).id);
   const { identical } = await searchParams;

@@ -5,6 +5,8 @@ import { prepareRecords } from '@/views/records';
 import { loadHouse, loadRelease } from '@/features/frame/load';
 import { PullStage } from '@/features/pull/PullStage';
 
+export const metadata = { title: 'Pull' };
+
 export default async function PullPage({ params }: { params: Promise<{ id: string }> }) {
   const view = await loadRelease((await params).id);
   const { house } = await loadHouse();

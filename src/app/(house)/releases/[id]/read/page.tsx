@@ -5,6 +5,8 @@ import { nearestTo } from '@/views/pastWords';
 import { loadHouse, loadRelease } from '@/features/frame/load';
 import { ReadStage } from '@/features/read/ReadStage';
 
+export const metadata = { title: 'Read' };
+
 export default async function ReadPage({ params }: { params: Promise<{ id: string }> }) {
   const view = await loadRelease((await params).id);
   const { house } = await loadHouse();

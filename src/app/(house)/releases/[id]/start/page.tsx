@@ -10,6 +10,8 @@ interface Props {
   readonly searchParams: Promise<Record<string, string | string[] | undefined>>;
 }
 
+export const metadata = { title: 'Start' };
+
 export default async function StartPage({ params, searchParams }: Props) {
   const view = await loadRelease((await params).id);
   const { house, person } = await loadHouse();

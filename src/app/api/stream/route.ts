@@ -1,10 +1,10 @@
-/** Server-sent events: what is done to a release, as it is done, to whoever of the house has it open. */
+/** Server-sent events: what is done in the house, as it is done; one line for each browser of a person. */
 import { userFault } from '@/core/errors';
 import { database } from '@/data/database';
 import { listEventsAfter, newestEvent } from '@/data/events';
 import { isOpenSession } from '@/data/session';
-import { admit } from '../../../caller';
-import { answer } from '../../../edge';
+import { admit } from '../caller';
+import { answer } from '../edge';
 
 export const dynamic = 'force-dynamic';
 
@@ -20,7 +20,7 @@ const HEADERS = {
   connection: 'close',
 };
 
-/** Lines one person may have open: a tab each, of several browsers. */
+/** Lines one person may have open: one for each browser, and those that ended without a word. */
 const MOST_LINES = 20;
 const linesOf = new Map<string, number>();
 
@@ -33,23 +33,19 @@ for (const signal of ['SIGTERM', 'SIGINT'] as const)
     for (const close of open) close();
   });
 
-export async function GET(
-  request: Request,
-  { params }: { params: Promise<{ id: string }> },
-): Promise<Response> {
+export async function GET(request: Request): Promise<Response> {
   return answer(request, async () => {
-    const { id: releaseId } = await params;
     const db = database();
     const { person, session } = await admit(db, 'self');
     // A browser that tries again on a connection it still has must not keep the server from ending.
     if (isEnding) return new Response(': ending\n\n', { headers: HEADERS });
     const lines = linesOf.get(person.id) ?? 0;
     if (lines >= MOST_LINES)
-      throw userFault('tooMany', '', `Over ${MOST_LINES} pages are open. Close some.`);
+      throw userFault('tooMany', '', `Over ${MOST_LINES} browsers of yours are open. Close some.`);
     linesOf.set(person.id, lines + 1);
     const encoder = new TextEncoder();
     // A browser that comes back says what it last heard of.
-    let seen = Number(request.headers.get('last-event-id')) || newestEvent(db, releaseId);
+    let seen = Number(request.headers.get('last-event-id')) || newestEvent(db);
     let timers: NodeJS.Timeout[] = [];
     let isOpen = true;
     const end = () => {
@@ -76,11 +72,12 @@ export async function GET(
         say(': open\n\n');
         const ask = () => {
           if (!isOpenSession(db, session.id)) return close();
-          for (const event of listEventsAfter(db, releaseId, seen)) {
+          for (const event of listEventsAfter(db, seen)) {
             seen = event.order;
             const words = `${event.person ?? 'Somebody'} ${event.words}`;
             const data = JSON.stringify({
               id: event.id,
+              releaseId: event.releaseId,
               words,
               isMine: event.personId === person.id,
             });
