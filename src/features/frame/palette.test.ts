@@ -28,6 +28,7 @@ describe('the command palette', () => {
     expect(words(bench)).toEqual([
       'Today',
       'Find anything',
+      'Releases',
       'Patterns',
       'Practice',
       'Equipment',
