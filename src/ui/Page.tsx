@@ -35,6 +35,7 @@ export const Columns = styled.div`
 
   > div {
     display: grid;
+    grid-template-columns: minmax(0, 1fr);
     gap: 24px;
   }
 `;

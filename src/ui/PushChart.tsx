@@ -42,6 +42,13 @@ const Grid = styled.div<{ $isSplit: boolean }>`
   align-items: center;
   font-size: 14px;
 
+  @media (max-width: 480px) {
+    grid-template-columns: minmax(0, 5fr) minmax(0, 4fr) ${({ $isSplit }) =>
+        $isSplit ? 'minmax(0, 3fr) minmax(0, 3fr)' : ''} minmax(0, 3fr);
+    column-gap: 5px;
+    overflow-wrap: anywhere;
+  }
+
   .amount {
     text-align: right;
     font-weight: 560;

@@ -37,6 +37,7 @@ export const controlLook = css`
 `;
 
 export const hintLook = css`
+  overflow-wrap: anywhere;
   color: var(--ink-soft);
   font-size: 13.5px;
 `;

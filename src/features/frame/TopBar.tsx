@@ -56,7 +56,7 @@ const Switcher = styled.button.attrs({ type: 'button' })`
   text-align: left;
   cursor: pointer;
   max-width: 320px;
-  min-width: 0;
+  min-width: 80px;
   flex: 0 1 auto;
   height: 34px;
   padding: 0 8px;
@@ -81,6 +81,14 @@ const Right = styled.div`
 
   @media (max-width: 900px) {
     gap: 8px;
+  }
+
+  @media (max-width: 480px) {
+    gap: 2px;
+
+    .theme {
+      display: none;
+    }
   }
 `;
 
@@ -373,7 +381,7 @@ function ThemeButton() {
   };
   const words = theme === null ? 'Light or dark' : `Light or dark: ${THEME_LABELS[theme]}`;
   return (
-    <IconButton onClick={next} aria-label={words} title={words}>
+    <IconButton className="theme" onClick={next} aria-label={words} title={words}>
       <SunMoon size={18} aria-hidden="true" />
     </IconButton>
   );

@@ -18,6 +18,7 @@ import { labelText, readingText } from '@/ui/type';
 /** The card: what a stranger needs to repeat the recipe. The same on screen, phone and paper. */
 const Card = styled.article`
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 18px;
   padding: 22px 24px 24px;
   border: 2px solid var(--ink);
@@ -68,10 +69,11 @@ const Masses = styled.div`
   }
 
   @media (max-width: 640px) {
-    grid-template-columns: 1fr 1fr;
+    grid-template-columns: minmax(0, 1fr) minmax(0, 1fr);
 
     dd {
       font-size: 20px;
+      white-space: normal;
     }
   }
 `;
@@ -80,6 +82,10 @@ const Facts = styled.dl`
   display: grid;
   grid-template-columns: minmax(120px, auto) 1fr;
   gap: 5px 18px;
+
+  @media (max-width: 400px) {
+    grid-template-columns: minmax(0, 2fr) minmax(0, 3fr);
+  }
 
   dt {
     ${labelText}

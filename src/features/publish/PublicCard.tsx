@@ -10,6 +10,7 @@ const Page = styled.main`
   margin: 0 auto;
   padding: 28px 18px 48px;
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 14px;
 
   @media (max-width: 640px) {

@@ -37,12 +37,14 @@ const Said = styled.dl`
 
 const Stack = styled.div`
   display: grid;
+  grid-template-columns: minmax(0, 1fr);
   gap: 20px;
   max-width: 760px;
 `;
 
 const Head = styled.div`
   display: flex;
+  flex-wrap: wrap;
   justify-content: space-between;
   align-items: end;
   gap: 12px;
