@@ -36,6 +36,7 @@ const config = {
       displayName: 'components',
       testEnvironment: 'jsdom',
       setupFiles: ['<rootDir>/tests/support/jsdom.ts'],
+      setupFilesAfterEnv: ['<rootDir>/tests/support/freshBrowser.ts'],
       testMatch: ['<rootDir>/src/**/*.test.tsx'],
     },
   ],

@@ -1,6 +1,5 @@
 /** More than one person would send: slow requests end, many at once and many open lines have a bound. */
 import { connect, type Socket } from 'node:net';
-import Database from 'better-sqlite3';
 import { expect, test } from '@playwright/test';
 import { startServer, type RunningServer } from '../support/server';
 import { cookieOf } from '../support/signIn';

@@ -114,7 +114,7 @@ describe('Start', () => {
   it('keeps the question in the address', async () => {
     const { user } = openStart();
     await user.click(screen.getByLabelText('Soak first'));
-    expect(router.replace).toHaveBeenCalledWith('/releases/r/start?style=soakFirst', {
+    expect(router.push).toHaveBeenCalledWith('/releases/r/start?style=soakFirst', {
       scroll: false,
     });
   });
@@ -136,7 +136,7 @@ describe('Start', () => {
     const table = screen.getByRole('region', { name: 'What if' });
     expect(within(table).getByText('Temperature').closest('tr')!.textContent).toMatch(/−2\.0$/);
     await user.click(screen.getByRole('button', { name: 'Back to what is known' }));
-    expect(router.replace).toHaveBeenCalledWith('/releases/r/start?', { scroll: false });
+    expect(router.push).toHaveBeenCalledWith('/releases/r/start?', { scroll: false });
   });
 
   it('ignores what cannot be asked', () => {

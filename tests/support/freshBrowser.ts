@@ -1,0 +1,2 @@
+/** What one test typed is no draft of the next. */
+afterEach(() => localStorage.clear());
