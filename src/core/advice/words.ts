@@ -1,5 +1,6 @@
 /** Every reason the advisor gives, worded in one place. */
 import { Z_80 } from '../grinder/dial';
+import { isMostlyRule } from '../grinder/taught';
 import { LEAST_TIMED_G } from '../grinder/timeRows';
 import type { Shot } from '../schema/shot';
 import { massWords, temperatureWords, type Units } from '../units';
@@ -51,9 +52,6 @@ const PREP_TEXT: Record<PrepSign, string> = {
   coldMetal: 'The portafilter was cold: warm it with a flush, and pull it again.',
 };
 
-/** Fewer past dial-ins say less than the rule they are drawn to. House heuristic. */
-export const FEW_DIAL_INS = 3;
-
 const BEANS_WORDS: Record<BeanState, string> = {
   room: 'at room temperature',
   warm: 'warmed',
@@ -68,7 +66,7 @@ export const REASON_WORDS = {
   }),
   remembered: (dialIns: number): Reason => ({
     code: 'remembered',
-    text: `${dialIns === 1 ? 'One past dial-in' : `${dialIns} past dial-ins`} of this grinder say so${dialIns < FEW_DIAL_INS ? ', with the trade’s rule, which still weighs more' : ''}: begin there, weigh in and out, and time it.`,
+    text: `${dialIns === 1 ? 'One past dial-in' : `${dialIns} past dial-ins`} of this grinder say so${isMostlyRule(dialIns) ? ', with the trade’s rule, which still weighs more' : ''}: begin there, weigh in and out, and time it.`,
   }),
   newBatch: (dial: string, proof: Proof): Reason => ({
     code: 'newBatch',

@@ -10,6 +10,9 @@ const USUAL_TIME_S = 28;
 const ENOUGH_SHOTS = 20;
 const ENOUGH_DIAL_INS = 3;
 
+/** So few past dial-ins that the rule they are drawn to says more than they. */
+export const isMostlyRule = (dialIns: number) => dialIns < ENOUGH_DIAL_INS;
+
 export interface Taught {
   readonly dialIns: number;
   /** Seconds a step finer adds to a shot of 28 s, and half of its 80 % interval for a new coffee. */
@@ -47,7 +50,7 @@ export function taughtBy(
       .filter(([, { shots }]) => shots >= ENOUGH_SHOTS)
       .map(([name, { sd }]) => ({ name, scatterPct: 100 * sd }))
       .sort((a, b) => a.name.localeCompare(b.name)),
-    isMostlyRule: memory.dialIns < ENOUGH_DIAL_INS,
+    isMostlyRule: isMostlyRule(memory.dialIns),
     usualDials: { light: dialFor(light), medium: dialFor(0), dark: dialFor(dark) },
   };
 }

@@ -1,7 +1,7 @@
 'use client';
 
 import Link from 'next/link';
-import { useState, type FormEvent } from 'react';
+import { useMemo, useState, type FormEvent } from 'react';
 import styled from 'styled-components';
 import { ROLE_LABELS, ROLE_WORDS, ROLES, type Role } from '@/core/roles';
 import { MainButton, QuietButton } from '@/ui/Button';
@@ -73,6 +73,7 @@ function Everyone({ people }: Pick<PeoplePageProps, 'people'>) {
   const me = usePerson();
   const links = useLinks();
   const { submit, faults, isBusy } = useCommand();
+  const all = useMemo(() => [...faults, ...links.faults], [faults, links.faults]);
   const takeAway = async (id: string, name: string) => {
     const answer = await submit('takeAway', { what: 'person', id });
     if (answer.ok)
@@ -131,7 +132,7 @@ function Everyone({ people }: Pick<PeoplePageProps, 'people'>) {
           </tbody>
         </Table>
       </TableScroll>
-      <Faults faults={[...faults, ...links.faults]} />
+      <Faults faults={all} />
       <MadeLink link={links.link} />
     </section>
   );
@@ -171,6 +172,7 @@ function MadeLink({ link }: { link: MadeLinkOf | null }) {
 function Invitations({ invitations }: Pick<PeoplePageProps, 'invitations'>) {
   const { submit, faults } = useCommand();
   const links = useLinks();
+  const all = useMemo(() => [...faults, ...links.faults], [faults, links.faults]);
   const [forWhom, setForWhom] = useState('');
   const [role, setRole] = useState<Role>('bench');
   const onSubmit = async (event: FormEvent) => {
@@ -204,7 +206,7 @@ function Invitations({ invitations }: Pick<PeoplePageProps, 'invitations'>) {
             options={roleOptions}
           />
         </FieldGrid>
-        <Faults faults={[...faults, ...links.faults]} shown={['forWhom']} />
+        <Faults faults={all} shown={['forWhom']} />
         <p>
           <MainButton type="submit" isDisabled={links.isBusy}>
             Make a link
