@@ -51,6 +51,13 @@ it('advice names a lettered dial as its grinder writes it, and the log does too'
     .prepare("SELECT words FROM event WHERE kind = 'logShot' ORDER BY rowid DESC LIMIT 1")
     .get() as { words: string };
   expect(words).toMatch(/logged a shot at 9 C/);
+  const { id: shotId } = db.prepare('SELECT id FROM shot').get() as { id: string };
+  const { draftId: _of, ...entry } = shotInput(draftId, { dial: 73, timeS: 18 });
+  send(db, 'correctShot', { ...entry, shotId, rowVersion: 1 });
+  const corrected = db.prepare("SELECT words FROM event WHERE kind = 'correctShot'").get() as {
+    words: string;
+  };
+  expect(corrected.words).toMatch(/corrected a shot: dial 9 C → 9 B/);
 });
 
 it('a recipe beyond the dial is refused with the dial in its letters', () => {

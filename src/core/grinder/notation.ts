@@ -22,6 +22,11 @@ export function perNumber({ notation, divisions = 1 }: Notation): number {
   return notation === 'letters' || notation === 'marks' ? divisions : 1;
 }
 
+/** What a step or a shift is counted in, where it is no number of the dial. */
+export function countedIn({ notation }: Notation): '' | 'letters' | 'marks' | 'turns' {
+  return notation === undefined || notation === 'numbers' ? '' : notation;
+}
+
 /** "9.5", "1.5 turns", "9 C", "1 turn 6": a dial as this grinder shows it; between two letters, the nearer. */
 export function dialWords({ notation = 'numbers', divisions = 1 }: Notation, dial: number): string {
   if (notation === 'numbers') return String(roundDial(dial));

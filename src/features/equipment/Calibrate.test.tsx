@@ -1,6 +1,7 @@
 import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { renderAs } from '../../../tests/support/render';
+import { NotationProvider } from '@/ui/notation';
 import { Calibrate } from './Calibrate';
 import { NEW_PARTS } from './partText';
 
@@ -34,6 +35,21 @@ describe('the calibration of a grinder', () => {
       secondsPerStepHalf80: expect.stringMatching(/^0\./) as string,
       referenceDial: expect.stringMatching(/^1[12]\./) as string,
     });
+  });
+
+  it('reads and says dials as the grinder writes them', async () => {
+    const user = userEvent.setup();
+    renderAs(
+      <NotationProvider of={{ notation: 'letters', divisions: 8 }}>
+        <Calibrate text={NEW_PARTS.grinder} onTake={jest.fn()} />
+      </NotationProvider>,
+    );
+    await enter(user, [
+      ['1 C', '34'],
+      ['1 G', '23'],
+    ]);
+    const found = await screen.findByText(/One step changes a shot of 28 s by/);
+    expect(found.textContent).toMatch(/at 1 E \(± 0\.\d letters\)/);
   });
 
   it('refuses shots of one dial, and a finer side that runs faster, with what to do', async () => {

@@ -5,7 +5,9 @@ import styled from 'styled-components';
 import { UserFault } from '@/core/errors';
 import type { Calibration } from '@/core/grinder/calibrate';
 import { Button, QuietButton } from '@/ui/Button';
+import { countedIn } from '@/core/grinder/notation';
 import { QuantityInput } from '@/ui/fields';
+import { useDialWords, useNotation } from '@/ui/notation';
 import { readNumber } from '@/core/readNumber';
 import { Notice, SectionTitle, Small } from '@/ui/type';
 import type { GrinderText } from './partText';
@@ -32,6 +34,9 @@ export function Calibrate({
   text: GrinderText;
   onTake: (figures: Partial<GrinderText>) => void;
 }) {
+  const notation = useNotation();
+  const written = useDialWords();
+  const unit = countedIn(notation);
   const [isOpen, setOpen] = useState(false);
   const [rows, setRows] = useState(EMPTY);
   const [found, setFound] = useState<Calibration | null>(null);
@@ -102,7 +107,9 @@ export function Calibrate({
         <Notice $kind="good" role="status">
           One step changes a shot of 28 s by {found.secondsPerStep.toFixed(1)} s (80 %: ±{' '}
           {found.secondsPerStepHalf80.toFixed(1)}); your usual coffee runs 28 s at{' '}
-          {found.referenceDial.toFixed(1)} (± {found.referenceDialHalf80.toFixed(1)}).{' '}
+          {unit === '' ? found.referenceDial.toFixed(1) : written(found.referenceDial)} (±{' '}
+          {[found.referenceDialHalf80.toFixed(1), unit].filter(Boolean).join(' ')}
+          ).{' '}
           <Button
             onPress={() => {
               onTake({

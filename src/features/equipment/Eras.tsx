@@ -4,6 +4,7 @@ import { useState, type FormEvent } from 'react';
 import styled from 'styled-components';
 import { dayWords } from '@/core/dayWords';
 import { readNumber } from '@/core/readNumber';
+import { countedIn } from '@/core/grinder/notation';
 import { ERA_KINDS, ERA_LABELS } from '@/core/grinder/era';
 import type { StoredEra } from '@/data/eras';
 import type { StoredGrinder } from '@/data/equipment';
@@ -37,8 +38,9 @@ export function Eras({ grinder, eras }: { grinder: StoredGrinder; eras: readonly
       {newest && (
         <Small as="p" style={{ gridColumn: '2 / -1' }}>
           {ERA_LABELS[newest.kind]} since {dayWords(newest.beganAt.slice(0, 10))}
-          {newest.shift !== null && `, the same grind reads ${signed(newest.shift)}`}:{' '}
-          {newest.reason}.{' '}
+          {newest.shift !== null &&
+            `, the same grind reads ${[signed(newest.shift), countedIn(grinder)].filter(Boolean).join(' ')}`}
+          : {newest.reason}.{' '}
           {newest.shift === null
             ? 'What it taught before is kept apart.'
             : 'Older dials are read on the new scale.'}
@@ -87,7 +89,7 @@ function EraForm({ grinder, onDone }: { grinder: StoredGrinder; onDone: () => vo
             label="The same grind now reads higher by"
             quantity="dialShift"
             step={grinder.stepSize}
-            hint="Below nought if lower; empty if not known"
+            hint={`${countedIn(grinder) && `In ${countedIn(grinder)}. `}Below nought if lower; empty if not known`}
             {...bind('shift')}
           />
         )}

@@ -2,6 +2,7 @@
 import { z } from 'zod';
 import { userFault } from '@/core/errors';
 import { dialToday, ERA_KINDS, ERA_LABELS, type Era } from '@/core/grinder/era';
+import { countedIn } from '@/core/grinder/notation';
 import { oneOf, quantity, text } from '@/core/schema/fields';
 import { roundDial } from '@/core/grinder/dial';
 import { defineCommand, personOf } from '@/data/command';
@@ -42,7 +43,10 @@ export const beginEra = defineCommand({
         chokesAt: withinDial(moved(grinder.chokesAt), grinder),
       },
     );
-    const far = shift === null ? '' : `, the same grind reads ${shift > 0 ? '+' : ''}${shift}`;
+    const far =
+      shift === null
+        ? ''
+        : `, the same grind reads ${[`${shift > 0 ? '+' : ''}${shift}`, countedIn(grinder)].filter(Boolean).join(' ')}`;
     return {
       releaseId: null,
       words: `began ${ERA_LABELS[kind].toLowerCase()} of ${grinder.name}${far}: ${reason}`,

@@ -1,12 +1,12 @@
 /** Logging shots and taking them back. */
 import { z } from 'zod';
-import { entriesOf } from '@/core/entity/field';
+import { entriesOf, type Field } from '@/core/entity/field';
 import { SHOT, type ShotEntered } from '@/core/entity/shot';
 import { valueWords } from '@/core/entity/words';
 import { userFault } from '@/core/errors';
 import { extraction } from '@/core/extraction/extraction';
 import { massOfVolume } from '@/core/extraction/volume';
-import { dialWords } from '@/core/grinder/notation';
+import { dialWords, type Notation } from '@/core/grinder/notation';
 import {
   dripInTime,
   isDripInTime,
@@ -121,7 +121,7 @@ export const correctShot = defineCommand({
       version === null ? '' : `; version ${version} was published with it and stands as it was`;
     return {
       releaseId: found.releaseId,
-      words: `corrected a shot: ${changesWords(before, fields)}${ofVersion}`,
+      words: `corrected a shot: ${changesWords(before, fields, findSetup(db, findDraft(db, found.draftId)!.setupId)!.grinder)}${ofVersion}`,
       result: { shotId, editId: id },
       alsoChanged: changedByShot(db, found.draftId, found.pulledAt),
     };
@@ -136,9 +136,11 @@ function enteredOf(shot: StoredShot): ShotEntered {
 }
 
 /** "time 28 → 26.4, dial 12 → 11". */
-function changesWords(before: StoredShot, after: ShotEntered): string {
+function changesWords(before: StoredShot, after: ShotEntered, grinder: Notation): string {
+  const wordsOf = (field: Field, value: unknown) =>
+    field === SHOT.dial ? dialWords(grinder, value as number) : valueWords(field, value);
   const words = entriesOf(SHOT).flatMap(([name, field]) => {
-    const [was, is] = [valueWords(field, before[name]), valueWords(field, after[name])];
+    const [was, is] = [wordsOf(field, before[name]), wordsOf(field, after[name])];
     return was === is
       ? []
       : [`${field.label.toLowerCase()} ${was || 'unsaid'} → ${is || 'unsaid'}`];
