@@ -335,3 +335,10 @@ function corroborated(shots: readonly Shot[], index: number): boolean {
       Math.abs(Math.log(other.timeS / shot.timeS)) < CORROBORATED_SDS * NOISE_SD,
   );
 }
+
+/** The newest shot and what the advisor makes of it; there is one. */
+export function lastOf(judged: Judged) {
+  const shot = judged.input.shots[judged.input.shots.length - 1]!;
+  const mark = judged.marks[judged.marks.length - 1]!;
+  return { shot, mark };
+}

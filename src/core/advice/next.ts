@@ -10,7 +10,7 @@ import { otherFlatMove, tasteMove } from '../taste/tasteMove';
 import type { Shot } from '../schema/shot';
 import { ageShare } from './age';
 import { carriedOver, type CarriedOver } from './carried';
-import { correctedLnTime, directionOf, isByVolume, judge, type Judged } from './judge';
+import { correctedLnTime, directionOf, isByVolume, judge, lastOf, type Judged } from './judge';
 import { prepSigns } from './prep';
 import { expectAt, landing, moveTo, purgeBefore } from './grind';
 import { doseToCentre, isProven, isSensible, planOf, proofOf, shotsAt } from './plan';
@@ -27,6 +27,7 @@ import {
   type Setting,
   type ShotMark,
 } from './types';
+import { isLikedOutside, isRightEnough, movableWindow, windowMoves } from './window';
 import { REASON_WORDS } from './words';
 
 /** A move to the end of the dial is not worth making below this landing probability. */
@@ -35,8 +36,6 @@ const RANGE_ENDS_BELOW = 0.25;
 const TRIM_OFFERED_BELOW = 0.5;
 /** A shot this far off the recipe's temperature is no shot of the recipe. */
 const OTHER_TEMPERATURE_C = 0.5;
-/** A cup this much liked outside the window moves the window. */
-const LIKED_OUTSIDE = 8;
 
 /** A setting known to be off: hardly a chance of landing, and another that has a good one. House heuristic. */
 const FAR_OFF = { landing: 0.1, gain: 0.3 } as const;
@@ -91,12 +90,6 @@ export function nextMove(input: NextInput): Advice {
 }
 
 const dialNamed = ({ input }: Judged, { dial }: Setting) => dialWords(input.grinder, dial);
-
-function lastOf(judged: Judged) {
-  const shot = judged.input.shots[judged.input.shots.length - 1]!;
-  const mark = judged.marks[judged.marks.length - 1]!;
-  return { shot, mark };
-}
 
 function firstShot(judged: Judged, carry: CarriedOver | null): Judgement | null {
   if (judged.input.shots.length > 0 && !judged.isRevised) return null;
@@ -228,46 +221,6 @@ function taste(judged: Judged): Judgement | null {
     reasons,
     ...(direction.verdict === 'flat' && { beside: otherFlatMove(question) }),
   };
-}
-
-/** A cup without a fault that is much liked, though its time is outside the window. */
-function isLikedOutside(judged: Judged): boolean {
-  const { shot, mark } = lastOf(judged);
-  const verdict = directionOf(shot, judged.input.target.roastLevel)?.verdict;
-  return (
-    mark.side !== 'inside' &&
-    (shot.taste?.liking ?? 0) >= LIKED_OUTSIDE &&
-    (verdict === 'right' || verdict === 'unclear')
-  );
-}
-
-/** In balance, and liked as far as anybody said: where taste comes first the window follows the cup. */
-function isRightEnough(judged: Judged): boolean {
-  const { target, leastLiking = USUAL_JUDGING.leastLiking } = judged.input;
-  const { shot } = lastOf(judged);
-  return (
-    directionOf(shot, target.roastLevel)?.verdict === 'right' &&
-    (shot.taste?.liking ?? leastLiking) >= leastLiking
-  );
-}
-
-/** The window of the same width around the time of the last shot. */
-function windowAround(judged: Judged): readonly [number, number] {
-  const [low, high] = judged.input.target.timeS;
-  const shift = Math.round(lastOf(judged).mark.timeOnTargetClockS - (low + high) / 2);
-  return [low + shift, high + shift];
-}
-
-function windowMoves(judged: Judged): Reason {
-  return REASON_WORDS.likedOutside(...windowAround(judged));
-}
-
-/** Where the window should follow a cup that is liked outside it. */
-function movableWindow(judged: Judged): readonly [number, number] | null {
-  if (judged.input.shots.length === 0 || judged.isRevised) return null;
-  const isRight = judged.input.target.tasteFirst && isRightEnough(judged);
-  const isOutside = lastOf(judged).mark.side !== 'inside';
-  return isLikedOutside(judged) || (isRight && isOutside) ? windowAround(judged) : null;
 }
 
 /** A locked dose whose best setting hardly lands, where the trim would. */
