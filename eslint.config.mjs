@@ -5,6 +5,7 @@ const config = [
   {
     ignores: [
       '.next/**',
+      'dist/**',
       'node_modules/**',
       'next-env.d.ts',
       'data/**',

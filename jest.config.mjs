@@ -1,3 +1,6 @@
+// Faults that tests provoke are not for whoever reads their report.
+process.env.KETTLEBRAND_LOG ??= 'silent';
+
 const swc = [
   '@swc/jest',
   {

@@ -2,6 +2,7 @@ import { defineConfig } from '@playwright/test';
 
 export default defineConfig({
   testDir: 'tests',
+  globalSetup: './tests/support/demoHouse.ts',
   testMatch: ['e2e/**/*.spec.ts', 'faults/**/*.spec.ts'],
   // Walking every page with the accessibility checker takes minutes on two cores.
   timeout: 600_000,
@@ -14,7 +15,7 @@ export default defineConfig({
     // A step that finds nothing to press fails now, not when the whole test runs out.
     actionTimeout: 30_000,
     launchOptions: {
-      executablePath: '/usr/bin/chromium',
+      executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
       // Chromium as root, and without its own background traffic.
       args: [
         '--no-sandbox',

@@ -1,10 +1,11 @@
 /** `npm run bench`: see bench/run.ts. */
 import { ensureBuilt } from './lib/build.mjs';
-import { ensureDebian } from './lib/debian.mjs';
-import { ensureInstalled, runBin } from './lib/install.mjs';
+import { ensureInstalled } from './lib/install.mjs';
+import { ensureDebian } from './lib/outside.mjs';
+import { runProgram } from './lib/packages.mjs';
 
 ensureInstalled();
 ensureBuilt();
 const parts = process.argv.slice(2);
 if (parts.length === 0 || parts.includes('public')) ensureDebian('nginx', 'wrk');
-process.exitCode = runBin('tsx', ['bench/run.ts', ...parts]);
+process.exitCode = runProgram('tsx', ['bench/run.ts', ...parts]);

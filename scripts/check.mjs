@@ -3,7 +3,8 @@
  * unused code, and the unit tests of what changed since the last commit; each keeps what it found out, so
  * that only the first run is long. Node alone.
  */
-import { ensureInstalled, runBin } from './lib/install.mjs';
+import { ensureInstalled } from './lib/install.mjs';
+import { runProgram } from './lib/packages.mjs';
 
 ensureInstalled();
 
@@ -34,7 +35,7 @@ const CHECKS = [
 ];
 
 const failed = CHECKS.filter(([name, bin, args]) => {
-  const passed = runBin(bin, args) === 0;
+  const passed = runProgram(bin, args) === 0;
   process.stdout.write(`${passed ? 'ok' : 'FAILED'}: ${name}\n`);
   return !passed;
 });

@@ -1,7 +1,11 @@
 /** `npm run kb -- COMMAND`: see cli/kb.ts. */
-import { ensureInstalled, runBin } from './lib/install.mjs';
+import { spawnSync } from 'node:child_process';
+import { ensureProgram, programArgs } from './lib/build.mjs';
+import { ensureInstalled } from './lib/install.mjs';
 
-ensureInstalled();
-process.exitCode = runBin('tsx', ['cli/kb.ts', ...process.argv.slice(2)], {
-  env: { ...process.env, TSX_TSCONFIG_PATH: 'tsconfig.server.json' },
+ensureInstalled({ isProduction: true });
+ensureProgram();
+const { status } = spawnSync(process.execPath, [...programArgs('kb'), ...process.argv.slice(2)], {
+  stdio: 'inherit',
 });
+process.exitCode = status ?? 1;

@@ -1,9 +1,10 @@
 /** `npm run screenshots`: see screenshots.ts. */
-import { ensureDebian } from './lib/debian.mjs';
 import { ensureBuilt } from './lib/build.mjs';
-import { ensureInstalled, runBin } from './lib/install.mjs';
+import { ensureInstalled } from './lib/install.mjs';
+import { ensureBrowser } from './lib/outside.mjs';
+import { runProgram } from './lib/packages.mjs';
 
 ensureInstalled();
-ensureDebian('chromium');
+ensureBrowser();
 ensureBuilt();
-process.exitCode = runBin('tsx', ['scripts/screenshots.ts']);
+process.exitCode = runProgram('tsx', ['scripts/screenshots.ts']);

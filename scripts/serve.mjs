@@ -4,11 +4,12 @@
  * PORT and KETTLEBRAND_DATA change the defaults; `npm run demo -- --reset` starts the demo data anew,
  * `npm start -- --new` makes a new house in a folder named by KETTLEBRAND_DATA.
  */
-import { spawn } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { existsSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { ensureBuilt } from './lib/build.mjs';
-import { ensureInstalled, ROOT, runBin } from './lib/install.mjs';
+import { ensureBuilt, ensureProgram, programArgs } from './lib/build.mjs';
+import { ensureInstalled } from './lib/install.mjs';
+import { ROOT } from './lib/packages.mjs';
 import { isPortFree } from './lib/port.mjs';
 
 const [mode, ...flags] = process.argv.slice(2);
@@ -51,25 +52,31 @@ if (!isDemo && process.env.KETTLEBRAND_DATA && !existsSync(file) && !flags.inclu
 }
 
 ensureInstalled({ isProduction: !isDemo });
-if (!isDev) ensureBuilt();
+if (isDev) ensureProgram();
+else ensureBuilt();
 
 if (isDemo) {
   if (flags.includes('--reset'))
     for (const suffix of ['', '-wal', '-shm']) rmSync(file + suffix, { force: true });
-  if (!existsSync(file) && runBin('tsx', ['scripts/seedDemo.ts', file], { env }) !== 0)
-    process.exit(1);
+  if (!existsSync(file)) {
+    process.stderr.write(
+      'Making the demo house: three years of an invented roastery, some seconds.\n',
+    );
+    const made = spawnSync(process.execPath, [...programArgs('seedDemo'), file], {
+      cwd: ROOT,
+      env,
+      stdio: 'inherit',
+    });
+    if (made.status !== 0) process.exit(1);
+  }
 }
 
 // HOST: this machine alone, unless the house says otherwise.
-const server = spawn(
-  process.execPath,
-  ['--import', 'tsx', 'src/server/main.ts', ...(isDev ? ['--dev'] : [])],
-  {
-    cwd: ROOT,
-    env: { ...env, TSX_TSCONFIG_PATH: 'tsconfig.server.json' },
-    stdio: ['ignore', 'inherit', 'inherit'],
-  },
-);
+const server = spawn(process.execPath, [...programArgs('server'), ...(isDev ? ['--dev'] : [])], {
+  cwd: ROOT,
+  env,
+  stdio: ['ignore', 'inherit', 'inherit'],
+});
 const stop = (signal) => server.kill(signal);
 process.on('SIGINT', () => stop('SIGINT'));
 process.on('SIGTERM', () => stop('SIGTERM'));

@@ -6,15 +6,18 @@
 import { mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { ensureBuilt } from './lib/build.mjs';
-import { ensureDebian } from './lib/debian.mjs';
-import { ensureInstalled, ROOT, runBin, runBinBeside } from './lib/install.mjs';
+import { ensureInstalled } from './lib/install.mjs';
+import { ensureBrowser, installMissing } from './lib/outside.mjs';
+import { ROOT, runProgram, runProgramBeside } from './lib/packages.mjs';
 
 ensureInstalled();
-ensureDebian('chromium', 'nginx');
+ensureBrowser();
+if (installMissing('nginx').length > 0)
+  process.stderr.write('There is no nginx here: the tests that stand behind it are left out.\n');
 ensureBuilt();
 
 const [name] = process.argv.slice(2);
-if (name !== undefined) process.exit(runBin('playwright', ['test', '--grep', name]));
+if (name !== undefined) process.exit(runProgram('playwright', ['test', '--grep', name]));
 
 const count = { passed: 0, failed: 0 };
 const results = join(ROOT, 'test-results');
@@ -24,7 +27,7 @@ mkdirSync(results);
 /** Checks of a row, one after the other; rows stand side by side, one for each core. */
 async function checkRow(checks) {
   for (const [name, bin, args] of checks) {
-    const { status, said } = await runBinBeside(bin, args);
+    const { status, said } = await runProgramBeside(bin, args);
     const passed = status === 0;
     count[passed ? 'passed' : 'failed'] += 1;
     process.stdout.write(`${passed ? '' : said}${passed ? 'ok' : 'FAILED'}: ${name}\n`);
@@ -54,13 +57,13 @@ await Promise.all([
   ]),
 ]);
 
-const unit = runBin('jest', ['--json', '--outputFile', 'test-results/unit.json']);
+const unit = runProgram('jest', ['--json', '--outputFile', 'test-results/unit.json']);
 countFrom('unit.json', unit, (report) => ({
   passed: report.numPassedTests,
   failed: report.numFailedTests + report.numRuntimeErrorTestSuites,
 }));
 
-const browser = runBin('playwright', ['test']);
+const browser = runProgram('playwright', ['test']);
 countFrom('browser.json', browser, ({ stats, errors }) => ({
   passed: stats.expected + stats.flaky,
   failed: stats.unexpected + errors.length,

@@ -1,11 +1,40 @@
-/** Builds when a source is newer than the last build. */
+/** Builds the pages and the program in front of them when a source is newer than what stands. Node alone. */
 import { createHash } from 'node:crypto';
-import { existsSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
 import { join } from 'node:path';
-import { ROOT, runBin } from './install.mjs';
+import { ROOT, runProgram } from './packages.mjs';
 
-const STAMP = join(ROOT, '.next/kettlebrand-build');
-const SOURCES = ['src', 'next.config.ts', 'tsconfig.json', 'package-lock.json'];
+/** What is started by Node: each a file of its own in `dist`, so that no start compiles anything. */
+const PROGRAMS = {
+  server: 'src/server/main.ts',
+  paper: 'src/server/paper.ts',
+  kb: 'cli/kb.ts',
+  seedDemo: 'scripts/seedDemo.ts',
+};
+const OUT = 'dist';
+
+const CONFIGURATION = [
+  'tsconfig.json',
+  'tsconfig.server.json',
+  'package-lock.json',
+  'scripts/lib/build.mjs',
+];
+
+const PAGES = {
+  stamp: join(ROOT, '.next/kettlebrand-build'),
+  sources: ['src', 'next.config.ts', ...CONFIGURATION],
+};
+const PROGRAM = {
+  stamp: join(ROOT, OUT, 'build'),
+  sources: ['src', 'cli', 'scripts/demo', 'scripts/seedDemo.ts', ...CONFIGURATION],
+};
+
+/** The file a built program begins at, for Node to run. */
+export const programFile = (name) => join(ROOT, OUT, `${name}.mjs`);
+
+/** How Node runs a built program: its faults name the lines of the sources. */
+export const programArgs = (name) => ['--enable-source-maps', programFile(name)];
 
 function filesOf(path) {
   const full = join(ROOT, path);
@@ -18,27 +47,59 @@ function filesOf(path) {
   }
 }
 
-function sourceHash() {
+function hashOf(sources) {
   const hash = createHash('sha256');
   const isBuilt = (path) => !/\.test\.tsx?$/.test(path);
-  for (const path of SOURCES.flatMap(filesOf).filter(isBuilt).sort())
+  for (const path of sources.flatMap(filesOf).filter(isBuilt).sort())
     hash.update(path).update(readFileSync(join(ROOT, path)));
   return hash.digest('hex');
 }
 
-/** Leaves a build of exactly these sources in .next; a build that stands is kept. */
-export function ensureBuilt() {
-  const wanted = sourceHash();
-  if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === wanted) return;
-  process.stderr.write('Building. This takes about a minute.\n');
-  rmSync(join(ROOT, '.next'), { recursive: true, force: true });
-  const code = runBin('next', ['build'], {
-    stdio: ['ignore', 2, 2],
-    env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1' },
+/** Runs `build` unless it stands for exactly these sources. */
+function keepBuilt({ stamp, sources }, build) {
+  const wanted = hashOf(sources);
+  if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;
+  build();
+  writeFileSync(stamp, wanted);
+}
+
+/** Leaves the server, its paper and `kb` of exactly these sources in `dist`: under a second. */
+export function ensureProgram() {
+  keepBuilt(PROGRAM, () => {
+    const { buildSync } = createRequire(import.meta.url)('esbuild');
+    rmSync(join(ROOT, OUT), { recursive: true, force: true });
+    mkdirSync(join(ROOT, OUT));
+    buildSync({
+      absWorkingDir: ROOT,
+      entryPoints: PROGRAMS,
+      outdir: OUT,
+      outExtension: { '.js': '.mjs' },
+      bundle: true,
+      splitting: true,
+      packages: 'external',
+      format: 'esm',
+      platform: 'node',
+      target: 'node20.9',
+      tsconfig: 'tsconfig.server.json',
+      sourcemap: true,
+      logLevel: 'warning',
+    });
   });
-  if (code !== 0) {
-    process.stderr.write('The build failed; what it printed says why.\n');
-    process.exit(code);
-  }
-  writeFileSync(STAMP, wanted);
+}
+
+/** Leaves all of it built: the program, and the pages in `.next`. */
+export function ensureBuilt() {
+  ensureProgram();
+  keepBuilt(PAGES, () => {
+    process.stderr.write('Building. This takes about a minute.\n');
+    rmSync(join(ROOT, '.next'), { recursive: true, force: true });
+    const code = runProgram('next', ['build'], {
+      stdio: ['ignore', 2, 2],
+      env: { ...process.env, NEXT_TELEMETRY_DISABLED: '1' },
+    });
+    if (code !== 0) {
+      process.stderr.write('The build failed; what it printed says why.\n');
+      process.exit(code);
+    }
+  });
 }

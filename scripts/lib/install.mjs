@@ -1,16 +1,26 @@
-/** Installs packages when the lock file has changed since the last install. Node alone. */
-import { spawn, spawnSync } from 'node:child_process';
-import { createHash } from 'node:crypto';
-import { existsSync, readFileSync, writeFileSync } from 'node:fs';
-import { fileURLToPath } from 'node:url';
+/** Installs packages when those that stand are not the ones of the lock file. Node alone. */
+import { spawnSync } from 'node:child_process';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { npmEntry, ROOT } from './packages.mjs';
 
-export const ROOT = fileURLToPath(new URL('../../', import.meta.url));
-const STAMP = `${ROOT}node_modules/.kettlebrand-lock`;
+const packagesIn = (file) => JSON.parse(readFileSync(join(ROOT, file), 'utf8')).packages;
 
-function lockHash() {
-  return createHash('sha256')
-    .update(readFileSync(`${ROOT}package-lock.json`))
-    .digest('hex');
+/** Does npm's own record of what it installed hold all the lock file asks for, in its versions? */
+function isInstalled(isProduction) {
+  let standing;
+  try {
+    standing = packagesIn('node_modules/.package-lock.json');
+  } catch {
+    return false;
+  }
+  return Object.entries(packagesIn('package-lock.json')).every(
+    ([path, { version, dev, optional, devOptional }]) =>
+      path === '' ||
+      standing[path]?.version === version ||
+      // Binaries of other systems, and what only developers need, may be absent; another version may not.
+      (!standing[path] && (optional || devOptional || (isProduction && dev))),
+  );
 }
 
 /**
@@ -18,51 +28,21 @@ function lockHash() {
  * is only run takes no developer packages; an install that has them will do.
  */
 export function ensureInstalled({ isProduction = false } = {}) {
-  const installed = existsSync(STAMP) ? readFileSync(STAMP, 'utf8') : '';
-  const [wanted, withoutDev] = [lockHash(), `${lockHash()} without developer packages`];
-  if (installed === wanted || (isProduction && installed === withoutDev)) return;
-  process.stderr.write(
-    'Installing packages. The database driver is compiled here: 3-4 minutes on two cores.\n',
-  );
-  const before = readFileSync(`${ROOT}package-lock.json`);
-  const { status } = spawnSync(
-    'npm',
-    ['install', '--loglevel=error', isProduction ? '--omit=dev' : '--include=dev'],
-    {
-      cwd: ROOT,
-      stdio: ['ignore', 2, 2],
-    },
-  );
-  // npm adds entries of this system's own; the lock file stays as it was committed.
-  writeFileSync(`${ROOT}package-lock.json`, before);
-  if (status !== 0) {
-    process.stderr.write(
-      'The install failed. Check the network and that a C++ compiler is there.\n',
-    );
+  if (isInstalled(isProduction)) return;
+  const npm = npmEntry();
+  const args = ['ci', '--loglevel=error', isProduction ? '--omit=dev' : '--include=dev'];
+  if (!npm) {
+    process.stderr.write(`npm was not found beside Node. Run: npm ${args.join(' ')}\n`);
     process.exit(1);
   }
-  writeFileSync(STAMP, isProduction ? withoutDev : wanted);
-}
-
-/** Runs a program of node_modules/.bin with this terminal; answers its exit code. */
-/** The same beside others: its exit code and what it said, once it has ended. */
-export function runBinBeside(name, args) {
-  return new Promise((resolve) => {
-    const child = spawn(`${ROOT}node_modules/.bin/${name}`, args, { cwd: ROOT });
-    let said = '';
-    for (const stream of [child.stdout, child.stderr])
-      stream.on('data', (part) => {
-        said += part;
-      });
-    child.on('close', (status) => resolve({ status: status ?? 1, said }));
-  });
-}
-
-export function runBin(name, args, options = {}) {
-  const { status } = spawnSync(`${ROOT}node_modules/.bin/${name}`, args, {
+  process.stderr.write(
+    'Installing packages. The database driver is compiled here where no binary fits: 3-4 minutes on two cores.\n',
+  );
+  const { status } = spawnSync(process.execPath, [npm, ...args], {
     cwd: ROOT,
-    stdio: 'inherit',
-    ...options,
+    stdio: ['ignore', 2, 2],
   });
-  return status ?? 1;
+  if (status === 0) return;
+  process.stderr.write('The install failed. Check the network and that a C++ compiler is there.\n');
+  process.exit(1);
 }

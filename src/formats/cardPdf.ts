@@ -20,13 +20,10 @@ import {
 } from './recipe/lines';
 import type { RecipeBody } from './recipe/document';
 
-const FONT_FOLDER = join(
-  /* turbopackIgnore: true */ process.cwd(),
-  'node_modules/@expo-google-fonts/archivo',
-);
+const FONT_FOLDER = join(/* turbopackIgnore: true */ process.cwd(), 'src/formats/fonts');
 const FONTS = {
-  text: join(FONT_FOLDER, '400Regular/Archivo_400Regular.ttf'),
-  strong: join(FONT_FOLDER, '600SemiBold/Archivo_600SemiBold.ttf'),
+  text: join(FONT_FOLDER, 'Archivo-Regular.ttf'),
+  strong: join(FONT_FOLDER, 'Archivo-SemiBold.ttf'),
 } as const;
 
 /** Sheets and sizes tried in turn, from the handiest to one that holds any card. */

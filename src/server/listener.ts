@@ -1,9 +1,12 @@
 /** Each request: through the gate, with what the rest of the program may rely on, to the pages. */
+import { randomUUID } from 'node:crypto';
 import type { IncomingMessage, RequestListener, ServerResponse } from 'node:http';
 import { isKnownHost } from '@/data/address';
 import type { Db } from '@/data/database';
+import { log, loggedPath } from '@/data/log';
 import { addressOfRequest, isInner, refusalOf, type Refusal } from './gate';
 import { commonHeaders } from './headers';
+import { giveHealth } from './health';
 import { pressNew } from './press';
 import { givePublic } from './publicFiles';
 
@@ -26,6 +29,7 @@ export function listener(db: Db, handle: Handler): RequestListener {
     for (const name of Object.keys(request.headers))
       if (isInner(name) || name.startsWith('x-forwarded-')) delete request.headers[name];
     request.headers['x-kettlebrand-from'] = address;
+    const requestId = noteAnswer(request, response);
     const { method = '', url = '', headers } = request;
     const refusal = refusalOf({ method, url, headers }, (name) => isKnownHost(db, name));
     if (refusal) return refuse(response, refusal);
@@ -50,21 +54,44 @@ export function listener(db: Db, handle: Handler): RequestListener {
       request.once('end', over);
       request.once('close', over);
     }
+    if (url.split('?')[0] === '/health') return giveHealth(response);
     void (async () => {
       if (await givePublic(db, request, response)) return;
       if (url.startsWith('/api/commands')) response.once('finish', () => void press(db));
       await handle(request, response);
     })().catch((error: unknown) => {
-      console.error(error);
+      log.error({ requestId, err: error }, 'a request broke');
       if (response.headersSent) response.destroy();
       else refuse(response, { status: 500, words: 'Something broke in Kettlebrand.' });
     });
   };
 }
 
+/** Gives a request its id, for its headers and the log, and writes down how it was answered. */
+function noteAnswer(request: IncomingMessage, response: ServerResponse): string {
+  const requestId = randomUUID();
+  request.headers['x-kettlebrand-request'] = requestId;
+  response.setHeader('x-request-id', requestId);
+  const began = performance.now();
+  response.once('finish', () => {
+    const { statusCode: status } = response;
+    log[status >= 500 ? 'warn' : 'debug'](
+      {
+        requestId,
+        method: request.method,
+        path: loggedPath(request.url ?? ''),
+        status,
+        ms: Math.round(performance.now() - began),
+      },
+      'answered',
+    );
+  });
+  return requestId;
+}
+
 /** What was published just now gets its files; a fault of that is ours, and the first reader makes them. */
 async function press(db: Db): Promise<void> {
-  await pressNew(db).catch((error: unknown) => console.error(error));
+  await pressNew(db).catch((err: unknown) => log.error({ err }, 'public files were not made'));
 }
 
 const oneOf = (header: string | string[] | undefined) =>

@@ -8,7 +8,9 @@ import next from 'next';
 import { UserFault, userFault } from '@/core/errors';
 import { closeDatabase, damageOf, database, databaseFile } from '@/data/database';
 import { hasSignIns } from '@/data/people';
+import { log, logLevelFault } from '@/data/log';
 import { openSetUp } from '@/data/setUpCode';
+import { version } from '../../package.json';
 import { brokenVersions } from './versions';
 import { listener } from './listener';
 import { startNightly } from './nightly';
@@ -23,6 +25,7 @@ const [REQUEST_MS, HEADERS_MS] = [60_000, 10_000];
 const LAST_WORDS_MS = 3_000;
 
 async function main(): Promise<void> {
+  if (logLevelFault) return explain(logLevelFault);
   const db = openOrExplain();
   if (!db) return;
   const app = next({ dev: isDev, dir: process.cwd(), hostname: host, port });
@@ -46,6 +49,7 @@ async function main(): Promise<void> {
     const at = (server.address() as AddressInfo).port;
     process.env.PORT = String(at);
     process.stdout.write(`Kettlebrand: http://localhost:${at}\n`);
+    log.info({ version, port: at }, 'started');
     startNightly(db);
     if (!hasSignIns(db))
       process.stdout.write(
@@ -69,7 +73,14 @@ function end(): void {
   if (hasEnded) return;
   hasEnded = true;
   closeDatabase();
+  log.info('ended');
   process.exit(0);
+}
+
+/** Why it cannot start, in one sentence. */
+function explain(words: string): void {
+  process.stderr.write(`${words}\n`);
+  process.exitCode = 1;
 }
 
 /** The database, or one sentence why there is none. */
@@ -88,8 +99,7 @@ function openOrExplain() {
     return db;
   } catch (error) {
     if (!(error instanceof UserFault)) throw error;
-    process.stderr.write(`${error.message}\n`);
-    process.exitCode = 1;
+    explain(error.message);
     return null;
   }
 }

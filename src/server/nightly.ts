@@ -2,6 +2,7 @@
 import { backupState, isBackupDue } from '@/data/backup';
 import type { Db } from '@/data/database';
 import { findHouse } from '@/data/house';
+import { log } from '@/data/log';
 import { makeBackup } from '@/data/makeBackup';
 import { troubleOfDatabase } from '@/data/trouble';
 import { pressNew } from './press';
@@ -16,22 +17,25 @@ const CHECK_MS = 24 * 3_600_000;
 export function startNightly(db: Db): void {
   setInterval(() => checkAll(db), CHECK_MS).unref();
   const look = () =>
-    void backUpIfDue(db).catch((error: unknown) =>
-      process.stderr.write(`${error instanceof Error ? error.message : String(error)}\n`),
-    );
+    void backUpIfDue(db).catch((err: unknown) => log.error({ err }, 'no backup was made'));
   setTimeout(look, FIRST_LOOK_MS).unref();
-  setTimeout(() => void pressNew(db).catch(console.error), FIRST_LOOK_MS).unref();
+  setTimeout(
+    () =>
+      void pressNew(db).catch((err: unknown) => log.error({ err }, 'public files were not made')),
+    FIRST_LOOK_MS,
+  ).unref();
   setInterval(look, LOOK_MS).unref();
 }
 
 async function backUpIfDue(db: Db): Promise<void> {
   const house = findHouse(db);
-  if (house && house.backupFolder !== '' && isBackupDue(backupState(db)))
-    await makeBackup(db, house);
+  if (!house || house.backupFolder === '' || !isBackupDue(backupState(db))) return;
+  await makeBackup(db, house);
+  log.info('a backup was made');
 }
 
 /** Says what is damaged; the page of troubles says it to people. */
 function checkAll(db: Db): void {
   const words = [troubleOfDatabase(), ...brokenVersions(db).map((name) => `${name} is not whole.`)];
-  for (const found of words) if (found) process.stderr.write(`${found}\n`);
+  for (const found of words) if (found) log.error(found);
 }

@@ -1,4 +1,5 @@
-/** Draws a card on paper beside the server's own thread. Thin: the work is in formats/cardPdf. */
+/** Draws a card on paper beside the server's own thread. Thin: the work is in formats/cardPdf.
+ * Built as a file of its own beside the server. */
 import { parentPort, workerData } from 'node:worker_threads';
 import { cardPdf } from '@/formats/cardPdf';
 import { readDocument } from '@/formats/recipe/readers';

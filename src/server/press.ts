@@ -70,7 +70,7 @@ export async function pressNew(db: Db): Promise<void> {
 
 function drawn(document: string, address: string): Promise<Buffer> {
   return new Promise((resolve, reject) => {
-    const worker = new Worker(new URL('./paperWorker.mjs', import.meta.url), {
+    const worker = new Worker(new URL('./paper.mjs', import.meta.url), {
       execArgv: [],
       workerData: { document, address },
     });

@@ -8,6 +8,7 @@ import { readRelease } from '@/views/release';
 import { listReleaseNames } from '@/data/releases';
 import { listSetups } from '@/data/setups';
 import { today } from '@/data/today';
+import { programArgs } from '../support/program';
 import { enterDay } from '../support/keyboard';
 import { openPage, openRelease } from '../support/openRelease';
 import { startServer, type RunningServer } from '../support/server';
@@ -67,10 +68,14 @@ function askKb(newName: string, knownName: string) {
   };
   db.close();
   expect(own, 'the coffee on the bench is one of the history').toBeDefined();
-  const { status, stdout, stderr } = spawnSync('node_modules/.bin/tsx', ['cli/kb.ts', 'propose'], {
-    input: JSON.stringify(input),
-    encoding: 'utf8',
-  });
+  const { status, stdout, stderr } = spawnSync(
+    process.execPath,
+    [...programArgs('kb'), 'propose'],
+    {
+      input: JSON.stringify(input),
+      encoding: 'utf8',
+    },
+  );
   expect(stderr).toBe('');
   expect(status).toBe(0);
   return JSON.parse(stdout) as {

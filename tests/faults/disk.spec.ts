@@ -5,11 +5,13 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import { expect, test } from '@playwright/test';
+import { copyDemoHouse } from '../support/demoHouse';
+import { programArgs } from '../support/program';
 import { startServer } from '../support/server';
 import { openRelease } from '../support/openRelease';
 import { signIn } from '../support/signIn';
 
-const isRoot = process.getuid?.() === 0;
+const isRoot = process.platform === 'linux' && process.getuid?.() === 0;
 let folder: string;
 test.beforeEach(() => {
   folder = mkdtempSync(join(tmpdir(), 'kettlebrand-disk-'));
@@ -23,8 +25,7 @@ test('a full disk: it is said, the shot waits on the device and goes up once the
   const mounted = spawnSync('mount', ['-t', 'tmpfs', '-o', 'size=8m', 'tmpfs', folder]);
   expect(mounted.stderr.toString()).toBe('');
   const databaseFile = join(folder, 'kettlebrand.sqlite');
-  const seeded = spawnSync('node_modules/.bin/tsx', ['scripts/seedDemo.ts', databaseFile]);
-  expect(seeded.stderr.toString()).toBe('');
+  copyDemoHouse(databaseFile);
   const server = await startServer({ demo: true, databaseFile });
   const count = () => {
     const db = new Database(databaseFile, { readonly: true });
@@ -68,11 +69,10 @@ test('a full disk: it is said, the shot waits on the device and goes up once the
 function startAs(environment: Readonly<Record<string, string>>): Promise<string> {
   return new Promise((resolve) => {
     let said = '';
-    const child = spawn(process.execPath, ['--import', 'tsx', 'src/server/main.ts'], {
+    const child = spawn(process.execPath, [...programArgs('server')], {
       env: {
         ...process.env,
         PORT: '0',
-        TSX_TSCONFIG_PATH: 'tsconfig.server.json',
         NODE_ENV: 'production',
         ...environment,
       },
@@ -87,8 +87,7 @@ function startAs(environment: Readonly<Record<string, string>>): Promise<string>
 
 test('a folder or a file of somebody else: one sentence with the remedy, and nothing is touched', async () => {
   const databaseFile = join(folder, 'kettlebrand.sqlite');
-  const seeded = spawnSync('node_modules/.bin/tsx', ['scripts/seedDemo.ts', databaseFile]);
-  expect(seeded.stderr.toString()).toBe('');
+  copyDemoHouse(databaseFile);
   const closed =
     /^1: Kettlebrand cannot open its database: .* is closed to us\. Give it to the person the server runs as\.$/;
   chmodSync(folder, isRoot ? 0o700 : 0o000);
@@ -110,7 +109,7 @@ test('a disk that can only be read, and one too full to open on', async () => {
   expect(mount('size=8m')).toBe('');
   try {
     const databaseFile = join(disk, 'kettlebrand.sqlite');
-    spawnSync('node_modules/.bin/tsx', ['scripts/seedDemo.ts', databaseFile]);
+    copyDemoHouse(databaseFile);
     for (const path of [disk, databaseFile]) chownSync(path, 65534, 65534);
     expect(mount('remount,ro')).toBe('');
     expect(await startAs({ KETTLEBRAND_DATA: disk })).toMatch(

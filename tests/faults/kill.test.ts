@@ -11,7 +11,13 @@ const KILLS = 5;
 /** Starts the logging process, waits for some acknowledgements, kills it; answers those it gave. */
 function logUntilKilled(file: string, draftId: string, after: number): Promise<string[]> {
   return new Promise((resolve, reject) => {
-    const child = spawn('node_modules/.bin/tsx', ['tests/support/logShots.ts', file, draftId]);
+    const child = spawn(process.execPath, [
+      '--import',
+      'tsx',
+      'tests/support/logShots.ts',
+      file,
+      draftId,
+    ]);
     let text = '';
     let errors = '';
     child.stderr.on('data', (chunk: Buffer) => (errors += chunk.toString()));

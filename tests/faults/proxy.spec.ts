@@ -7,11 +7,13 @@ import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import { expect, test } from '@playwright/test';
 import { DEMO_PEOPLE } from '@/features/people/demoPeople';
-import { documentedProxy, startNginx, type RunningNginx } from '../support/nginx';
+import { documentedProxy, hasNginx, startNginx, type RunningNginx } from '../support/nginx';
 import { startServer, type RunningServer } from '../support/server';
 
 const NAME = 'recipes.example';
 let server: RunningServer;
+test.skip(!hasNginx, 'There is no nginx on this machine.');
+
 let nginx: RunningNginx;
 let folder: string;
 

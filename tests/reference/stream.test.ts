@@ -1,6 +1,7 @@
 /** Long work as a stream of lines: progress, the end, faults, and whoever goes away. */
 import { streamed } from '@/app/api/edge';
 import { userFault } from '@/core/errors';
+import { log } from '@/data/log';
 
 function* work(steps: number, seen: number[] = []): Generator<number, string> {
   for (let i = 0; i < steps; i++) {
@@ -45,7 +46,7 @@ describe('a streamed answer', () => {
   });
 
   it('says nothing of what broke inside, only that it did', async () => {
-    const silence = jest.spyOn(console, 'error').mockImplementation(() => undefined);
+    const written = jest.spyOn(log, 'error');
     const steps = work(1);
     const response = streamed(steps, steps.next(), () => {
       throw new Error('secret path');
@@ -53,8 +54,8 @@ describe('a streamed answer', () => {
     const text = JSON.stringify(await linesOf(response));
     expect(text).toMatch(/Something broke/);
     expect(text).not.toMatch(/secret/);
-    expect(silence).toHaveBeenCalled();
-    silence.mockRestore();
+    expect(written).toHaveBeenCalled();
+    written.mockRestore();
   });
 
   it('stops, and finishes nothing, when the reader goes away', async () => {

@@ -1,9 +1,14 @@
 /** Debian's nginx on loopback, for what is to stand behind it or be served by it. */
 import { spawn } from 'node:child_process';
-import { mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+
+const NGINX = '/usr/sbin/nginx';
+
+/** Other systems than Debian may have none: what stands behind it is then not tried. */
+export const hasNginx = existsSync(NGINX);
 
 export interface RunningNginx {
   readonly port: number;
@@ -39,7 +44,7 @@ http {
 }
 `,
   );
-  const child = spawn('/usr/sbin/nginx', ['-p', folder, '-c', join(folder, 'nginx.conf')], {
+  const child = spawn(NGINX, ['-p', folder, '-c', join(folder, 'nginx.conf')], {
     stdio: 'ignore',
   });
   const ended = new Promise<void>((resolve) => child.once('exit', () => resolve()));

@@ -1,8 +1,10 @@
 /** A real server of the real build on a database of its own. */
-import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
+import { spawn, type ChildProcess } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
+import { copyDemoHouse } from './demoHouse';
+import { programArgs } from './program';
 
 export interface RunningServer {
   readonly url: string;
@@ -71,10 +73,7 @@ export async function startServer({
 } = {}): Promise<RunningServer> {
   const folder = mkdtempSync(join(tmpdir(), 'kettlebrand-'));
   const databaseFile = given ?? join(folder, 'kettlebrand.sqlite');
-  if (demo && !given) {
-    const seeded = spawnSync('node_modules/.bin/tsx', ['scripts/seedDemo.ts', databaseFile]);
-    if (seeded.status !== 0) throw new Error(seeded.stderr.toString());
-  }
+  if (demo && !given) copyDemoHouse(databaseFile);
   prepare?.(databaseFile);
   let child: ChildProcess;
   let isEnding = false;
@@ -84,11 +83,10 @@ export async function startServer({
   let port = 0;
   const start = async () => {
     isEnding = false;
-    child = spawn(process.execPath, ['--import', 'tsx', 'src/server/main.ts'], {
+    child = spawn(process.execPath, [...programArgs('server')], {
       env: {
         ...process.env,
         PORT: String(port),
-        TSX_TSCONFIG_PATH: 'tsconfig.server.json',
         NODE_ENV: 'production',
         NEXT_TELEMETRY_DISABLED: '1',
         KETTLEBRAND_DATA: dirname(databaseFile),

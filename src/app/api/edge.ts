@@ -1,5 +1,6 @@
 /** What every address that writes has in common: who may call, how much, and how faults answer. */
 import { UserFault, userFault, type FaultCode } from '@/core/errors';
+import { log } from '@/data/log';
 import { knownWords } from '@/data/storage';
 
 const STATUS: Record<FaultCode, number> = {
@@ -23,16 +24,17 @@ export async function answer(request: Request, act: () => Promise<unknown>): Pro
     const result = await act();
     return result instanceof Response ? result : Response.json({ result });
   } catch (error) {
-    const { status, body } = faultAnswer(error);
+    const { status, body } = faultAnswer(error, request.headers.get('x-kettlebrand-request'));
     return Response.json(body, { status });
   }
 }
 
-function faultAnswer(error: unknown): { status: number; body: object } {
+function faultAnswer(error: unknown, requestId?: string | null): { status: number; body: object } {
   if (error instanceof UserFault)
     return { status: STATUS[error.code], body: { code: error.code, faults: error.faults } };
   const storage = knownWords(error, 'The database');
-  console.error(storage ?? error);
+  if (storage) log.warn({ requestId, storage }, 'nothing was stored');
+  else log.error({ requestId, err: error }, 'a request broke');
   if (storage)
     return {
       status: STATUS.storage,

@@ -6,6 +6,7 @@ import { cache } from 'react';
 import { UserFault } from '@/core/errors';
 import { database } from '@/data/database';
 import { findHouse, type House } from '@/data/house';
+import { log } from '@/data/log';
 import { hasSignIns } from '@/data/people';
 import { readRelease, type ReleaseView } from '@/views/release';
 import { findSignedIn, type SignedIn } from '@/data/session';
@@ -35,7 +36,7 @@ function openHouse() {
     return { db, house: findHouse(db) };
   } catch (error) {
     if (knownWords(error, '') === null && !(error instanceof UserFault)) throw error;
-    console.error(error);
+    log.error({ err: error }, 'the database cannot be used');
     redirect('/trouble');
   }
 }
