@@ -12,7 +12,7 @@ import { listRecentReleases } from '@/data/releases';
 import { insertShot } from '@/data/shots';
 import { today } from '@/data/today';
 import { exportSheet } from '@/features/import/exports';
-import { SHEET_NAMES } from '@/features/import/sheets';
+import { SHEET_NAMES } from '@/features/import/sheetNames';
 import { csvChunks } from '@/formats/sheets/csv';
 import { readFind } from '@/views/find';
 import { prepareModel } from '@/views/houseModel';

@@ -30,7 +30,8 @@ import { tasteOfCup } from '@/core/shot/cupTaste';
 import { comingFrom } from '@/core/start/comingFrom';
 import { learn } from '@/core/start/fit';
 import { OUTPUTS, rulesInForce } from '@/core/start/priors';
-import { propose, PUSHED, withEvidence } from '@/core/start/propose';
+import { propose, withEvidence } from '@/core/start/propose';
+import { PUSHED } from '@/core/start/pushed';
 import {
   CLOCKS,
   DOSE_SCHOOLS,

@@ -10,7 +10,7 @@ import { userFault } from '@/core/errors';
 import { openDatabase, type Db } from '@/data/database';
 import { now } from '@/data/rows';
 import { exportSheet } from '@/features/import/exports';
-import { SHEET_NAMES } from '@/features/import/sheets';
+import { SHEET_NAMES } from '@/features/import/sheetNames';
 import { writeCsv } from '@/formats/sheets/csv';
 import {
   readTable,

@@ -1,7 +1,6 @@
 'use client';
 
-import type { ReactNode } from 'react';
-import { Button as AriaButton } from 'react-aria-components/Button';
+import type { CSSProperties, ReactNode, Ref } from 'react';
 import styled, { css } from 'styled-components';
 
 /** Shared by buttons and links that act as the next step. */
@@ -20,17 +19,16 @@ export const buttonLook = css`
   text-decoration: none;
   cursor: pointer;
 
-  &:hover,
-  &[data-hovered] {
+  &:hover {
     border-color: var(--ink);
   }
 
-  &[data-pressed] {
+  &:active {
     background: var(--enamel-sunk);
   }
 
-  &[data-disabled],
-  &[data-pending] {
+  &:disabled,
+  &[aria-disabled='true'] {
     opacity: 0.5;
     cursor: default;
   }
@@ -46,17 +44,17 @@ export const mainLook = css`
   color: var(--copper-ink);
   font-weight: 620;
 
-  &[data-pressed] {
+  &:active {
     background: var(--copper);
     filter: brightness(0.9);
   }
 `;
 
-export const Button = styled(AriaButton)`
+const Plain = styled.button`
   ${buttonLook}
 `;
 
-export const MainButton = styled(AriaButton)`
+const Main = styled.button`
   ${mainLook}
 `;
 
@@ -76,31 +74,45 @@ const Word = styled.button`
 `;
 
 export interface PlainButtonProps {
-  readonly onPress: () => void;
+  readonly onPress?: (() => void) | undefined;
+  readonly type?: 'button' | 'submit';
+  /** The form it sends, where it stands outside of it. */
+  readonly form?: string;
   readonly isDisabled?: boolean;
   /** Its command is under way: it keeps the focus, and a second press does nothing. */
   readonly isPending?: boolean;
+  readonly autoFocus?: boolean;
+  readonly style?: CSSProperties;
   readonly 'aria-label'?: string;
+  readonly ref?: Ref<HTMLButtonElement>;
   readonly children: ReactNode;
 }
 
-/**
- * A button that reads as a word in running text. The browser's own: rows of a table carry many, and
- * each costs the server little.
+/** What the browser's own button is told; a button whose command is under way keeps the focus. */
+function told({ onPress, isDisabled, isPending, type = 'button', ...rest }: PlainButtonProps) {
+  return {
+    ...rest,
+    type: isPending ? ('button' as const) : type,
+    onClick: isPending ? undefined : onPress,
+    disabled: isDisabled,
+    'aria-disabled': isPending || undefined,
+  };
+}
+
+/*
+ * The browser's own button: it is pressed by every hand and key that a page knows, and every page is
+ * lighter for it (docs/architecture.md).
  */
-export function QuietButton({
-  onPress,
-  isDisabled = false,
-  isPending = false,
-  ...rest
-}: PlainButtonProps) {
-  return (
-    <Word
-      type="button"
-      onClick={isPending ? undefined : onPress}
-      disabled={isDisabled}
-      aria-disabled={isPending || undefined}
-      {...rest}
-    />
-  );
+export function Button(props: PlainButtonProps) {
+  return <Plain {...told(props)} />;
+}
+
+/** The one main action of a screen. */
+export function MainButton(props: PlainButtonProps) {
+  return <Main {...told(props)} />;
+}
+
+/** A button that reads as a word in running text. */
+export function QuietButton(props: PlainButtonProps) {
+  return <Word {...told(props)} />;
 }

@@ -2,14 +2,8 @@
 import { comingFrom, type ComingFrom } from '@/core/start/comingFrom';
 import { evidenceOf } from '@/core/start/evidence';
 import { questionRow, type HouseModel } from '@/core/start/fit';
-import {
-  OUTPUT_OF,
-  proposeFrom,
-  PUSHED,
-  type Proposal,
-  type Pushed,
-  type Question,
-} from '@/core/start/propose';
+import { OUTPUT_OF, proposeFrom, type Proposal, type Question } from '@/core/start/propose';
+import { PUSHED, type Pushed } from '@/core/start/pushed';
 import { grindStepsOf, LN_TIME_PER_STEP, startDialOf } from '@/core/start/startDial';
 import type { ReleaseFacts } from '@/core/coffee/features';
 import { slopePrior } from '@/core/grinder/dial';

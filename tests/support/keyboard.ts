@@ -47,6 +47,8 @@ export async function follow(page: Page, name: string | RegExp): Promise<void> {
 /** Types a day into a date field, in the order of the browser's language. */
 export async function enterDay(page: Page, label: string, date: Date): Promise<void> {
   const field = page.getByRole('group', { name: label, exact: true });
+  // The field is made ready at the first key.
+  await page.keyboard.press('Shift');
   await tabTo(page, field.getByRole('spinbutton').first());
   const language = await page.evaluate(() => navigator.language);
   const written = new Intl.DateTimeFormat(language, {

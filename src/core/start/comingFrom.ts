@@ -7,7 +7,8 @@
 import type { Recipe } from '../schema/recipe';
 import type { OwnRule } from './priors';
 import { learn, type HouseModel, type PastRelease } from './fit';
-import { proposeFrom, PUSHED, type Proposal, type Pushed, type Question } from './propose';
+import { proposeFrom, type Proposal, type Question } from './propose';
+import { PUSHED, type Pushed } from './pushed';
 
 export interface Change {
   readonly from: number;

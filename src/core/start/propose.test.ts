@@ -6,7 +6,8 @@ import { designRow } from './design';
 import type { PastRelease } from './fit';
 import { posterior } from './posterior';
 import { priorFor } from './priors';
-import { propose, PUSHED, type ProposeInput } from './propose';
+import { propose, type ProposeInput } from './propose';
+import { PUSHED } from './pushed';
 
 const reference = {
   process: 'washed',

@@ -34,6 +34,7 @@ import { predict, TRUST_FROM_N, type Posterior } from './posterior';
 import { FACTORS, processSd, type Output, type OwnRule } from './priors';
 import { dialWarnings, setupWarnings, styleWarnings, type Warning } from './setupLimits';
 import { startDialOf, type StartDial } from './startDial';
+import { PUSHED, roundTo, timeWindowOf, type Pushed } from './pushed';
 import { pushesOf, type Push } from './pushes';
 
 /** What is asked of a house model: a coffee, in a style, on a setup. */
@@ -56,9 +57,6 @@ export interface ProposeInput extends Question {
   /** Rules of the house's own, in place of the trade's. */
   readonly rules?: readonly OwnRule[] | undefined;
 }
-
-export const PUSHED = ['ratio', 'temperatureC', 'timeS', 'grindSteps', 'doseG'] as const;
-export type Pushed = (typeof PUSHED)[number];
 
 export interface Proposal {
   readonly recipe: Recipe;
@@ -87,10 +85,6 @@ const DOSE_OVER_RATED_G = 0.5;
 
 /** A first drip nobody noted is a usual one, give or take this sd in s. House heuristic. */
 const FIRST_DRIP_SD_S = 1.5;
-
-/** Half of the published time window: 7 % of the time, at least 2 s. House heuristic. */
-const WINDOW_SHARE = 0.07;
-const WINDOW_MIN_S = 2;
 
 export interface ProposalWithEvidence extends Proposal {
   /** Past releases behind the ratio, the most influential first; see `evidenceOf` for the others. */
@@ -320,17 +314,6 @@ function recipeFrom(
     programme: STYLE_PROGRAMMES[style],
     restDays: [Math.round(span.bestFrom), Math.round(span.bestTo)],
   };
-}
-
-/** The usual window around a time on the pump's clock, whole seconds, as counted after `dripS`. House heuristic. */
-export function timeWindowOf(timeS: number, dripS = 0): [number, number] {
-  const half = Math.max(WINDOW_MIN_S, Math.round(timeS * WINDOW_SHARE));
-  const centre = Math.max(half + 1, Math.round(timeS - dripS));
-  return [centre - half, centre + half];
-}
-
-export function roundTo(value: number, step: number): number {
-  return Number((Math.round(value / step) * step).toFixed(6));
 }
 
 function mapPushed<T>(make: (variable: Pushed) => T): Record<Pushed, T> {

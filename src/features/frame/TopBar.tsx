@@ -201,8 +201,8 @@ const loadPalette = () => import('./CommandPalette');
 const CommandPalette = dynamic(loadPalette);
 const KeyList = dynamic(() => import('./KeyList'));
 
-/** The palette is fetched once the page has settled, so that it opens at the first key. */
-const PRELOAD_AFTER_MS = 1500;
+/** It is fetched as a hand comes near, so that it opens at the first press, and no page carries it unasked. */
+const atHand = { onPointerEnter: loadPalette, onFocus: loadPalette };
 
 export interface TopBarProps {
   readonly houseName: string;
@@ -237,10 +237,6 @@ export function TopBar({ houseName, recent, due }: TopBarProps) {
     },
   });
   usePaletteKey(() => setOpen('palette'));
-  useEffect(() => {
-    const timer = setTimeout(() => void loadPalette(), PRELOAD_AFTER_MS);
-    return () => clearTimeout(timer);
-  }, []);
   return (
     <Bar className="screen-only">
       <Skip href={`#${CONTENT_ID}`}>Skip to the content</Skip>
@@ -249,12 +245,17 @@ export function TopBar({ houseName, recent, due }: TopBarProps) {
         <span>Kettlebrand</span>
       </Mark>
       {recent.length > 0 && (
-        <Switcher onClick={() => setOpen('releases')} aria-haspopup="dialog" title={current?.name}>
+        <Switcher
+          {...atHand}
+          onClick={() => setOpen('releases')}
+          aria-haspopup="dialog"
+          title={current?.name}
+        >
           <Hidden>Release: </Hidden>
           {current?.name ?? 'Choose a release'} ▾
         </Switcher>
       )}
-      <Search onClick={() => setOpen('palette')} aria-label="Search and commands">
+      <Search {...atHand} onClick={() => setOpen('palette')} aria-label="Search and commands">
         <SearchIcon size={16} aria-hidden="true" />
         <span>
           Go to <Key>Ctrl K</Key> Keys <Key>?</Key>
@@ -317,6 +318,7 @@ export function TopBar({ houseName, recent, due }: TopBarProps) {
 function usePaletteKey(open: () => void): void {
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
+      if (event.key === 'Control' || event.key === 'Meta') void loadPalette();
       if (event.key.toLowerCase() !== 'k' || !(event.ctrlKey || event.metaKey)) return;
       event.preventDefault();
       open();

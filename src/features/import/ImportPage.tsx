@@ -1,15 +1,15 @@
 'use client';
 
 import Link from 'next/link';
-import { useRef } from 'react';
+import { useRef, useState } from 'react';
 import styled from 'styled-components';
 import { COMMAS } from '@/formats/sheets/commas';
-import type { ColumnDef, ColumnUnit, Measure } from '@/formats/sheets/columns';
+import type { ColumnUnit, Measure } from '@/formats/sheets/columns';
 import { groupBy } from '@/core/patterns/groupBy';
 import { Button, MainButton, QuietButton } from '@/ui/Button';
 import { Choice } from '@/ui/choices';
 import { Faults } from '@/ui/Faults';
-import { FieldGrid, SelectInput } from '@/ui/fields';
+import { FieldGrid, SelectInput, TextAreaInput } from '@/ui/fields';
 import { Page } from '@/ui/Page';
 import {
   Hidden,
@@ -22,7 +22,7 @@ import {
   TableHead,
 } from '@/ui/type';
 import type { ImportPlan } from './prepared';
-import { SHEET_NAMES, SHEETS } from './sheets';
+import { SHEET_NAMES, SHEET_WORDS } from './sheetNames';
 import { useImport, type Busy, type Looked, type Said } from './useImport';
 
 const ORDERS = [
@@ -56,12 +56,12 @@ export function ImportPage() {
         label="Bring in"
         value={sheet}
         onChange={chooseSheet}
-        options={SHEET_NAMES.map((value) => ({ value, label: SHEETS[value].label }))}
+        options={SHEET_NAMES.map((value) => ({ value, label: SHEET_WORDS[value].label }))}
       />
       <p>
-        A CSV file with a header row. {SHEETS[sheet].words} Commas or semicolons, decimal points or
-        commas, grams or ounces, ml or fl oz, °C or °F; dials as your grinder writes them. Bring
-        releases first, then recipes, shots and tastings.{' '}
+        A CSV file with a header row. {SHEET_WORDS[sheet].words} Commas or semicolons, decimal
+        points or commas, grams or ounces, ml or fl oz, °C or °F; dials as your grinder writes them.
+        Bring releases first, then recipes, shots and tastings.{' '}
         {sheet === 'releases' && (
           <>
             <a href="/releases-template.csv" download>
@@ -71,7 +71,7 @@ export function ImportPage() {
           </>
         )}
         <a href={`/api/exports/${sheet}`} download>
-          {SHEETS[sheet].label} of this house as CSV
+          {SHEET_WORDS[sheet].label} of this house as CSV
         </a>
         .
       </p>
@@ -95,6 +95,7 @@ export function ImportPage() {
           />
         </Hidden>
       </p>
+      {!looked && <PasteRows isBusy={isBusy} onRows={(rows) => void choose(rows)} />}
       {!looked && progress}
       {!looked && <Faults faults={faults} shown={[]} />}
       {done && (
@@ -104,7 +105,7 @@ export function ImportPage() {
       )}
       {looked && !done && (
         <>
-          <MappingStep looked={looked} columns={SHEETS[sheet].columns} said={state} onSay={say} />
+          <MappingStep looked={looked} said={state} onSay={say} />
           <p>
             {plan === null || plan.faults.length > 0 ? (
               <MainButton onPress={() => void check()} isPending={isBusy}>
@@ -122,6 +123,32 @@ export function ImportPage() {
       )}
       {plan && !done && <PlanStep plan={plan} />}
     </Page>
+  );
+}
+
+/** Rows copied out of a spreadsheet are read as a file of them would be. */
+function PasteRows({ isBusy, onRows }: { isBusy: boolean; onRows: (rows: File) => void }) {
+  const [text, setText] = useState('');
+  return (
+    <>
+      <TextAreaInput
+        label="Or paste rows from a spreadsheet"
+        hint="With the row of headings above them."
+        value={text}
+        onChange={setText}
+        rows={4}
+      />
+      {text.trim() !== '' && (
+        <p>
+          <Button
+            onPress={() => onRows(new File([text], 'pasted rows', { type: 'text/csv' }))}
+            isPending={isBusy}
+          >
+            Read these rows
+          </Button>
+        </p>
+      )}
+    </>
   );
 }
 
@@ -174,16 +201,14 @@ const UNITS: Readonly<Record<Measure, readonly { value: ColumnUnit; label: strin
 
 function MappingStep({
   looked,
-  columns: known,
   said,
   onSay,
 }: {
   looked: Looked;
-  columns: Readonly<Record<string, ColumnDef>>;
   said: Said;
   onSay: (part: Partial<Said>) => void;
 }) {
-  const { columns, sample } = looked;
+  const { columns, sample, fields } = looked;
   const example = (column: string | undefined) => {
     const at = columns.indexOf(column ?? '');
     return at < 0
@@ -212,7 +237,7 @@ function MappingStep({
         {DELIMITERS[looked.delimiter] ?? looked.delimiter}
       </SectionTitle>
       <FieldGrid style={{ marginTop: 12 }}>
-        {Object.entries(known).map(([name, { label, required, measure }]) => (
+        {fields.map(({ name, label, required, measure }) => (
           <div key={name}>
             <SelectInput
               label={`${label}${required ? ' (needed)' : ''}`}

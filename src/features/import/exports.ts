@@ -13,7 +13,8 @@ import { RELEASE_SHEET } from '@/formats/sheets/releaseSheet';
 import { SHOT_SHEET } from '@/formats/sheets/shotSheet';
 import { TASTING_SHEET } from '@/formats/sheets/tastingSheet';
 import { listEnded } from '@/views/history';
-import { SHEETS, type SheetName } from './sheets';
+import type { SheetName } from './sheetNames';
+import { SHEETS } from './sheets';
 
 type Row = Readonly<Record<string, Cell>>;
 

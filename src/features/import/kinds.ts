@@ -14,7 +14,8 @@ import { prepareReleases } from './releases';
 import { prepareShots } from './shots';
 import { prepareTastings } from './tastings';
 import { setupNamed } from './places';
-import { SHEETS, type SheetName } from './sheets';
+import type { SheetName } from './sheetNames';
+import { SHEETS } from './sheets';
 import { importInput, type ImportInput, type ImportPlan, type Prepared } from './prepared';
 
 type Prepare = (

@@ -2,12 +2,12 @@
 
 import { useRef, useState } from 'react';
 import type { Fault } from '@/core/errors';
-import type { ColumnUnit, Mapping, Units } from '@/formats/sheets/columns';
+import type { ColumnDef, ColumnUnit, Mapping, Units } from '@/formats/sheets/columns';
 import type { Commas } from '@/formats/sheets/commas';
 import type { DateOrder } from '@/formats/sheets/csv';
 import { newId } from '@/ui/newId';
 import type { ImportPlan } from './prepared';
-import type { SheetName } from './sheets';
+import type { SheetName } from './sheetNames';
 
 /** What the server saw of a file. */
 export interface Looked {
@@ -15,6 +15,10 @@ export interface Looked {
   readonly delimiter: string;
   readonly rows: number;
   readonly sample: readonly (readonly string[])[];
+  /** The columns the sheet knows. */
+  readonly fields: readonly (Pick<ColumnDef, 'label' | 'required' | 'measure'> & {
+    readonly name: string;
+  })[];
   readonly mapping: Mapping;
   readonly units: Units;
   readonly dateOrder: DateOrder;

@@ -1,6 +1,5 @@
 'use client';
 
-import { Button } from 'react-aria-components/Button';
 import styled from 'styled-components';
 import { useUnits } from '@/ui/person';
 import { Key, readingText } from '@/ui/type';
@@ -39,7 +38,7 @@ const Box = styled.div`
   }
 `;
 
-const Clock = styled(Button)`
+const Clock = styled.button.attrs({ type: 'button' })`
   ${readingText}
   padding: 0 4px;
   border: 0;
@@ -124,8 +123,8 @@ export function TimerReadout({
   return (
     <Box>
       <Clock
-        onPress={timer.advance}
-        isDisabled={live.scale === 'waking'}
+        onClick={timer.advance}
+        disabled={live.scale === 'waking'}
         data-phase={phase}
         aria-label={`Clock ${elapsedS.toFixed(1)} s, ${next}`}
       >

@@ -1,6 +1,6 @@
 'use client';
 
-import { PUSHED, type Pushed } from '@/core/start/propose';
+import { PUSHED, type Pushed } from '@/core/start/pushed';
 import type { Change } from '@/core/start/comingFrom';
 import { useDialWords } from '@/ui/notation';
 import { useUnits } from '@/ui/person';

@@ -1,6 +1,7 @@
 'use client';
 
-import { PUSHED, type Proposal } from '@/core/start/propose';
+import { type Proposal } from '@/core/start/propose';
+import { PUSHED } from '@/core/start/pushed';
 import { useUnits } from '@/ui/person';
 import { Table, TableHead, TableScroll } from '@/ui/type';
 import { formatsOf, proposedValue, VARIABLES } from './variables';

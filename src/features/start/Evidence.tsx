@@ -1,6 +1,6 @@
 'use client';
 
-import type { Pushed } from '@/core/start/propose';
+import type { Pushed } from '@/core/start/pushed';
 import { useUnits } from '@/ui/person';
 import { SectionTitle, Small, Table, TableHead, TableScroll } from '@/ui/type';
 import { NearestTable, PastCells, PAST_COLUMNS } from '@/ui/PastTable';

@@ -1,7 +1,8 @@
 'use client';
 
 import styled from 'styled-components';
-import type { Proposal, Pushed } from '@/core/start/propose';
+import type { Proposal } from '@/core/start/propose';
+import type { Pushed } from '@/core/start/pushed';
 import { CLOCK_LABELS } from '@/core/vocabulary';
 import { useUnits } from '@/ui/person';
 import { PushChart } from '@/ui/PushChart';

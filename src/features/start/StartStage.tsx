@@ -5,7 +5,7 @@ import { useState } from 'react';
 import styled from 'styled-components';
 import { dayWords } from '@/core/dayWords';
 import { RELEASE } from '@/core/entity/release';
-import { PUSHED, type Pushed } from '@/core/start/propose';
+import { PUSHED, type Pushed } from '@/core/start/pushed';
 import {
   STYLE_LABELS,
   STYLES,

@@ -1,5 +1,6 @@
 /** The five variables of a proposal as people read them. */
-import type { Proposal, Pushed } from '@/core/start/propose';
+import type { Proposal } from '@/core/start/propose';
+import type { Pushed } from '@/core/start/pushed';
 import { F_PER_C } from '@/core/units';
 import type { useUnits } from '@/ui/person';
 import { signed } from '@/ui/signed';

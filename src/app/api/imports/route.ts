@@ -12,7 +12,8 @@ import { database } from '@/data/database';
 import { today } from '@/data/today';
 import { planOf, prepareImport } from '@/features/import/kinds';
 import { importInput } from '@/features/import/prepared';
-import { SHEET_NAMES, SHEETS, type SheetName } from '@/features/import/sheets';
+import { SHEET_NAMES, type SheetName } from '@/features/import/sheetNames';
+import { SHEETS } from '@/features/import/sheets';
 import { suggestMapping, suggestUnits } from '@/formats/sheets/columns';
 import { asksCommas, guessCommas } from '@/formats/sheets/commas';
 import { CSV_LIMITS, decodeCsv, guessDateOrder, parseCsv } from '@/formats/sheets/csv';
@@ -68,6 +69,12 @@ function lookAt(sheet: SheetName, csv: string) {
     delimiter,
     rows: rows.length,
     sample: rows.slice(0, SAMPLE_ROWS),
+    fields: Object.entries(known).map(([name, { label, required, measure }]) => ({
+      name,
+      label,
+      required,
+      measure,
+    })),
     mapping,
     units: suggestUnits(known, mapping, table),
     asksCommas: asksCommas(table),

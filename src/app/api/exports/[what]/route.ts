@@ -4,7 +4,7 @@ import { database } from '@/data/database';
 import { findHouse } from '@/data/house';
 import { logAtDoor } from '@/data/doorLog';
 import { exportSheet } from '@/features/import/exports';
-import { SHEET_NAMES } from '@/features/import/sheets';
+import { SHEET_NAMES } from '@/features/import/sheetNames';
 import { exportPatterns, PATTERN_EXPORTS } from '@/features/patterns/exports';
 import { csvChunks } from '@/formats/sheets/csv';
 import { prepareRecords } from '@/views/records';

@@ -1,0 +1,31 @@
+'use client';
+
+import dynamic from 'next/dynamic';
+import { useEffect, useRef, useState } from 'react';
+import type { TimeChartProps } from './TimeChart';
+
+const TimeChart = dynamic(() => import('./TimeChart').then((all) => all.TimeChart), { ssr: false });
+
+/** How far below what is seen a chart is fetched already. */
+const AHEAD_PX = 200;
+
+/** The chart, fetched when it is scrolled to; its room is kept. A page that is only glanced at carries none. */
+export function LazyTimeChart(props: TimeChartProps) {
+  const place = useRef<HTMLDivElement>(null);
+  const [isNear, setIsNear] = useState(false);
+  useEffect(() => {
+    const watch = new IntersectionObserver(
+      ([seen]) => {
+        if (seen?.isIntersecting) setIsNear(true);
+      },
+      { rootMargin: `${AHEAD_PX}px` },
+    );
+    watch.observe(place.current!);
+    return () => watch.disconnect();
+  }, []);
+  return (
+    <div ref={place} style={{ minHeight: 230 }}>
+      {isNear && <TimeChart {...props} />}
+    </div>
+  );
+}
