@@ -11,6 +11,8 @@ export default defineConfig({
   fullyParallel: false,
   reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
   use: {
+    // Where a test is about it, it lets the page install one.
+    serviceWorkers: 'block',
     viewport: { width: 1280, height: 800 },
     // A step that finds nothing to press fails now, not when the whole test runs out.
     actionTimeout: 30_000,

@@ -55,17 +55,17 @@ function hashOf(sources) {
   return hash.digest('hex');
 }
 
-/** Runs `build` unless it stands for exactly these sources. */
+/** Runs `build`, told what they are, unless it stands for exactly these sources. */
 function keepBuilt({ stamp, sources }, build) {
   const wanted = hashOf(sources);
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;
-  build();
+  build(wanted);
   writeFileSync(stamp, wanted);
 }
 
-/** Leaves the server, its paper and `kb` of exactly these sources in `dist`: under a second. */
+/** Leaves the server, its paper, `kb` and the service worker of exactly these sources in `dist`: under a second. */
 export function ensureProgram() {
-  keepBuilt(PROGRAM, () => {
+  keepBuilt(PROGRAM, (sources) => {
     const { buildSync } = createRequire(import.meta.url)('esbuild');
     rmSync(join(ROOT, OUT), { recursive: true, force: true });
     mkdirSync(join(ROOT, OUT));
@@ -82,6 +82,19 @@ export function ensureProgram() {
       target: 'node20.9',
       tsconfig: 'tsconfig.server.json',
       sourcemap: true,
+      logLevel: 'warning',
+    });
+    // Browsers take a service worker for new when a byte of it differs: each build has its own.
+    buildSync({
+      absWorkingDir: ROOT,
+      entryPoints: ['src/workers/sw.ts'],
+      outfile: join(OUT, 'sw.js'),
+      bundle: true,
+      minify: true,
+      format: 'iife',
+      target: 'es2022',
+      define: { 'process.env.NODE_ENV': '"production"' },
+      banner: { js: `/* ${sources} */` },
       logLevel: 'warning',
     });
   });

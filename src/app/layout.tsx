@@ -8,6 +8,7 @@ import { StyleRegistry } from '@/ui/theme/StyleRegistry';
 export const metadata: Metadata = {
   title: { default: 'Kettlebrand', template: '%s · Kettlebrand' },
   description: 'Espresso recipes for each coffee release, from the bag to the published card.',
+  icons: { icon: '/icon.svg', apple: '/icons/apple.png' },
 };
 
 export default async function RootLayout({ children }: { children: ReactNode }) {

@@ -1,4 +1,4 @@
-/** The house's calendar day, in the time zone of the machine the server runs on. */
+/** The house's calendar day, in its time zone: the server lives in it (timeZone.ts). */
 import { clock } from './clock';
 
 export function today(): string {

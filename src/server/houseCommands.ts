@@ -3,7 +3,9 @@ import { existsSync } from 'node:fs';
 import { userFault } from '@/core/errors';
 import { backUp, keepNewest, noteBackup } from '@/data/backup';
 import { databaseFile, openDatabase, type Db } from '@/data/database';
+import { findHouse } from '@/data/house';
 import { restore } from '@/data/restore';
+import { liveIn } from '@/data/timeZone';
 import { HOUSE_USAGE, type HouseCommand } from './houseUsage';
 import { writeSite } from './site';
 import { exportHouse, importHouse } from './wholeHouse';
@@ -61,6 +63,7 @@ async function withHouse<T>(work: (db: Db) => T | Promise<T>): Promise<T> {
     );
   const db = openDatabase(file);
   try {
+    liveIn(findHouse(db)?.timeZone ?? '');
     return await work(db);
   } finally {
     db.close();

@@ -7,9 +7,11 @@ import type { AddressInfo } from 'node:net';
 import next from 'next';
 import { UserFault, userFault } from '@/core/errors';
 import { closeDatabase, damageOf, database, databaseFile } from '@/data/database';
+import { findHouse } from '@/data/house';
 import { hasSignIns } from '@/data/people';
 import { log, logLevelFault } from '@/data/log';
 import { openSetUp } from '@/data/setUpCode';
+import { liveIn } from '@/data/timeZone';
 import { version } from '../../package.json';
 import { brokenVersions } from './versions';
 import { listener } from './listener';
@@ -28,6 +30,7 @@ async function main(): Promise<void> {
   if (logLevelFault) return explain(logLevelFault);
   const db = openOrExplain();
   if (!db) return;
+  liveIn(findHouse(db)?.timeZone ?? '');
   const app = next({ dev: isDev, dir: process.cwd(), hostname: host, port });
   await app.prepare();
   const server = createServer(

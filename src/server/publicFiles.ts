@@ -35,6 +35,7 @@ const ADDRESSES: readonly (readonly [RegExp, Give])[] = [
   [/^\/p\/([^/]*)\/recipe\.json$/, (db, [token]) => ofVersion(db, token!, giveDocument, asJson)],
   [/^\/schema\/recipe-document-(\d+)\.json$/, (_db, [version]) => schemaFile(Number(version))],
   [/^\/fonts\/(archivo-[a-z-]+-wdth-normal\.woff2)$/, (_db, [name]) => fontFile(name!)],
+  [/^\/sw\.js$/, () => serviceWorker()],
   [/^\/(?:p|schema|fonts)\/.*$/, () => asPage(404, nothingPage())],
 ];
 
@@ -158,3 +159,16 @@ function fontFile(name: string): Answer | null {
     return null;
   }
 }
+
+/** Built beside the server; asked for anew at each visit, so that a new build is found. */
+function serviceWorker(): Answer | null {
+  try {
+    const body = readFileSync(join(process.cwd(), 'dist/sw.js'));
+    return { type: 'text/javascript', body, etag: etagOf(body), policy: WORKER_POLICY, maxAgeS: 0 };
+  } catch {
+    return null;
+  }
+}
+
+/** It asks this server and nobody else. */
+const WORKER_POLICY = "default-src 'none'; script-src 'self'; connect-src 'self'";

@@ -2,11 +2,7 @@
 
 import { lazy, Suspense, useState, useSyncExternalStore } from 'react';
 import { dayWords } from '@/core/dayWords';
-import { TextInput, type FieldProps } from './fields';
-
-export interface DayProps extends FieldProps {
-  readonly autoFocus?: boolean;
-}
+import { TextInput, type DayProps } from './fields';
 
 const DayPicker = lazy(() => import('./DayPicker'));
 

@@ -26,8 +26,7 @@ import {
 import { Dialog } from 'react-aria-components/Dialog';
 import { useState } from 'react';
 import styled from 'styled-components';
-import type { DayProps } from './DayInput';
-import { controlLook, faultLook, fieldLabelLook, hintLook } from './fields';
+import { controlLook, faultLook, fieldLabelLook, hintLook, type DayProps } from './fields';
 
 const Picker = styled(DatePicker)`
   display: flex;

@@ -1,18 +1,13 @@
 'use client';
 
 import { QuietButton } from './Button';
+import { useMoment } from './moment';
 import { Notice } from './type';
 import type { Draft } from './useDraft';
 
-const SHOWN: Intl.DateTimeFormatOptions = {
-  day: 'numeric',
-  month: 'short',
-  hour: '2-digit',
-  minute: '2-digit',
-};
-
 /** Says that what was typed earlier is here again, or that this browser keeps nothing. */
 export function DraftNotice({ draft }: { draft: Draft }) {
+  const moment = useMoment();
   if (draft.isLost)
     return (
       <Notice role="status">
@@ -21,10 +16,9 @@ export function DraftNotice({ draft }: { draft: Draft }) {
       </Notice>
     );
   if (draft.from === null) return null;
-  const when = new Intl.DateTimeFormat('en-GB', SHOWN).format(new Date(draft.from));
   return (
     <Notice role="status">
-      What you typed on {when} is here again; it was not saved.{' '}
+      What you typed on {moment(draft.from)} is here again; it was not saved.{' '}
       <QuietButton onPress={draft.startAgain}>Start again</QuietButton>
     </Notice>
   );

@@ -104,6 +104,11 @@ export interface FieldProps {
   readonly hint?: ReactNode;
 }
 
+/** What a field of a calendar day is told. */
+export interface DayProps extends FieldProps {
+  readonly autoFocus?: boolean;
+}
+
 /** What ties a control to its label, its hint and its fault. */
 interface Tied {
   readonly id: string;

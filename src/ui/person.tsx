@@ -18,10 +18,12 @@ export interface Viewer {
   readonly name: string;
   readonly role: Role;
   readonly units: Units;
+  /** The house's, in which its days and hours are said. */
+  readonly timeZone: string;
 }
 
 /** Without a person, as on a public page: nothing may be done, and units are the card's. */
-const NOBODY: Viewer = { id: '', name: '', role: 'reader', units: METRIC };
+const NOBODY: Viewer = { id: '', name: '', role: 'reader', units: METRIC, timeZone: 'UTC' };
 
 const PersonContext = createContext<Viewer>(NOBODY);
 

@@ -11,7 +11,7 @@ export function renderAs(
 ): RenderResult {
   return render(element, {
     wrapper: ({ children }) => (
-      <PersonProvider person={{ id: 'someone', name: 'Ines', role, units }}>
+      <PersonProvider person={{ id: 'someone', name: 'Ines', role, units, timeZone: 'UTC' }}>
         {children}
       </PersonProvider>
     ),

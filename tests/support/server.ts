@@ -21,7 +21,7 @@ export interface RunningServer {
 async function untilUp(url: string): Promise<void> {
   const deadline = Date.now() + 30_000;
   while (Date.now() < deadline) {
-    const isUp = await fetch(`${url}/status`).then(
+    const isUp = await fetch(`${url}/health`).then(
       (response) => response.ok,
       () => false,
     );

@@ -1,9 +1,12 @@
 import type { ReactNode } from 'react';
+import { clock } from '@/data/clock';
 import { database } from '@/data/database';
 import { listRecentReleases } from '@/data/releases';
 import { today } from '@/data/today';
+import { zoneOf } from '@/data/timeZone';
 import { prepareToday, readToday } from '@/views/today';
 import { loadHouse } from '@/features/frame/load';
+import { AwayBar } from '@/features/frame/AwayBar';
 import { TopBar } from '@/features/frame/TopBar';
 import { PersonProvider } from '@/ui/person';
 import { ProofDialog } from '@/ui/ProofDialog';
@@ -27,8 +30,9 @@ export default async function HouseLayout({ children }: { children: ReactNode })
     .flatMap((standing) => standing.due)
     .filter(({ urgency }) => urgency >= COUNTED_FROM).length;
   return (
-    <PersonProvider person={{ id, name, role, units }}>
+    <PersonProvider person={{ id, name, role, units, timeZone: zoneOf(house) }}>
       <TopBar houseName={house.name} recent={listRecentReleases(db, RECENT_RELEASES)} due={due} />
+      <AwayBar madeAt={clock.now().toISOString()} />
       {children}
       <UndoBar />
       <ProofDialog />

@@ -36,6 +36,8 @@ export const HOUSE = {
   /** ISO 4217. */
   currency: text('note', { label: 'Currency' }),
   coffeePricePerKg: quantity('pricePerKg', { isOpen: true }),
+  /** By its name in the public list of zones, as Europe/Madrid; the machine's when empty. */
+  timeZone: text('note', { label: 'Time zone', unsaid: '' }),
   publicAddress: text('address', { label: 'Public address', unsaid: '' }),
   backupFolder: text('address', { label: 'Folder of the backups', unsaid: '' }),
   backupDays: quantity('backupDays', { isWhole: true, unsaid: 7 }),

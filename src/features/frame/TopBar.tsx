@@ -11,6 +11,7 @@ import { useMay, usePerson } from '@/ui/person';
 import { CONTENT_ID } from '@/ui/Page';
 import { Hidden, Key } from '@/ui/type';
 import { activeKeys, useKeys, type Keys } from '@/ui/useKeys';
+import { forgetPages } from '@/ui/keepPage';
 import { loadAnew } from '@/ui/loadAnew';
 import { useSession } from '@/ui/useSession';
 import { paletteItems, releaseItems } from './palette';
@@ -332,7 +333,9 @@ function SignOutButton() {
   const { send } = useSession();
   const signOut = async () => {
     const answer = await send('DELETE', {});
-    if (answer.ok) loadAnew('/sign-in');
+    if (!answer.ok) return;
+    await forgetPages();
+    loadAnew('/sign-in');
   };
   return (
     <IconButton onClick={() => void signOut()} aria-label="Sign out">

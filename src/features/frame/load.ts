@@ -11,6 +11,7 @@ import { hasSignIns } from '@/data/people';
 import { readRelease, type ReleaseView } from '@/views/release';
 import { findSignedIn, type SignedIn } from '@/data/session';
 import { knownWords } from '@/data/storage';
+import { liveIn } from '@/data/timeZone';
 import { today } from '@/data/today';
 
 interface Loaded extends SignedIn {
@@ -33,7 +34,9 @@ export const loadHouse = cache(async (): Promise<Loaded> => {
 function openHouse() {
   try {
     const db = database();
-    return { db, house: findHouse(db) };
+    const house = findHouse(db);
+    liveIn(house?.timeZone ?? '');
+    return { db, house };
   } catch (error) {
     if (knownWords(error, '') === null && !(error instanceof UserFault)) throw error;
     log.error({ err: error }, 'the database cannot be used');

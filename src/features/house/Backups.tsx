@@ -2,10 +2,10 @@
 
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
-import { momentWords } from '@/core/dayWords';
 import type { Fault } from '@/core/errors';
 import { Button } from '@/ui/Button';
 import { Faults } from '@/ui/Faults';
+import { Moment } from '@/ui/moment';
 import { Notice, Small } from '@/ui/type';
 import type { BackupView } from '@/views/backups';
 
@@ -24,8 +24,8 @@ export function Backups({ backups, folder }: { backups: BackupView; folder: stri
   return (
     <>
       {good ? (
-        <p suppressHydrationWarning>
-          Last good backup: {momentWords(good.at)}, {(good.bytes / 1e6).toFixed(1)} MB, {good.file}
+        <p>
+          Last good backup: <Moment at={good.at} />, {(good.bytes / 1e6).toFixed(1)} MB, {good.file}
         </p>
       ) : (
         <p>No backup was made yet.</p>

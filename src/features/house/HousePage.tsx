@@ -68,6 +68,7 @@ const LABELS = {
   yieldToleranceG: 'Yield tolerance',
   currency: 'Currency',
   coffeePricePerKg: 'Coffee price',
+  timeZone: HOUSE.timeZone.label,
   closedWeekdays: 'Closed every',
   closedDates: 'Closed days',
   publicAddress: 'Public address',
@@ -86,6 +87,7 @@ const SHOWN = [
   'cremaGPerMl',
   'currency',
   'coffeePricePerKg',
+  'timeZone',
   'publicAddress',
   'backupFolder',
   'backupDays',
@@ -235,6 +237,11 @@ export function HousePage({ house, backups }: { house: House; backups: BackupVie
                     {...bind('coffeePricePerKg')}
                   />
                   <TextInput label={LABELS.currency} hint="Three letters" {...bind('currency')} />
+                  <TextInput
+                    label={LABELS.timeZone}
+                    hint="Its name, like Europe/Madrid; the machine’s when empty"
+                    {...bind('timeZone')}
+                  />
                   <TextInput
                     label="Closed days, besides"
                     hint="As 2026-12-25, separated by commas"

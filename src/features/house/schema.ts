@@ -7,6 +7,15 @@ import { day, optionalText, quantity } from '@/core/schema/fields';
 /** Currencies this browser and server can write; codes are ISO 4217. */
 const isCurrency = (code: string) => Intl.supportedValuesOf('currency').includes(code);
 
+/** An empty one is the machine's. */
+function isTimeZone(name: string): boolean {
+  try {
+    return name === '' || Intl.DateTimeFormat('en-GB', { timeZone: name }) !== null;
+  } catch {
+    return false;
+  }
+}
+
 const roastReading = z.strictObject({
   roastLevel: quantity('roastLevel'),
   colourBean: quantity('colourBean').optional(),
@@ -34,6 +43,12 @@ export const houseInput = z.strictObject({
     .refine(isCurrency, {
       error: 'Currency is not one that is known. Enter its three letters, e.g. EUR.',
     }),
+  timeZone: optionalText('Time zone', 'note')
+    .refine(isTimeZone, {
+      error:
+        'Time zone is not one that is known. Enter its name, like Europe/Madrid, or leave it empty.',
+    })
+    .default(''),
   closedWeekdays: z
     .array(z.number().int().min(1).max(7))
     .max(7, { error: 'A week has seven days.' }),

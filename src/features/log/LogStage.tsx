@@ -1,7 +1,7 @@
 'use client';
 
 import type { StoredEvent } from '@/data/events';
-import { momentWords } from '@/core/dayWords';
+import { Moment } from '@/ui/moment';
 import { StageTitle, Table, TableScroll, TableHead } from '@/ui/type';
 
 /** Who did what when, for one release; nothing is ever taken out of it. */
@@ -16,9 +16,7 @@ export function LogStage({ events }: { events: readonly StoredEvent[] }) {
             {events.map(({ id, at, person, words }) => (
               <tr key={id}>
                 <td style={{ whiteSpace: 'nowrap' }}>
-                  <time dateTime={at} suppressHydrationWarning>
-                    {momentWords(at)}
-                  </time>
+                  <Moment at={at} />
                 </td>
                 <td className="words" style={{ whiteSpace: 'nowrap' }}>
                   {person}

@@ -1,7 +1,7 @@
 'use client';
 
-import { momentWords } from '@/core/dayWords';
 import type { StoredDoorEntry } from '@/data/doorLog';
+import { Moment } from '@/ui/moment';
 import { Page } from '@/ui/Page';
 import { Small, StageTitle, Table, TableHead, TableScroll } from '@/ui/type';
 
@@ -23,9 +23,7 @@ export function DoorLog({
             {entries.map(({ id, at, person, words, source }) => (
               <tr key={id}>
                 <td style={{ whiteSpace: 'nowrap' }}>
-                  <time dateTime={at} suppressHydrationWarning>
-                    {momentWords(at)}
-                  </time>
+                  <Moment at={at} />
                 </td>
                 <td className="words">{person ?? 'Nobody known'}</td>
                 <td className="words">{words}</td>

@@ -1,8 +1,8 @@
 'use client';
 
-import { momentWords } from '@/core/dayWords';
 import { Button, QuietButton } from '@/ui/Button';
 import { Faults } from '@/ui/Faults';
+import { Moment, useMoment } from '@/ui/moment';
 import { SectionTitle, Small, Table, TableHead, TableScroll } from '@/ui/type';
 import { useCommand } from '@/ui/useCommand';
 
@@ -19,6 +19,7 @@ export interface SessionsProps {
 /** Every browser one is signed in on, and a way to end each. */
 export function Sessions({ sessions }: SessionsProps) {
   const { submit, faults, isBusy } = useCommand();
+  const moment = useMoment();
   return (
     <section>
       <SectionTitle as="h2">Where you are signed in</SectionTitle>
@@ -39,18 +40,18 @@ export function Sessions({ sessions }: SessionsProps) {
                   {device}
                   {isHere && <strong> this one</strong>}
                 </td>
-                <td className="words" suppressHydrationWarning>
-                  {momentWords(madeAt)}
+                <td className="words">
+                  <Moment at={madeAt} />
                 </td>
-                <td className="words" suppressHydrationWarning>
-                  {momentWords(usedAt)}
+                <td className="words">
+                  <Moment at={usedAt} />
                 </td>
                 <td>
                   {!isHere && (
                     <QuietButton
                       isPending={isBusy}
                       onPress={() => void submit('endSessions', { sessionId: id })}
-                      aria-label={`Sign out ${device}, since ${momentWords(madeAt)}`}
+                      aria-label={`Sign out ${device}, since ${moment(madeAt)}`}
                     >
                       sign out
                     </QuietButton>

@@ -36,7 +36,8 @@ import { TimerReadout } from './TimerReadout';
 import { useLive } from './useLive';
 import { useOthers } from './useOthers';
 import { useTimer, type TimedRun } from './useTimer';
-import { Waiting } from './Waiting';
+import { Waiting } from '@/ui/Waiting';
+import { useShotWords } from './useShotWords';
 
 /** Bean temperatures the simulator takes for the states, °C. */
 const BEAN_C: Record<BeanState, number> = { room: 22, warm: 50, frozen: -18, misted: 22 };
@@ -125,6 +126,7 @@ function BenchWork({ bench, pull, releaseId, price }: BenchWorkProps) {
   const form = useRef<ShotFormHandle>(null);
   const command = useCommand();
   const queue = useOutbox(`bench ${draft.dialInId}`);
+  const shotWords = useShotWords();
   const news = useOthers(releaseId);
   const [speed, setSpeed] = useState(1);
   const change = (part: Partial<ShotText>) => setEdits((before) => ({ ...before, ...part }));
@@ -200,7 +202,7 @@ function BenchWork({ bench, pull, releaseId, price }: BenchWorkProps) {
   return (
     <Stack>
       <Hidden as="h2">Pull</Hidden>
-      <Waiting waiting={queue.waiting} trouble={queue.trouble} />
+      <Waiting waiting={queue.waiting} trouble={queue.trouble} one="shot" words={shotWords} />
       <DraftNotice draft={typed} />
       {news && (
         <Notice role="status">

@@ -2,6 +2,7 @@
 
 import type { FormEvent } from 'react';
 import styled from 'styled-components';
+import type { Commands } from '@/core/command/inputs';
 import { extraction } from '@/core/extraction/extraction';
 import { tasteDirection } from '@/core/taste/direction';
 import { tasteMove } from '@/core/taste/tasteMove';
@@ -17,8 +18,11 @@ import { QuantityInput, TextInput } from '@/ui/fields';
 import { readNumber } from '@/core/readNumber';
 import { useMay, usePerson } from '@/ui/person';
 import { ScaleRow } from '@/ui/ScaleRow';
+import type { Entry } from '@/ui/outbox';
 import { Notice, Small } from '@/ui/type';
+import { Waiting } from '@/ui/Waiting';
 import { offerEditUndo } from '@/ui/undo';
+import { useOutbox } from '@/ui/useOutbox';
 import { useCommand } from '@/ui/useCommand';
 import { useDraft } from '@/ui/useDraft';
 import { useTextForm } from '@/ui/useTextForm';
@@ -93,10 +97,16 @@ export function CupSheet({
   shot: BenchShot;
   /** A sheet that was kept, to put right; a new one when absent. */
   corrected?: StoredTasting | undefined;
-  /** After the correction, or when it is left. */
+  /** After the cup is kept or corrected, or when a correction is left. */
   onDone?: () => void;
 }) {
-  const { submit, refuse, faults, faultOf, isBusy } = useCommand();
+  const command = useCommand();
+  const { refuse } = command;
+  // A new cup waits on this device while the server is away; a correction needs what is there.
+  const queue = useOutbox(`cups ${bench.draft.dialInId}`);
+  const faults = queue.faults.length > 0 ? queue.faults : command.faults;
+  const isBusy = queue.isBusy || command.isBusy;
+  const faultOf = (field: string) => queue.faultOf(field) ?? command.faultOf(field);
   const mayTaste = useMay('bench');
   const { promisedNotes } = view.release;
   const initial: CupText = corrected
@@ -117,12 +127,14 @@ export function CupSheet({
     const sent = cupSentOf(text);
     if (isEmptyCup(sent)) return refuse([{ field: '', message: EMPTY_CUP_WORDS }]);
     if (!corrected) {
-      const kept = await submit('recordTasting', { ...sent, shotId: shot.id });
-      if (kept.ok) draft.forget();
-      return;
+      const answer = await queue.send('recordTasting', { ...sent, shotId: shot.id });
+      if (answer !== 'waiting' && !answer.ok) return;
+      refuse([]);
+      draft.forget();
+      return onDone?.();
     }
     const { id: tastingId, rowVersion } = corrected;
-    const answer = await submit('correctTasting', { ...sent, tastingId, rowVersion });
+    const answer = await command.submit('correctTasting', { ...sent, tastingId, rowVersion });
     if (!answer.ok) return;
     draft.forget();
     offerEditUndo('The cup sheet was corrected.', answer.result.editId);
@@ -130,6 +142,12 @@ export function CupSheet({
   };
   return (
     <Form onSubmit={onSubmit} noValidate aria-label="Cup sheet">
+      <Waiting
+        waiting={queue.waiting}
+        trouble={queue.trouble}
+        one="cup"
+        words={(entry) => cupWords(entry, bench)}
+      />
       <DraftNotice draft={draft} />
       <Pair>
         <Choice
@@ -262,6 +280,15 @@ function Verdict({
       thresholds ours.
     </Notice>
   );
+}
+
+/** A cup that waits to go up. */
+function cupWords({ input }: Entry, bench: Bench): string {
+  const { shotId, scales } = input as Commands['recordTasting']['asks'];
+  const number = bench.shots.find(({ id }) => id === shotId)?.number;
+  const { liking } = Object(scales) as { liking?: number };
+  const of = number === undefined ? 'of an earlier shot' : `of shot ${number}`;
+  return liking === undefined ? of : `${of}, liking ${liking}`;
 }
 
 function extractionWords(tdsPct: string, { doseG, yieldG, yieldMl }: BenchShot): string {

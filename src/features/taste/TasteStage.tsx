@@ -38,6 +38,8 @@ export function TasteStage({ view }: { view: ReleaseView }) {
 
 function Tasting({ view, bench, newest }: { view: ReleaseView; bench: Bench; newest: BenchShot }) {
   const [shotId, setShotId] = useState(newest.id);
+  // A cup that was kept, here or on the server, leaves an empty sheet.
+  const [round, setRound] = useState(0);
   const [correctedId, setCorrectedId] = useState<string | null>(null);
   const { mass } = useUnits();
   const shot = bench.shots.find(({ id }) => id === shotId) ?? newest;
@@ -71,10 +73,11 @@ function Tasting({ view, bench, newest }: { view: ReleaseView; bench: Bench; new
         />
       ) : (
         <CupSheet
-          key={`${shot.id} ${shot.tastings.length}`}
+          key={`${shot.id} ${round}`}
           view={view}
           bench={bench}
           shot={shot}
+          onDone={() => setRound(round + 1)}
         />
       )}
       <section>

@@ -9,11 +9,15 @@ const TimeChart = dynamic(() => import('./TimeChart').then((all) => all.TimeChar
 /** How far below what is seen a chart is fetched already. */
 const AHEAD_PX = 200;
 
+const canTell = () => 'IntersectionObserver' in window;
+
 /** The chart, fetched when it is scrolled to; its room is kept. A page that is only glanced at carries none. */
 export function LazyTimeChart(props: TimeChartProps) {
   const place = useRef<HTMLDivElement>(null);
-  const [isNear, setIsNear] = useState(false);
+  // Where a browser does not tell what is in view, all of it is.
+  const [isNear, setIsNear] = useState(() => typeof window !== 'undefined' && !canTell());
   useEffect(() => {
+    if (!canTell()) return;
     const watch = new IntersectionObserver(
       ([seen]) => {
         if (seen?.isIntersecting) setIsNear(true);

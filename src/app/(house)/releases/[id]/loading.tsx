@@ -1,0 +1,1 @@
+export { StageLoading as default } from '@/ui/PageLoading';

@@ -1,0 +1,101 @@
+'use client';
+
+import { usePathname, useRouter } from 'next/navigation';
+import { useEffect, useState, useSyncExternalStore } from 'react';
+import styled from 'styled-components';
+import { Button, QuietButton } from '@/ui/Button';
+import { keepPage } from '@/ui/keepPage';
+import { lookForServer, onBack, onReach, readReach } from '@/ui/reach';
+import { useMoment } from '@/ui/moment';
+
+const Bar = styled.p`
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 14px;
+  align-items: center;
+  padding: 8px 18px;
+  border-bottom: 1px solid var(--rule-strong);
+  background: var(--enamel-sunk);
+`;
+
+/** A page that has settled is kept. */
+const KEEP_AFTER_MS = 2_000;
+
+/**
+ * What holds without the server: when what is shown was known, and that entries wait here. Also keeps the
+ * pages that were opened, and offers a new version of the program.
+ */
+export function AwayBar({ madeAt }: { madeAt: string }) {
+  const router = useRouter();
+  const path = usePathname();
+  const isReached = useSyncExternalStore(onReach, readReach, () => true);
+  const isNew = useNewVersion();
+  const moment = useMoment();
+  useEffect(() => void lookForServer(), []);
+  // Back: what was kept gives way to what is so now.
+  useEffect(() => onBack(() => router.refresh()), [router]);
+  useEffect(() => {
+    if (!isReached) return;
+    const timer = setTimeout(() => void keepPage(path), KEEP_AFTER_MS);
+    return () => clearTimeout(timer);
+  }, [isReached, path]);
+  if (!isReached)
+    return (
+      <Bar role="status" className="screen-only">
+        <strong>The server is not reached.</strong> This is what was known at {moment(madeAt)}.
+        Shots and cups you log wait on this device and go up by themselves.
+      </Bar>
+    );
+  if (!isNew) return null;
+  return (
+    <Bar role="status" className="screen-only">
+      A new version of Kettlebrand is ready. <Button onPress={isNew.take}>Use it now</Button>
+      <QuietButton onPress={isNew.leave}>Later</QuietButton>
+    </Bar>
+  );
+}
+
+interface NewVersion {
+  readonly take: () => void;
+  readonly leave: () => void;
+}
+
+/** Installs the service worker where there may be one; a new one that waits is offered, never forced. */
+function useNewVersion(): NewVersion | null {
+  const [waiting, setWaiting] = useState<ServiceWorker | null>(null);
+  useEffect(() => {
+    const { serviceWorker } = navigator;
+    if (!serviceWorker || process.env.NODE_ENV !== 'production') return;
+    let registration: ServiceWorkerRegistration | undefined;
+    const look = () => {
+      if (registration?.waiting && serviceWorker.controller) setWaiting(registration.waiting);
+    };
+    const onFound = () => registration?.installing?.addEventListener('statechange', look);
+    const onView = () => {
+      if (document.visibilityState === 'visible') registration?.update().catch(() => undefined);
+    };
+    serviceWorker.register('/sw.js').then(
+      (found) => {
+        registration = found;
+        look();
+        found.addEventListener('updatefound', onFound);
+      },
+      () => undefined,
+    );
+    document.addEventListener('visibilitychange', onView);
+    return () => {
+      registration?.removeEventListener('updatefound', onFound);
+      document.removeEventListener('visibilitychange', onView);
+    };
+  }, []);
+  if (!waiting) return null;
+  return {
+    take: () => {
+      navigator.serviceWorker.addEventListener('controllerchange', () => location.reload(), {
+        once: true,
+      });
+      waiting.postMessage({ type: 'SKIP_WAITING' });
+    },
+    leave: () => setWaiting(null),
+  };
+}

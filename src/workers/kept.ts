@@ -1,0 +1,10 @@
+/** What a browser keeps of the house to open without the server: page and service worker agree on it here. */
+export const KEPT_PAGES = 'kettlebrand pages';
+export const KEPT_PARTS = 'kettlebrand parts';
+
+/** Parts of the program; their names change with what is in them. */
+export const PART_ADDRESS = '/_next/static/';
+
+/** Today and the stages of a release; settings and people are never kept. */
+export const isKeptPage = (path: string): boolean =>
+  /^\/(releases\/[0-9a-f]+\/(read|start|pull|taste|publish))?$/.test(path);
