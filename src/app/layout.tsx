@@ -12,10 +12,16 @@ export const metadata: Metadata = {
 };
 
 export default async function RootLayout({ children }: { children: ReactNode }) {
-  const theme = (await cookies()).get('theme')?.value;
+  const kept = await cookies();
+  const theme = kept.get('theme')?.value;
+  const isDense = kept.get('density')?.value === 'dense';
   const styleNonce = (await headers()).get('x-style-nonce') ?? undefined;
   return (
-    <html lang="en-GB" data-theme={theme === 'light' || theme === 'dark' ? theme : undefined}>
+    <html
+      lang="en-GB"
+      data-theme={theme === 'light' || theme === 'dark' ? theme : undefined}
+      data-density={isDense ? 'dense' : undefined}
+    >
       <body>
         <StyleRegistry nonce={styleNonce}>{children}</StyleRegistry>
       </body>

@@ -9,7 +9,7 @@ export const buttonLook = css`
   align-items: center;
   justify-content: center;
   gap: 8px;
-  min-height: 40px;
+  min-height: var(--control);
   padding: 0 14px;
   border: 1px solid var(--rule-strong);
   border-radius: 2px;

@@ -24,8 +24,8 @@ const labelLook = css`
 
 export const controlLook = css`
   width: 100%;
-  min-height: 40px;
-  padding: 6px 10px;
+  min-height: var(--control);
+  padding: var(--control-gap) 10px;
   border: 1px solid var(--rule-strong);
   border-radius: 2px;
   background: var(--enamel-raised);

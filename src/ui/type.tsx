@@ -46,7 +46,7 @@ export const Table = styled.table`
   }
 
   td {
-    padding: 5px 8px;
+    padding: var(--cell) 8px;
     text-align: right;
     border-bottom: 1px solid var(--rule);
     vertical-align: top;
@@ -60,7 +60,31 @@ export const Table = styled.table`
 `;
 
 /** A figure's column, a column of words, one whose name only a reader of the screen needs, or none. */
-type Column = string | false | { readonly words: string } | { readonly hidden: string };
+type Column =
+  | string
+  | false
+  | {
+      readonly words: string;
+      /** Lines can be put in order by it; how they are now. */
+      readonly sorted?: 'ascending' | 'descending' | 'none';
+      readonly onSort?: () => void;
+    }
+  | { readonly hidden: string };
+
+/** The name of a column that lines are put in order by. */
+const Sorter = styled.button.attrs({ type: 'button' })`
+  min-height: 24px;
+  padding: 0;
+  border: 0;
+  background: none;
+  color: inherit;
+  font: inherit;
+  text-decoration: underline;
+  text-underline-offset: 3px;
+  cursor: pointer;
+`;
+
+const SIGNS = { ascending: ' ▲', descending: ' ▼', none: '' } as const;
 
 /** The head of a table: figures stand right, words left. */
 export function TableHead({ columns }: { columns: readonly Column[] }) {
@@ -82,8 +106,15 @@ function ColumnHead({ column }: { column: Exclude<Column, false> }) {
       </th>
     );
   return (
-    <th scope="col" className="words">
-      {column.words}
+    <th scope="col" className="words" aria-sort={column.sorted}>
+      {column.onSort ? (
+        <Sorter onClick={column.onSort}>
+          {column.words}
+          <span aria-hidden="true">{SIGNS[column.sorted ?? 'none']}</span>
+        </Sorter>
+      ) : (
+        column.words
+      )}
     </th>
   );
 }

@@ -2,10 +2,10 @@
 
 import { useSyncExternalStore } from 'react';
 import styled from 'styled-components';
+import { OwnKey } from './OwnKey';
 import { Button, QuietButton } from './Button';
 import { Faults } from './Faults';
 import type { SentCommand } from './outbox';
-import { Key } from './type';
 import { useCommand } from './useCommand';
 import { useKeys } from './useKeys';
 
@@ -90,7 +90,7 @@ function Offer({ undo, earlier }: { undo: Undo; earlier: readonly Undo[] }) {
     <Bar aria-label="Undo">
       <span role="status">{undo.words}</span>
       <Button onPress={() => void takeBack(undo)} isPending={isBusy}>
-        Undo <Key>Z</Key>
+        Undo <OwnKey of="z" />
       </Button>
       <QuietButton onPress={() => setSteps(NONE)}>Cancel</QuietButton>
       {earlier.length > 0 && (

@@ -37,14 +37,14 @@ export function useDraft<T>(
   const isTouched = typed !== JSON.stringify(initial);
   const bringBack = useEffectEvent(() => {
     const kept = read<T>(key);
-    if (kept) {
-      onRestore(kept.value);
-      setFrom(kept.at);
-    }
+    if (kept) onRestore(kept.value);
+    setFrom(kept?.at ?? null);
     isLooked.current = true;
   });
   // The server does not know what this browser keeps: it is brought back once the form stands.
   useEffect(() => {
+    // Another place has another draft: it is not let go before it was looked for.
+    isLooked.current = false;
     const timer = setTimeout(bringBack);
     return () => clearTimeout(timer);
   }, [key]);

@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useRef } from 'react';
-import { areKeysOn } from './singleKeys';
+import { areKeysOn, letterOf } from './singleKeys';
 
 /** What a key does, with the words the key list shows for it. */
 export interface KeyAct {
@@ -28,7 +28,8 @@ function onKey(event: KeyboardEvent): void {
   // A key that is held down acts once. Enter, Space and Escape are no letters: they stay.
   if (event.repeat || (event.key.length === 1 && event.key !== ' ' && !areKeysOn())) return;
   if (event.ctrlKey || event.metaKey || event.altKey || isTaken(event)) return;
-  const key = activeKeys()[event.key];
+  const meant = letterOf(event.key);
+  const key = meant === null ? undefined : activeKeys()[meant];
   if (!key) return;
   event.preventDefault();
   key.act();

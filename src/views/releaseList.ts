@@ -21,25 +21,44 @@ export interface ReleaseListView {
   readonly words: string;
   readonly shows: 'current' | 'archived';
   readonly lines: readonly ReleaseLine[];
-  /** There are more than are listed. */
-  readonly isCut: boolean;
+  readonly sort: ReleaseSort;
+  readonly order: Order;
+  /** Which page of how many, from 1. */
+  readonly page: number;
+  readonly pages: number;
+  /** Of all pages. */
+  readonly count: number;
   readonly archived: number;
 }
 
-/** So many lines at once; words narrow them. */
-const MOST_LINES = 200;
+/** So many lines on a page. */
+const PAGE_LINES = 200;
 const MOST_CHARACTERS = 80;
 
-const LINES = `
+/** What the lines can be put in order by; the first order is how each is asked for first. */
+const SORTS = {
+  roasted: { by: 'roastDate', first: 'down' },
+  name: { by: 'l.name COLLATE NOCASE', first: 'up' },
+  recipe: { by: 'version', first: 'down' },
+  served: { by: 'l.serving', first: 'up' },
+} as const;
+export type ReleaseSort = keyof typeof SORTS;
+export type Order = 'up' | 'down';
+
+const MATCHING = `
+  FROM release l
+  WHERE l.removed_at IS NULL AND l.is_archived = @archived AND l.name LIKE @like ESCAPE '\\'`;
+
+const linesBy = (sort: ReleaseSort, order: Order) => `
   SELECT l.id, l.name, l.row_version AS rowVersion, l.serving, l.promised_notes AS promisedNotes,
     l.is_archived AS isArchived,
     (SELECT max(b.roast_date) FROM batch b WHERE b.release_id = l.id AND b.removed_at IS NULL) AS roastDate,
     (SELECT max(v.number) FROM recipe_version v WHERE v.release_id = l.id) AS version,
     EXISTS (SELECT 1 FROM publication p WHERE p.release_id = l.id AND p.withdrawn_at IS NULL) AS isPublic,
     EXISTS (SELECT 1 FROM dial_in d WHERE d.release_id = l.id) AS hasBench
-  FROM release l
-  WHERE l.removed_at IS NULL AND l.is_archived = @archived AND l.name LIKE @like ESCAPE '\\'
-  ORDER BY roastDate DESC NULLS LAST, l.created_at DESC, l.rowid DESC LIMIT @most`;
+  ${MATCHING}
+  ORDER BY ${SORTS[sort].by} ${order === 'up' ? 'ASC' : 'DESC'} NULLS LAST, l.created_at DESC, l.rowid DESC
+  LIMIT @most OFFSET @skip`;
 
 /** A line as SQLite gives it. */
 type LineRow = Omit<ReleaseLine, 'promisedNotes' | 'isArchived' | 'isPublic' | 'hasBench'> & {
@@ -51,24 +70,36 @@ type LineRow = Omit<ReleaseLine, 'promisedNotes' | 'isArchived' | 'isPublic' | '
 
 type Search = Readonly<Record<string, string | string[] | undefined>>;
 
+const oneOf = <T extends string>(value: unknown, all: readonly T[]): T | undefined =>
+  all.find((one) => one === value);
+
 export function readReleaseList(db: Db, search: Search): ReleaseListView {
   const words = (typeof search.q === 'string' ? search.q : '').trim().slice(0, MOST_CHARACTERS);
   const shows = search.shows === 'archived' ? 'archived' : 'current';
-  const rows = prepared(db, LINES).all({
+  const sort = oneOf(search.sort, Object.keys(SORTS) as ReleaseSort[]) ?? 'roasted';
+  const order = oneOf(search.order, ['up', 'down']) ?? SORTS[sort].first;
+  const matching = {
     archived: shows === 'archived' ? 1 : 0,
     like: `%${words.replace(/[\\%_]/g, '\\$&')}%`,
-    most: MOST_LINES + 1,
+  };
+  const count = countOf(db, `SELECT count(*) AS count ${MATCHING}`, matching);
+  const pages = Math.max(1, Math.ceil(count / PAGE_LINES));
+  const page = Math.min(pages, Math.max(1, Math.trunc(Number(search.page)) || 1));
+  const rows = prepared(db, linesBy(sort, order)).all({
+    ...matching,
+    most: PAGE_LINES,
+    skip: (page - 1) * PAGE_LINES,
   }) as LineRow[];
-  const { archived } = prepared(
-    db,
-    'SELECT count(*) AS archived FROM release WHERE removed_at IS NULL AND is_archived = 1',
-  ).get() as { archived: number };
   return {
     words,
     shows,
-    archived,
-    isCut: rows.length > MOST_LINES,
-    lines: rows.slice(0, MOST_LINES).map((row) => ({
+    sort,
+    order,
+    page,
+    pages,
+    count,
+    archived: countOf(db, `SELECT count(*) AS count ${MATCHING}`, { archived: 1, like: '%' }),
+    lines: rows.map((row) => ({
       ...row,
       promisedNotes: JSON.parse(row.promisedNotes) as string[],
       isArchived: Boolean(row.isArchived),
@@ -76,4 +107,8 @@ export function readReleaseList(db: Db, search: Search): ReleaseListView {
       hasBench: Boolean(row.hasBench),
     })),
   };
+}
+
+function countOf(db: Db, sql: string, of: object): number {
+  return (prepared(db, sql).get(of) as { count: number }).count;
 }

@@ -62,28 +62,26 @@ new Serwist({
   ],
 }).addEventListeners();
 
-/** A page that was never opened here, while the server is away. */
+/** A page that was never opened here, while the server is away: says so, and what is kept. */
 async function nothingKept(): Promise<Response> {
-  const kept = await (await caches.open(KEPT_PAGES)).keys();
-  const links = kept
-    .map(({ url }) => new URL(url).pathname)
-    .map(
-      (path) =>
-        `<li><a href="${path}">${PAGE_WORDS.find(([end]) => path.endsWith(end))![1]}</a></li>`,
-    );
+  const cache = await caches.open(KEPT_PAGES);
+  const links = await Promise.all(
+    (await cache.keys()).map(async (request) => {
+      const page = await (await cache.match(request))?.text();
+      const title = /<title>([^<]*)<\/title>/.exec(page ?? '')?.[1] ?? request.url;
+      return `<li><a href="${new URL(request.url).pathname}">${title}</a></li>`;
+    }),
+  );
   const list = links.length > 0 ? `<p>Kept on this device:</p><ul>${links.join('')}</ul>` : '';
   return new Response(
-    `<!doctype html><html lang="en-GB"><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>Not reached · Kettlebrand</title><h1>The server is not reached</h1><p>This page was not opened on this device before. Check that the server runs and the network is there, then reload.</p>${list}</html>`,
+    `<!doctype html><html lang="en-GB"><meta charset="utf-8"><meta name="viewport" content="width=device-width">
+<title>Not reached · Kettlebrand</title><style>${STYLE}</style><main><h1>The server is not reached</h1>
+<p>This page was not opened on this device before. Check that the server runs and the network is there, then reload.</p>
+${list}</main></html>`,
     { status: 503, headers: { 'content-type': 'text/html; charset=utf-8' } },
   );
 }
 
-/** How kept pages are called in that list; the last one fits any. */
-const PAGE_WORDS = [
-  ['/pull', 'Pull'],
-  ['/taste', 'Taste'],
-  ['/start', 'Start'],
-  ['/read', 'Read'],
-  ['/publish', 'Publish'],
-  ['', 'Today'],
-] as const;
+/** The house's ground and ink; its own style sheet may not be here. */
+const STYLE = `:root{color-scheme:light dark;background:light-dark(#f1f4f1,#0c1411);color:light-dark(#10201a,#e4ece7)}
+body{font:17px/1.5 sans-serif;margin:0}main{max-width:60ch;padding:22px 24px}h1{font-size:24px}a{color:inherit}li{margin:8px 0}`;

@@ -44,6 +44,18 @@ test('half a new release, a figure of the next shot and a remark of a cup surviv
   await page.goBack();
   await page.waitForURL(/\/pull$/);
   await expect(page.getByLabel('Yield, g')).toHaveValue('38.5');
+
+  // A figure of the proposal, and words of the card.
+  await openRelease(page, server.url, 'Kibira Slope', 'start');
+  await fill(page, 'Yield, g', '41.5');
+  await page.reload();
+  await isBack(page);
+  await expect(page.getByLabel('Yield, g')).toHaveValue('41.5');
+  await openRelease(page, server.url, 'Kibira Slope', 'publish');
+  await fill(page, 'How it tastes when right', 'Plum and cane sugar');
+  await page.reload();
+  await isBack(page);
+  await expect(page.getByLabel('How it tastes when right')).toHaveValue('Plum and cane sugar');
 });
 
 test('a refused form leads to its first wrong field, and a figure that may be two is asked about', async ({

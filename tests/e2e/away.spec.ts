@@ -63,7 +63,7 @@ test('the bench opens without the server, keeps shots and cups, and each goes up
   await expect(page.getByText(/1 cup waits to go up/)).toBeVisible();
   await page.goto(`${server.url}/people`);
   await expect(page.getByRole('heading', { name: 'The server is not reached' })).toBeVisible();
-  await page.getByRole('link', { name: 'Taste' }).click();
+  await page.getByRole('link', { name: 'Taste · Serra do Lume · Kettlebrand' }).click();
   await expect(page.getByText(/1 cup waits to go up/)).toBeVisible();
 
   await server.restart();

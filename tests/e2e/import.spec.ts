@@ -96,12 +96,24 @@ test('files that cannot be read are refused with what to do, and nothing is stor
     ['just words', /no rows under its header/],
     [`release,roast_date\n${'x,2026-01-01\n'.repeat(50_000)}`, /50000 rows; 5000 are taken/],
     [Buffer.alloc(6_000_000, 'a,b\n'), /over 5 MB/],
+    ['Release,Roast date\nOld Mill,2026-01-01,9,8\n', /Row 2 goes on beyond the last heading/],
   ];
   for (const [content, words] of refused) {
     await choose(page, content);
     await expect(page.getByRole('alert').filter({ hasText: words })).toBeVisible();
     await expect(page.getByRole('button', { name: 'Check every row' })).toHaveCount(0);
   }
+  // Pasted rows are read as a file is, and refused in the same words.
+  await openPage(page, `${server.url}/import`);
+  const pasted = page.getByLabel('Or paste rows from a spreadsheet');
+  await pasted.fill('Release\tRoast date\nOld Mill\t2026-01-01\tmore\n');
+  await page.getByRole('button', { name: 'Read these rows' }).click();
+  await expect(page.getByText(/Row 2 goes on beyond the last heading/)).toBeVisible();
+  await pasted.fill('Release\tRoast date\nOld Mill\t2026-01-01\n');
+  await page.getByRole('button', { name: 'Read these rows' }).click();
+  await expect(page.getByText(/Which column is what: 1 rows?, separated by tabs/)).toBeVisible();
+  await expect(page.getByLabel(/^Name of the release/)).toHaveValue('Release');
+  await page.reload();
   await choose(page, 'colour,weight\nbrown,3\n');
   await page.getByRole('button', { name: 'Check every row' }).click();
   await expect(

@@ -88,3 +88,32 @@ it('a batch of a blend may have shares of its own', () => {
       .sort(),
   ).toEqual(['', '70 / 30']);
 });
+
+it('the list is put in order by any column, and beyond two hundred it has pages', () => {
+  const { db } = threeReleases();
+  const MORE = 203;
+  for (let i = 0; i < MORE; i++)
+    send(db, 'createRelease', {
+      release: { ...RELEASE, name: `Lot ${String(i).padStart(3, '0')}` },
+      batch: BATCH,
+    });
+  const names = (search: Record<string, string>) =>
+    readReleaseList(db, search).lines.map(({ name }) => name);
+  const up = names({ sort: 'name', q: 'lot' });
+  expect(up).toHaveLength(200);
+  expect(up).toEqual([...up].sort());
+  expect(names({ sort: 'name', order: 'up', q: 'lot', page: '2' })).toEqual([
+    'Lot 200',
+    'Lot 201',
+    'Lot 202',
+  ]);
+  expect(names({ sort: 'name', order: 'down', q: 'lot' })[0]).toBe('Lot 202');
+  expect(readReleaseList(db, { q: 'lot', page: '9' })).toMatchObject({
+    page: 2,
+    pages: 2,
+    count: MORE,
+  });
+  // What nobody offered is the usual order, not a fault.
+  const odd = { sort: 'row_version; DROP TABLE release', order: 'sideways', page: '-1' };
+  expect(readReleaseList(db, odd)).toMatchObject({ sort: 'roasted', order: 'down', page: 1 });
+});

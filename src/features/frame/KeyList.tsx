@@ -3,6 +3,7 @@
 import styled from 'styled-components';
 import DialogBody from '@/ui/DialogBody';
 import { Key } from '@/ui/type';
+import { keyShown } from '@/ui/singleKeys';
 import type { Keys } from '@/ui/useKeys';
 
 const List = styled.dl`
@@ -31,7 +32,7 @@ const NAMES: Readonly<Record<string, string>> = {
 export default function KeyList({ keys, onClose }: { keys: Keys; onClose: () => void }) {
   const rows = [
     ...Object.entries(keys).map(([key, { words }]) => [
-      NAMES[key] ?? (key.length === 1 ? key.toUpperCase() : key),
+      NAMES[key] ?? (key.length === 1 ? keyShown(key) : key),
       words,
     ]),
     ...EVERYWHERE,

@@ -9,6 +9,7 @@ import styled from 'styled-components';
 import { ROLE_LABELS } from '@/core/roles';
 import { useMay, usePerson } from '@/ui/person';
 import { CONTENT_ID } from '@/ui/Page';
+import { setTheme, THEME_LABELS, useTheme, type Theme } from '@/ui/theme/look';
 import { Hidden, Key } from '@/ui/type';
 import { activeKeys, useKeys, type Keys } from '@/ui/useKeys';
 import { forgetPages } from '@/ui/keepPage';
@@ -354,37 +355,20 @@ function MarkDrawing() {
   );
 }
 
-const YEAR_S = 365 * 24 * 3600;
-
-type Theme = 'system' | 'light' | 'dark';
-const THEME_LABELS: Readonly<Record<Theme, string>> = {
-  system: 'as the system',
-  light: 'light',
-  dark: 'dark',
-};
-const themeNow = (): Theme => {
-  const { theme } = document.documentElement.dataset;
-  return theme === 'light' || theme === 'dark' ? theme : 'system';
-};
-
 /** As the system, the other way, this way for good, and round again. */
 function ThemeButton() {
-  const [theme, setTheme] = useState<Theme | null>(null);
+  const theme = useTheme();
+  const [wasPressed, setPressed] = useState(false);
   const next = () => {
     // The first press always changes what is seen.
     const isDark = matchMedia('(prefers-color-scheme: dark)').matches;
     const order: readonly Theme[] = isDark
       ? ['system', 'light', 'dark']
       : ['system', 'dark', 'light'];
-    const to = order[(order.indexOf(themeNow()) + 1) % order.length]!;
-    const { dataset } = document.documentElement;
-    if (to === 'system') delete dataset.theme;
-    else dataset.theme = to;
-    const age = to === 'system' ? 0 : YEAR_S;
-    document.cookie = `theme=${to}; path=/; max-age=${age}; samesite=lax`;
-    setTheme(to);
+    setTheme(order[(order.indexOf(theme) + 1) % order.length]!);
+    setPressed(true);
   };
-  const words = theme === null ? 'Light or dark' : `Light or dark: ${THEME_LABELS[theme]}`;
+  const words = wasPressed ? `Light or dark: ${THEME_LABELS[theme]}` : 'Light or dark';
   return (
     <IconButton className="theme" onClick={next} aria-label={words} title={words}>
       <SunMoon size={18} aria-hidden="true" />

@@ -130,7 +130,7 @@ export function ImportPage() {
 function PasteRows({ isBusy, onRows }: { isBusy: boolean; onRows: (rows: File) => void }) {
   const [text, setText] = useState('');
   return (
-    <>
+    <div style={{ maxWidth: 720 }}>
       <TextAreaInput
         label="Or paste rows from a spreadsheet"
         hint="With the row of headings above them."
@@ -148,7 +148,7 @@ function PasteRows({ isBusy, onRows }: { isBusy: boolean; onRows: (rows: File) =
           </Button>
         </p>
       )}
-    </>
+    </div>
   );
 }
 

@@ -5,18 +5,16 @@ import { useMemo, useState, type FormEvent } from 'react';
 import styled from 'styled-components';
 import { ROLE_LABELS, ROLE_WORDS, ROLES, type Role } from '@/core/roles';
 import { MainButton, QuietButton } from '@/ui/Button';
-import { Choice } from '@/ui/choices';
 import { dayWords } from '@/core/dayWords';
 import { Faults } from '@/ui/Faults';
 import { FieldGrid, SelectInput, TextInput } from '@/ui/fields';
 import { Columns, Page } from '@/ui/Page';
-import { VOLUME_LABELS } from '@/core/units';
 import { useMay, usePerson } from '@/ui/person';
-import { setKeysOn, useKeysOn } from '@/ui/singleKeys';
-import { Notice, SectionTitle, Small, StageTitle, Table, TableScroll, TableHead } from '@/ui/type';
+import { Notice, SectionTitle, StageTitle, Table, TableScroll, TableHead } from '@/ui/type';
 import { offerUndo } from '@/ui/undo';
 import { useCommand } from '@/ui/useCommand';
 import { newToken } from './newToken';
+import { Own } from './Own';
 import { Password } from './Password';
 import { Sessions, type SessionsProps } from './Sessions';
 
@@ -229,58 +227,6 @@ function Invitations({ invitations }: Pick<PeoplePageProps, 'invitations'>) {
           ))}
         </ul>
       )}
-    </section>
-  );
-}
-
-const VOLUMES = [
-  { value: 'ml', label: VOLUME_LABELS.ml },
-  { value: 'flOz', label: VOLUME_LABELS.flOz },
-] as const;
-const TEMPERATURES = [
-  { value: 'C', label: '°C' },
-  { value: 'F', label: '°F' },
-] as const;
-
-const KEYS = [
-  { value: 'on', label: 'act' },
-  { value: 'off', label: 'do nothing' },
-] as const;
-
-function Own() {
-  const { units, name } = usePerson();
-  const keysOn = useKeysOn();
-  const { submit, faults } = useCommand();
-  const save = (part: Partial<typeof units>) => void submit('saveUnits', { ...units, ...part });
-  return (
-    <section>
-      <SectionTitle as="h2">How figures read for {name}</SectionTitle>
-      <FieldGrid $columns={2} style={{ maxWidth: 420, marginTop: 10 }}>
-        <Choice
-          label="Volumes in"
-          value={units.volume}
-          onChange={(volume) => save({ volume })}
-          options={VOLUMES}
-        />
-        <Choice
-          label="Temperatures in"
-          value={units.temperature}
-          onChange={(temperature) => save({ temperature })}
-          options={TEMPERATURES}
-        />
-        <Choice
-          label="Single keys"
-          value={keysOn ? 'on' : 'off'}
-          onChange={(word) => setKeysOn(word === 'on')}
-          options={KEYS}
-        />
-      </FieldGrid>
-      <Faults faults={faults} />
-      <Small>
-        Only how they are shown and typed. Single keys, as N or 3, in this browser; turn them off
-        where you speak to it or have it read aloud. Masses are always in grams; cards say °C and
-        °F.
-      </Small>
     </section>
   );
 }

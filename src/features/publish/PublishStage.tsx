@@ -7,11 +7,13 @@ import type { PublicAddress } from '@/data/publications';
 import type { Difference } from '@/formats/recipe/diff';
 import type { RecipeBody } from '@/formats/recipe/document';
 import { MainButton } from '@/ui/Button';
+import { DraftNotice } from '@/ui/DraftNotice';
 import { Faults } from '@/ui/Faults';
 import { TextAreaInput } from '@/ui/fields';
 import { useMay } from '@/ui/person';
 import { Notice, SectionTitle, Small, StageTitle } from '@/ui/type';
 import { useCommand } from '@/ui/useCommand';
+import { useDraft } from '@/ui/useDraft';
 import { useTextForm } from '@/ui/useTextForm';
 import { CardBody } from './CardBody';
 import { changedLabel, lackingOf, WORD_LABELS } from './check';
@@ -121,7 +123,8 @@ function PublishForm({
   isAsPublished,
 }: PublishStageProps & { body: RecipeBody; draftId: string }) {
   const { submit, refuse, faults, faultOf, isBusy } = useCommand();
-  const { text: words, bind } = useTextForm(initial, faultOf);
+  const { text: words, bind, change } = useTextForm(initial, faultOf);
+  const draft = useDraft(`card ${draftId}`, { value: words, initial, onRestore: change });
   const [passed, setPassed] = useState<PassText>({});
   const [isAsking, setAsking] = useState(false);
   const onSubmit = (event: FormEvent) => {
@@ -131,9 +134,10 @@ function PublishForm({
     refuse(lacking);
     setAsking(lacking.length === 0);
   };
-  const publish = () => {
+  const publish = async () => {
     setAsking(false);
-    void submit('publish', { releaseId, draftId, ...words, passed });
+    const answer = await submit('publish', { releaseId, draftId, ...words, passed });
+    if (answer.ok) draft.forget();
   };
   const { whatChanged, ...sensory } = words;
   return (
@@ -146,6 +150,7 @@ function PublishForm({
             onPass={(gate, reason) => setPassed((before) => ({ ...before, [gate]: reason }))}
             faultOf={faultOf}
           />
+          <DraftNotice draft={draft} />
           <Words>
             <TextAreaInput label={WORD_LABELS.right} rows={2} {...bind('right')} />
             <TextAreaInput label={WORD_LABELS.short} rows={2} {...bind('short')} />
@@ -170,7 +175,11 @@ function PublishForm({
         )}
       </Stack>
       {isAsking && (
-        <ConfirmPublish body={body} onPublish={publish} onClose={() => setAsking(false)} />
+        <ConfirmPublish
+          body={body}
+          onPublish={() => void publish()}
+          onClose={() => setAsking(false)}
+        />
       )}
       <Preview body={{ ...body, sensory: placeholders(sensory), whatChanged }} />
     </Beside>

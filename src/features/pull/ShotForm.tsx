@@ -2,6 +2,7 @@
 
 import { useImperativeHandle, useRef, type FormEvent, type Ref } from 'react';
 import styled from 'styled-components';
+import { OwnKey } from '@/ui/OwnKey';
 import { volumeOfMass } from '@/core/extraction/volume';
 import { dialMoveWords, dialWords } from '@/core/grinder/notation';
 import { SEEN, SEEN_LABELS, type Seen } from '@/core/vocabulary';
@@ -172,8 +173,9 @@ export function ShotForm({
         </MainButton>
       </Figures>
       <Keys>
-        <Key>Enter</Key> logs <Key>N</Key> to the figures <Key>↑</Key> <Key>↓</Key> nudge{' '}
-        <Key>Esc</Key> leaves a figure <Key>P</Key> purged <Key>U</Key> deletes the last shot
+        <Key>Enter</Key> logs <OwnKey of="n" /> to the figures <Key>↑</Key> <Key>↓</Key> nudge{' '}
+        <Key>Esc</Key> leaves a figure <OwnKey of="p" /> purged <OwnKey of="u" /> deletes the last
+        shot
       </Keys>
       <ChipRow role="group" aria-label="What was done and seen">
         <Chip isSelected={text.purged} onChange={(purged) => onChange({ purged })}>
@@ -191,7 +193,7 @@ export function ShotForm({
       {needsPurge(text, bench) && !text.purged && (
         <Small role="status">
           The dial moves {dialMoveWords(grinder, Number(lastDial), Number(text.dial))}: purge{' '}
-          {purgeWords}, then press <Key>P</Key>.
+          {purgeWords}, then press <OwnKey of="p" />.
         </Small>
       )}
       {isOverruled(text, bench) && (

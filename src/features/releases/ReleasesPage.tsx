@@ -3,17 +3,18 @@
 import Link from 'next/link';
 import { useRef, useState } from 'react';
 import styled from 'styled-components';
+import { OwnKey } from '@/ui/OwnKey';
 import { dayWords } from '@/core/dayWords';
 import { RELEASE } from '@/core/entity/release';
 import { SERVED, SERVED_LABELS, type Served } from '@/core/vocabulary';
-import type { ReleaseLine, ReleaseListView } from '@/views/releaseList';
-import { Button } from '@/ui/Button';
+import type { Order, ReleaseLine, ReleaseListView, ReleaseSort } from '@/views/releaseList';
+import { Button, QuietButton } from '@/ui/Button';
 import { Choice } from '@/ui/choices';
 import { Faults } from '@/ui/Faults';
 import { SelectInput, TextInput } from '@/ui/fields';
 import { Page } from '@/ui/Page';
 import { useMay } from '@/ui/person';
-import { Key, Small, StageTitle, Table, TableHead, TableScroll } from '@/ui/type';
+import { Small, StageTitle, Table, TableHead, TableScroll } from '@/ui/type';
 import { offerEditUndo } from '@/ui/undo';
 import { useCommand } from '@/ui/useCommand';
 import { useKeys } from '@/ui/useKeys';
@@ -48,7 +49,7 @@ const SERVINGS = SERVED.map((value) => ({ value, label: SERVED_LABELS[value] }))
 
 /** Every release in a line; several are changed at once. */
 export function ReleasesPage({ view }: { view: ReleaseListView }) {
-  const { words: asked, shows, lines, isCut, archived } = view;
+  const { words: asked, shows, lines, archived, count, page, pages } = view;
   const isLead = useMay('lead');
   const { choose, isChoosing } = useQuestion();
   const [words, setWords] = useState(asked);
@@ -72,7 +73,7 @@ export function ReleasesPage({ view }: { view: ReleaseListView }) {
           value={words}
           onChange={(next) => {
             setWords(next);
-            choose({ q: next }, { isTyped: true });
+            choose({ q: next, page: '' }, { isTyped: true });
           }}
         />
         <Choice
@@ -80,7 +81,7 @@ export function ReleasesPage({ view }: { view: ReleaseListView }) {
           value={shows}
           onChange={(next) => {
             setTicked(new Set());
-            choose({ shows: next === 'archived' ? next : '' });
+            choose({ shows: next === 'archived' ? next : '', page: '' });
           }}
           options={SHOWS}
         />
@@ -102,10 +103,27 @@ export function ReleasesPage({ view }: { view: ReleaseListView }) {
           {asked === '' && shows === 'current' && <Link href="/releases/new">New release</Link>}
         </p>
       ) : (
-        <Lines lines={lines} ticked={ticked} onTick={isLead ? tick : undefined} />
+        <Lines
+          view={view}
+          ticked={ticked}
+          onTick={isLead ? tick : undefined}
+          onSort={(sort, order) => choose({ sort, order, page: '' })}
+        />
+      )}
+      {pages > 1 && (
+        <nav aria-label="Pages">
+          Page {page} of {pages}, {count} releases.{' '}
+          {page > 1 && (
+            <QuietButton onPress={() => choose({ page: String(page - 1) })}>
+              The one before
+            </QuietButton>
+          )}
+          {page < pages && (
+            <QuietButton onPress={() => choose({ page: String(page + 1) })}>The next</QuietButton>
+          )}
+        </nav>
       )}
       <Small>
-        {isCut && 'The newest are listed; a part of a name narrows them. '}
         An archived release is left out of Today and of the switcher; what it taught, its card and
         its log stay.
       </Small>
@@ -144,7 +162,7 @@ function Changes({
   return (
     <Bar aria-label="Change those ticked">
       <Small role="status">
-        {chosen.length === 0 ? 'None ticked' : `${count} ticked`} <Key>C</Key>
+        {chosen.length === 0 ? 'None ticked' : `${count} ticked`} <OwnKey of="c" />
       </Small>
       <Act>
         <SelectInput
@@ -189,14 +207,22 @@ function Changes({
 }
 
 function Lines({
-  lines,
+  view: { lines, sort, order },
   ticked,
   onTick,
+  onSort,
 }: {
-  lines: readonly ReleaseLine[];
+  view: ReleaseListView;
   ticked: ReadonlySet<string>;
   onTick: ((ids: readonly string[], isTicked: boolean) => void) | undefined;
+  onSort: (sort: ReleaseSort, order: Order) => void;
 }) {
+  const by = (name: ReleaseSort, words: string, first: Order) =>
+    ({
+      words,
+      sorted: sort !== name ? 'none' : order === 'up' ? 'ascending' : 'descending',
+      onSort: () => onSort(name, sort !== name ? first : order === 'up' ? 'down' : 'up'),
+    }) as const;
   const ids = lines.map(({ id }) => id);
   const areAll = ids.every((id) => ticked.has(id));
   return (
@@ -205,10 +231,10 @@ function Lines({
         <TableHead
           columns={[
             { hidden: 'Ticked' },
-            { words: 'Release' },
-            'Newest batch',
-            { words: 'Recipe' },
-            { words: 'Served' },
+            by('name', 'Release', 'up'),
+            by('roasted', 'Newest batch', 'down'),
+            by('recipe', 'Recipe', 'down'),
+            by('served', 'Served', 'up'),
             { words: 'Promised notes' },
           ]}
         />
@@ -243,7 +269,7 @@ function Lines({
               <td className="words">
                 <Link href={`/releases/${line.id}`}>{line.name}</Link>
               </td>
-              <td>{line.roastDate === null ? '' : dayWords(line.roastDate)}</td>
+              <td className="words">{line.roastDate === null ? '' : dayWords(line.roastDate)}</td>
               <td className="words">{recipeWords(line)}</td>
               <td className="words">{SERVED_LABELS[line.serving]}</td>
               <td className="words">{line.promisedNotes.join(', ')}</td>

@@ -11,6 +11,7 @@ import { CLOCK_LABELS, type BrewStyle, type TemperatureSchool } from '@/core/voc
 import type { BatchView, ReleaseView } from '@/views/release';
 import type { StoredSetup } from '@/data/setups';
 import { MainButton, QuietButton } from '@/ui/Button';
+import { DraftNotice } from '@/ui/DraftNotice';
 import { Faults } from '@/ui/Faults';
 import { QuantityInput } from '@/ui/fields';
 import { readNumber } from '@/core/readNumber';
@@ -20,6 +21,7 @@ import { OverruleReason } from '@/ui/OverruleReason';
 import { useMay, useUnits } from '@/ui/person';
 import { readingText, Small } from '@/ui/type';
 import { useCommand } from '@/ui/useCommand';
+import { useDraft } from '@/ui/useDraft';
 import { useTextForm } from '@/ui/useTextForm';
 import { inputOf } from '@/ui/programme/stepText';
 import { acceptSent, overruled, recipeTextOf, type RecipeText } from './recipeText';
@@ -109,12 +111,20 @@ export function AcceptForm(props: AcceptFormProps) {
   // Another question has another proposal; the switches that asked it keep the focus.
   const question = [style, temperatureSchool, setup?.id, batch.id].join(' ');
   const [answered, setAnswered] = useState(question);
+  // A proposal that is learnt anew meanwhile is nothing somebody typed.
+  const [begun, setBegun] = useState(proposed);
   if (answered !== question) {
     setAnswered(question);
+    setBegun(proposed);
     reset();
     setFlow(waterOf(water.choices[0]));
   }
   const changed = overruled(text, proposed);
+  const draft = useDraft(`recipe ${question}`, {
+    value: text,
+    initial: begun,
+    onRestore: change,
+  });
   const onSubmit = async (event: FormEvent) => {
     event.preventDefault();
     const answer = await submit(
@@ -133,7 +143,9 @@ export function AcceptForm(props: AcceptFormProps) {
         basedOn: view.bench?.draft.id ?? null,
       }),
     );
-    if (answer.ok) router.push(`/releases/${view.release.id}/pull`);
+    if (!answer.ok) return;
+    draft.forget();
+    router.push(`/releases/${view.release.id}/pull`);
   };
   const { interval80 } = proposal;
   const band = (
@@ -147,6 +159,7 @@ export function AcceptForm(props: AcceptFormProps) {
       <Head>
         Proposed <span>{plateWords(text)}</span>
       </Head>
+      <DraftNotice draft={draft} />
       <Figures>
         <QuantityInput
           label="Dose"

@@ -3,6 +3,7 @@
 import Link from 'next/link';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
+import { OwnKey } from '@/ui/OwnKey';
 import { addDays } from '@/core/rest/day';
 import { Button, buttonLook, mainLook } from '@/ui/Button';
 import { CalendarAxis, CalendarStrip, type CalendarSpan } from '@/ui/CalendarStrip';
@@ -190,7 +191,7 @@ export function TodayPage({ today, rows, firstSteps, importer, backupWarning }: 
             {/* An empty house has its steps to follow; the first of them is not this. */}
             {!isEmpty && (
               <Link className="main" href="/releases/new">
-                New release <Key>R</Key>
+                New release <OwnKey of="r" />
               </Link>
             )}
           </>

@@ -86,6 +86,15 @@ export function parseCsv(text: string): CsvTable {
       'file',
       `Two columns are called “${doubled}”. Give one of them another name.`,
     );
+  const wide = rows.findIndex((row) =>
+    row.slice(columns.length).some((cell) => cell.trim() !== ''),
+  );
+  if (wide >= 0)
+    throw userFault(
+      'badInput',
+      'file',
+      `Row ${wide + 2} goes on beyond the last heading. Put a heading over each column, or take out what stands beside.`,
+    );
   return { columns, rows, delimiter: meta.delimiter };
 }
 
