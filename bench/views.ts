@@ -1,15 +1,15 @@
 /**
  * Part `views`: server time of each main view against a bare page of the same server, taken in turn
- * in one run; first-load JavaScript of each route as a browser fetches it, gzip; and the core's
+ * in one run; the script each page makes a browser fetch by itself; and the core's
  * `propose` and `next` per call.
  */
-import { gzipSync } from 'node:zlib';
 import { nextMove } from '@/core/advice/next';
 import { targetSchema } from '@/core/schema/target';
 import { propose } from '@/core/start/propose';
 import { startServer } from '../tests/support/server';
 import { cookieOf } from '../tests/support/signIn';
 import { median, type Measure } from './measure';
+import { pageScripts } from './pageScripts';
 
 const ROUNDS = 60;
 const WARM_UP = 8;
@@ -21,7 +21,11 @@ export async function benchViews(): Promise<Measure[]> {
     const cookie = await cookieOf(server.url);
     const ask: Ask = (path) => fetch(server.url + path, { headers: { cookie } });
     const views = await viewsOf(ask);
-    return [...(await serverTimes(ask, views)), ...(await firstLoads(ask, views)), ...coreCalls()];
+    return [
+      ...(await serverTimes(ask, views)),
+      ...(await scripts(server.url, cookie, views)),
+      ...coreCalls(),
+    ];
   } finally {
     await server.close();
   }
@@ -51,8 +55,10 @@ async function viewsOf(ask: Ask): Promise<View[]> {
     { name: 'practice', path: '/practice' },
     { name: 'programmes', path: '/programmes' },
     { name: 'import', path: '/import' },
-    { name: 'equipment', path: '/equipment' },
-    { name: 'house', path: '/house' },
+    ...['equipment', 'house', 'people', 'find', 'releases', 'releases/new'].map((name) => ({
+      name,
+      path: `/${name}`,
+    })),
     { name: 'public card', path: card },
   ];
 }
@@ -77,25 +83,19 @@ async function serverTimes(ask: Ask, views: readonly View[]): Promise<Measure[]>
   });
 }
 
-/** Every script the HTML itself asks for; modern browsers skip the one marked nomodule. */
-async function firstLoads(ask: Ask, views: readonly View[]): Promise<Measure[]> {
-  const measures: Measure[] = [];
-  for (const { name, path } of views) {
-    const html = await (await ask(path)).text();
-    const tags = [...html.matchAll(/<script[^>]*\ssrc="([^"]+)"[^>]*>/g)];
-    const sources = new Set(tags.filter(([tag]) => !/nomodule/i.test(tag)).map(([, src]) => src!));
-    let bytes = 0;
-    for (const source of sources)
-      bytes += gzipSync(Buffer.from(await (await ask(source)).arrayBuffer())).length;
-    measures.push({
-      part: PART,
-      case: name,
-      metric: 'first-load JavaScript, gzip',
-      value: bytes / 1000,
-      unit: 'kB',
-    });
-  }
-  return measures;
+async function scripts(url: string, cookie: string, views: readonly View[]): Promise<Measure[]> {
+  const found = await pageScripts(
+    url,
+    cookie,
+    views.map(({ path }) => path),
+  );
+  return views.map(({ name, path }) => ({
+    part: PART,
+    case: name,
+    metric: 'script in the first five seconds, gzip',
+    value: found.get(path)!,
+    unit: 'kB',
+  }));
 }
 
 function coreCalls(): Measure[] {

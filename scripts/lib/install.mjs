@@ -1,13 +1,18 @@
 /** Installs packages when those that stand are not the ones of the lock file. Node alone. */
 import { spawnSync } from 'node:child_process';
-import { readFileSync } from 'node:fs';
+import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { npmEntry, ROOT } from './packages.mjs';
 
 const packagesIn = (file) => JSON.parse(readFileSync(join(ROOT, file), 'utf8')).packages;
 
+/** What the database driver was compiled for: another Node needs it anew. */
+const COMPILED_FOR = join(ROOT, 'node_modules/.compiled-for');
+
 /** Does npm's own record of what it installed hold all the lock file asks for, in its versions? */
 function isInstalled(isProduction) {
+  if (existsSync(COMPILED_FOR) && readFileSync(COMPILED_FOR, 'utf8') !== process.versions.modules)
+    return false;
   let standing;
   try {
     standing = packagesIn('node_modules/.package-lock.json');
@@ -42,7 +47,7 @@ export function ensureInstalled({ isProduction = false } = {}) {
     cwd: ROOT,
     stdio: ['ignore', 2, 2],
   });
-  if (status === 0) return;
+  if (status === 0) return writeFileSync(COMPILED_FOR, process.versions.modules);
   process.stderr.write('The install failed. Check the network and that a C++ compiler is there.\n');
   process.exit(1);
 }

@@ -14,7 +14,7 @@ export async function keepPage(path: string): Promise<void> {
   keptAt.set(path, Date.now());
   try {
     const page = await fetch(path, { headers: { accept: 'text/html' } });
-    if (!page.ok || page.redirected) return;
+    if (!page.ok || page.redirected) return void (await page.text());
     await (await caches.open(KEPT_PAGES)).put(path, page);
     const parts = await caches.open(KEPT_PARTS);
     for (const { name } of performance.getEntriesByType('resource')) {

@@ -30,10 +30,13 @@ export function onBack(listener: () => void): () => void {
 export async function lookForServer(): Promise<void> {
   if (timer) clearTimeout(timer);
   timer = null;
-  const answered = await fetch('/health', { cache: 'no-store' }).then(
-    () => true,
-    () => false,
-  );
+  // Read to its end, or the browser keeps it open.
+  const answered = await fetch('/health', { cache: 'no-store' })
+    .then((response) => response.text())
+    .then(
+      () => true,
+      () => false,
+    );
   if (answered !== isReached) {
     isReached = answered;
     for (const listener of listeners) listener();

@@ -149,6 +149,7 @@ describe('packages', () => {
       },
     };
     put('package-lock.json', JSON.stringify(lock));
+    put('node_modules/.keep');
     const install = (isProduction: boolean) =>
       on(
         { env: { npm_execpath: npm } },
@@ -166,6 +167,18 @@ describe('packages', () => {
     expect(install(false)).toBe('');
     standing({ 'node_modules/a': { version: '1.0.1' }, 'node_modules/b': { version: '2.0.0' } });
     expect(install(true)).toMatch(/npm ci/);
+  });
+
+  it('are built anew for another Node', () => {
+    const npm = put('some where/npm-cli.js', 'console.log("npm", process.argv[2])');
+    put('package-lock.json', '{"packages":{}}');
+    put('node_modules/.package-lock.json', '{"packages":{}}');
+    const install = () =>
+      on({ env: { npm_execpath: npm } }, 'install.mjs', 'lib.ensureInstalled()').said;
+    expect(install()).toBe('');
+    put('node_modules/.compiled-for', '1');
+    expect(install()).toMatch(/npm ci$/);
+    expect(install()).toBe('');
   });
 
   it('are found by npm behind the command of the path where nothing else says it', () => {

@@ -76,9 +76,10 @@ function useNewVersion(): NewVersion | null {
     };
     serviceWorker.register('/sw.js').then(
       (found) => {
-        registration = found;
+        // A browser told to install nothing answers with nothing.
+        registration = found as ServiceWorkerRegistration | undefined;
         look();
-        found.addEventListener('updatefound', onFound);
+        registration?.addEventListener('updatefound', onFound);
       },
       () => undefined,
     );
