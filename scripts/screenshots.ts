@@ -22,7 +22,7 @@ Rested in cherry for four days.`;
 mkdirSync(FOLDER, { recursive: true });
 const server = await startServer({ demo: true, prepare: noteBackup });
 const browser = await chromium.launch(browserConfig.use!.launchOptions!);
-const page = await browser.newPage({ viewport: DESK });
+const page = await browser.newPage({ viewport: DESK, serviceWorkers: 'block' });
 
 async function open(path: string): Promise<void> {
   await page.goto(server.url + path);
@@ -99,11 +99,54 @@ await picture('import', importing);
 await open('/house#backups');
 await picture('house');
 
-await page.setViewportSize(PHONE);
-await open(`${onBench}/pull`);
-await picture('pull-phone');
+await phone();
 await page.setViewportSize(DESK);
 await doors();
+
+/** What a hand holds: the bench, the menu, a refused form, the bench without its server, and Start at 320 px. */
+async function phone(): Promise<void> {
+  await page.setViewportSize(PHONE);
+  const seen: Buffer[] = [];
+  const look = async () => {
+    await page.waitForTimeout(300);
+    seen.push(await page.screenshot());
+  };
+  await open(`${onBench}/pull`);
+  await look();
+  await page.locator('summary[aria-label="Menu"]').click();
+  await look();
+  await open('/releases/new');
+  await page.getByLabel('Name of the release').fill('Sierra Clara');
+  await page.getByLabel('Altitude, m').fill('99000');
+  await page.getByRole('button', { name: 'Create and read it' }).click();
+  await look();
+  await open(`${onBench}/taste`);
+  await page.route('**/health', (route) => route.abort());
+  await page.evaluate(() => window.dispatchEvent(new Event('offline')));
+  await look();
+  await page.unroute('**/health');
+  await page.setViewportSize({ ...PHONE, width: 320 });
+  await open(`${arrived}/start`);
+  await look();
+  await side('phone', seen);
+}
+
+/** Several pictures as one, side by side. */
+async function side(name: string, seen: readonly Buffer[]): Promise<void> {
+  const GAP = 16;
+  const images = await Promise.all(seen.map((png) => loadImage(png)));
+  const width = images.reduce((sum, image) => sum + image.width + GAP, GAP);
+  const canvas = createCanvas(width, PHONE.height + 2 * GAP);
+  const context = canvas.getContext('2d');
+  context.fillStyle = '#7d8d85';
+  context.fillRect(0, 0, canvas.width, canvas.height);
+  let left = GAP;
+  for (const image of images) {
+    context.drawImage(image, left, GAP);
+    left += image.width + GAP;
+  }
+  writeFileSync(`${FOLDER}/${name}.png`, canvas.toBuffer('image/png'));
+}
 
 /** A house that has named a folder for its backups, and has one of last night. */
 function noteBackup(databaseFile: string): void {

@@ -1,1 +1,0 @@
-export { StageLoading as default } from '@/ui/PageLoading';
