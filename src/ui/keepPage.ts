@@ -2,7 +2,7 @@
 import { isKeptPage, KEPT_PAGES, KEPT_PARTS, PART_ADDRESS } from '@/workers/kept';
 
 /** A page that was kept this lately is not asked for again. */
-const FRESH_MS = 60_000;
+const FRESH_MS = 20_000;
 const keptAt = new Map<string, number>();
 
 const canKeep = () => typeof caches !== 'undefined' && 'serviceWorker' in navigator;

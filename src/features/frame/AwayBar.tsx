@@ -38,7 +38,8 @@ export function AwayBar({ madeAt }: { madeAt: string }) {
     if (!isReached) return;
     const timer = setTimeout(() => void keepPage(path), KEEP_AFTER_MS);
     return () => clearTimeout(timer);
-  }, [isReached, path]);
+    // What was logged since is to be in what is kept.
+  }, [isReached, path, madeAt]);
   if (!isReached)
     return (
       <Bar role="status" className="screen-only">
