@@ -200,7 +200,7 @@ export interface Commands {
   removeShot: { asks: { readonly shotId: string }; answers: { readonly shotId: string } };
   restoreShot: { asks: { readonly shotId: string }; answers: { readonly shotId: string } };
   recordTasting: {
-    asks: SentCup & { readonly shotId: string };
+    asks: SentCup & { readonly shotId: string; readonly tastedAt?: string };
     answers: { readonly tastingId: string };
   };
   correctTasting: {

@@ -15,7 +15,7 @@ import {
   thinYield,
 } from '@/core/schema/shot';
 import { traceSchema } from '@/core/trace/schema';
-import { clock } from '@/data/clock';
+import { deviceMoment, momentSaid } from '@/data/deviceMoment';
 import { changedMeanwhile, defineCommand, personOf, type Context } from '@/data/command';
 import { keepBefore } from '@/data/edits';
 import { versionProvenBy } from '@/data/publications';
@@ -33,19 +33,12 @@ import {
 } from '@/data/shots';
 import { insertTrace } from '@/data/traces';
 
-/** A shot that waited for the network is at most so old; a clock may be this much ahead. */
-const OLDEST_MS = 14 * 86_400_000;
-const AHEAD_MS = 5 * 60_000;
-
 const logShotInput = z
   .strictObject({
     draftId: z.string().max(64),
     ...shotEntry,
     trace: traceSchema.optional(),
-    /** When it was pulled, where it could not be sent at once; now when absent. */
-    pulledAt: z.iso
-      .datetime({ error: 'The moment of the shot is not a date and time. Reload the page.' })
-      .optional(),
+    pulledAt: deviceMoment('shot'),
   })
   .refine(isDripInTime, dripInTime)
   .refine(isYieldPlausible, thinYield);
@@ -61,7 +54,7 @@ export const logShot = defineCommand({
     const batch = release?.batches.find((candidate) => candidate.id === draft?.batchId);
     if (!draft || !batch)
       throw userFault('notFound', 'draftId', 'The recipe on the bench is gone. Reload the page.');
-    const pulledAt = momentOfShot(input.pulledAt);
+    const pulledAt = momentSaid('shot', 'pulledAt', input.pulledAt);
     const grinder = findSetup(db, draft.setupId)!.grinder;
     const shot = { ...input, ...weighed(input, db) };
     insertShot(db, id, { ...shot, pulledAt }, personOf(context).id);
@@ -83,19 +76,6 @@ function weighed(
   return yieldMl === undefined
     ? { yieldG }
     : { yieldG: massOfVolume(yieldMl, findHouse(db)!.cremaGPerMl) };
-}
-
-/** The moment of a shot, as its bench says if that can be. */
-function momentOfShot(said: string | undefined): string {
-  const now = clock.now().getTime();
-  const at = said === undefined ? now : Date.parse(said);
-  if (at < now - OLDEST_MS || at > now + AHEAD_MS)
-    throw userFault(
-      'badInput',
-      'pulledAt',
-      'This shot says it was pulled at another time than can be. Set the clock of this device.',
-    );
-  return new Date(Math.min(at, now)).toISOString();
 }
 
 /** What was entered wrongly is put right; what it was is kept with the edit and said in the log. */

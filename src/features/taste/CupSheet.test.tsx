@@ -33,6 +33,7 @@ describe('the cup sheet', () => {
     await waitFor(() => expect(sent).toHaveLength(1));
     expect(sent[0]!.input).toEqual({
       shotId,
+      tastedAt: expect.stringMatching(/^\d{4}-\d\d-\d\dT/),
       moment: 'warm',
       serving: 'straight',
       scales: { sweetness: 7, liking: 8, strength: 0, signs: [] },

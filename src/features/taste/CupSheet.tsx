@@ -127,7 +127,8 @@ export function CupSheet({
     const sent = cupSentOf(text);
     if (isEmptyCup(sent)) return refuse([{ field: '', message: EMPTY_CUP_WORDS }]);
     if (!corrected) {
-      const answer = await queue.send('recordTasting', { ...sent, shotId: shot.id });
+      const tastedAt = new Date().toISOString();
+      const answer = await queue.send('recordTasting', { ...sent, shotId: shot.id, tastedAt });
       if (answer !== 'waiting' && !answer.ok) return;
       refuse([]);
       draft.forget();

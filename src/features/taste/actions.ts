@@ -7,6 +7,7 @@ import { tasteSchema } from '@/core/schema/shot';
 import { isEmptyCup, EMPTY_CUP_WORDS } from '@/core/taste/emptyCup';
 import { MOMENTS, SERVINGS } from '@/core/vocabulary';
 import { changedMeanwhile, defineCommand, personOf, type Context } from '@/data/command';
+import { deviceMoment, momentSaid } from '@/data/deviceMoment';
 import { keepBefore } from '@/data/edits';
 import { findShotMasses, findShotWhereabouts, setShotTds } from '@/data/shots';
 import { findTasting, insertTasting, setTastingRemoved, updateTasting } from '@/data/tastings';
@@ -28,6 +29,7 @@ export const recordTasting = defineCommand({
   input: z
     .strictObject({
       shotId: z.string({ error: 'No shot is chosen. Choose the shot you tasted.' }).max(64),
+      tastedAt: deviceMoment('cup'),
       ...cup,
     })
     .refine((given) => !isEmptyCup(given), emptyCup),
@@ -37,7 +39,8 @@ export const recordTasting = defineCommand({
     if (!found || found.removed)
       throw userFault('notFound', 'shotId', 'That shot was deleted. Choose another one.');
     readTds(context, tasting.shotId, tdsPct);
-    insertTasting(db, id, tasting, personOf(context).id);
+    const tastedAt = momentSaid('cup', 'tastedAt', tasting.tastedAt);
+    insertTasting(db, id, { ...tasting, tastedAt }, personOf(context).id);
     return { releaseId: found.releaseId, words: 'tasted a shot', result: { tastingId: id } };
   },
 });
