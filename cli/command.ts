@@ -25,3 +25,8 @@ export function command<In extends z.ZodType, Out extends z.ZodType>(options: {
     }),
   };
 }
+
+/** An object with one value of a kind for each of these keys. */
+export function keyed<K extends string, V extends z.ZodType>(keys: readonly K[], value: V) {
+  return z.object(Object.fromEntries(keys.map((key) => [key, value])) as Record<K, V>);
+}

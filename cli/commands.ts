@@ -40,14 +40,10 @@ import {
   STYLES,
   TEMPERATURE_SCHOOLS,
 } from '@/core/vocabulary';
-import { command, type Command } from './command';
+import { command, keyed, type Command } from './command';
 
 const interval = z.tuple([z.number(), z.number()]);
 const coded = z.array(z.object({ code: z.string(), text: z.string() }));
-
-function keyed<K extends string, V extends z.ZodType>(keys: readonly K[], value: V) {
-  return z.object(Object.fromEntries(keys.map((key) => [key, value])) as Record<K, V>);
-}
 
 const extract = command({
   purpose: 'Ratio, extraction and dissolved mass of a shot.',

@@ -71,7 +71,9 @@ test('kill -9 of the server fifty times during logging', async () => {
     }
   })();
   for (let kill = 0; kill < KILLS; kill++) {
-    // Killed at another moment of a write each time.
+    // While it stores: it has answered since its start, and is killed at another moment of a write each time.
+    const seen = acknowledged.size;
+    await expect.poll(() => acknowledged.size).toBeGreaterThan(seen);
     await new Promise((resolve) => setTimeout(resolve, 60 + ((kill * 37) % 190)));
     await server.kill();
     await server.restart();
