@@ -72,7 +72,9 @@ describe('words and days', () => {
   });
 
   it.each(['2026-02-30', '30/02/2026', '', 'today'])('refuses %p as a day', (value) => {
-    expect(faults(day('Roast date'), value)[0]!.message).toMatch(/not a calendar day\. Enter day, month and year/);
+    expect(faults(day('Roast date'), value)[0]!.message).toMatch(
+      /not a calendar day\. Enter day, month and year/,
+    );
   });
 });
 

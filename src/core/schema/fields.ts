@@ -49,7 +49,9 @@ export function oneOf<const T extends readonly string[]>(label: string, words: T
 
 /** A calendar day, yyyy-mm-dd, that exists. */
 export function day(label: string) {
-  return z.iso.date({ error: `${label} is not a calendar day. Enter day, month and year, as 2026-05-20.` });
+  return z.iso.date({
+    error: `${label} is not a calendar day. Enter day, month and year, as 2026-05-20.`,
+  });
 }
 
 /** Parses or throws one `UserFault` that lists every fault with its field. */
