@@ -28,7 +28,8 @@ export function LazyTimeChart(props: TimeChartProps) {
     return () => watch.disconnect();
   }, []);
   return (
-    <div ref={place} style={{ minHeight: 230 }}>
+    // A drawing that has not yet heard of a narrower screen must not widen the page.
+    <div ref={place} style={{ minHeight: 230, overflow: 'hidden' }}>
       {isNear && <TimeChart {...props} />}
     </div>
   );
