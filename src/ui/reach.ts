@@ -1,4 +1,4 @@
-/** Is the server reached? Looked at when a page opens and when something was not answered; while it is away, again and again. */
+/** Is the server reached? Looked at when a page opens and when the network comes or goes; while it is away, again and again. */
 const AGAIN_MS = 3_000;
 
 let isReached = true;

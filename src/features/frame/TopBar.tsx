@@ -12,7 +12,6 @@ import { CONTENT_ID } from '@/ui/Page';
 import { setTheme, THEME_LABELS, useTheme, type Theme } from '@/ui/theme/look';
 import { Hidden, Key } from '@/ui/type';
 import { activeKeys, useKeys, type Keys } from '@/ui/useKeys';
-import { forgetPages } from '@/ui/keepPage';
 import { loadAnew } from '@/ui/loadAnew';
 import { useSession } from '@/ui/useSession';
 import { paletteItems, releaseItems } from './palette';
@@ -334,9 +333,7 @@ function SignOutButton() {
   const { send } = useSession();
   const signOut = async () => {
     const answer = await send('DELETE', {});
-    if (!answer.ok) return;
-    await forgetPages();
-    loadAnew('/sign-in');
+    if (answer.ok) loadAnew('/sign-in');
   };
   return (
     <IconButton onClick={() => void signOut()} aria-label="Sign out">
