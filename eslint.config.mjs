@@ -26,6 +26,20 @@ const config = [
       'max-lines': ['error', { max: 400, skipBlankLines: true, skipComments: true }],
     },
   },
+  {
+    files: ['src/**/*.{ts,tsx}'],
+    ignores: ['**/*.test.*'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector:
+            ":matches(TemplateLiteral, JSXExpressionContainer) > CallExpression[callee.property.name='toFixed']",
+          message: 'Figures that are shown are written by figure() of core/figure.ts.',
+        },
+      ],
+    },
+  },
 ];
 
 export default config;

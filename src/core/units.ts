@@ -3,6 +3,8 @@
  * Masses are grams for everybody: nobody weighs espresso in ounces, which imports alone still understand.
  * Source: oz = 28.3495 g (avoirdupois), fl oz = 29.5735 ml (US), °F = 1.8 °C + 32 (model.md §0).
  */
+import { figure } from './figure';
+
 export const VOLUME_UNITS = ['ml', 'flOz'] as const;
 export const TEMPERATURE_UNITS = ['C', 'F'] as const;
 
@@ -42,13 +44,13 @@ export function massWords(g: number, digits = 1): string {
 
 /** The figure alone, for a range whose unit is said once. */
 export function massFigure(g: number, digits = 1): string {
-  return g.toFixed(digits);
+  return figure(g, digits);
 }
 
 /** "48 ml" or "1.62 fl oz". */
 export function volumeWords(ml: number, { volume }: Units): string {
-  const figure = volume === 'ml' ? ml.toFixed(0) : fluidOuncesOf(ml).toFixed(2);
-  return `${figure} ${VOLUME_LABELS[volume]}`;
+  const shown = volume === 'ml' ? figure(ml, 0) : figure(fluidOuncesOf(ml), 2);
+  return `${shown} ${VOLUME_LABELS[volume]}`;
 }
 
 /** "93.0 °C" or "199.4 °F". */
@@ -57,11 +59,11 @@ export function temperatureWords(c: number, units: Units, digits = 1): string {
 }
 
 export function temperatureFigure(c: number, units: Units, digits = 1): string {
-  return (units.temperature === 'C' ? c : fahrenheitOf(c)).toFixed(digits);
+  return figure(units.temperature === 'C' ? c : fahrenheitOf(c), digits);
 }
 
 /** A difference of temperature, which has no zero point: "1.5 °C" or "2.7 °F". */
 export function temperatureStepWords(c: number, units: Units, digits = 1): string {
   const step = units.temperature === 'C' ? c : F_PER_C * c;
-  return `${step.toFixed(digits)} °${units.temperature}`;
+  return `${figure(step, digits)} °${units.temperature}`;
 }

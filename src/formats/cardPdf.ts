@@ -3,6 +3,7 @@
  * words are those of `cardLines`, so paper and page cannot say different things. A long card is set
  * smaller, and on a larger sheet, until it fits.
  */
+import { figure } from '@/core/figure';
 import { join } from 'node:path';
 import PDFDocument from 'pdfkit';
 import QRCode from 'qrcode';
@@ -240,7 +241,7 @@ function drawProgramme(sheet: Sheet, steps: Programme | undefined, { x, y, width
     if (limit) doc.path(limit).lineWidth(0.7).dash(4, { space: 2 }).stroke().undash();
   }
   const lanesSaid = lanes.length > 1 ? 'pressure above, flow below' : lanes[0]!.drive;
-  const caption = `${untilS.toFixed(0)} s of programme: ${lanesSaid}`;
+  const caption = `${figure(untilS, 0)} s of programme: ${lanesSaid}`;
   return say(sheet, caption, { x, y: y + height + 2, width, size: 7.5, colour: SOFT }) + 8;
 }
 

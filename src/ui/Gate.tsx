@@ -1,5 +1,7 @@
 'use client';
 
+import { svgPoint } from '@/core/svgPoint';
+import { figure } from '@/core/figure';
 import styled from 'styled-components';
 import type { Expectation, Proof, ShotMark } from '@/core/advice/types';
 import { proofWords, surePct } from '@/core/advice/words';
@@ -275,7 +277,7 @@ function Proven({ proof, scale }: { proof: Proof; scale: Scale }) {
       />
       <path d={`M${mean} ${y - 6}l5 6l-5 6l-5 -6z`} fill="var(--ink)" />
       <text className="number" x={mean} y={y - 10} textAnchor="middle">
-        {`${proof.meanS.toFixed(1)} ± ${half.toFixed(1)} s, ${surePct(proof.inWindow)} % sure to hold`}
+        {`${figure(proof.meanS, 1)} ± ${figure(half, 1)} s, ${surePct(proof.inWindow)} % sure to hold`}
       </text>
     </g>
   );
@@ -352,9 +354,8 @@ function ShotPoint({
 
 /** The cup as it filled. */
 function lineOf(trace: Trace, scale: Scale): string {
-  const points = trace.map(
-    ({ timeS, weightG }) =>
-      `${scale.x(timeS).toFixed(1)} ${scale.y(Math.max(0, weightG)).toFixed(1)}`,
+  const points = trace.map(({ timeS, weightG }) =>
+    svgPoint(scale.x(timeS), scale.y(Math.max(0, weightG))),
   );
   return `M${points.join('L')}`;
 }

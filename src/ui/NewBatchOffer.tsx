@@ -1,5 +1,6 @@
 'use client';
 
+import { figure } from '@/core/figure';
 import styled from 'styled-components';
 import type { Advice } from '@/core/advice/types';
 import { dayWords } from '@/core/dayWords';
@@ -75,7 +76,7 @@ function offerWords({ source, recipe, advice, isRatioMoved, dialWords }: Offered
     setting.dial === source.dial
       ? `its dial ${dialWords}`
       : `its dial moved ${dialWords} for age, colour and grinder`;
-  const ratio = isRatioMoved ? `, 1:${recipe.ratio.toFixed(2)} for the other roast,` : '';
+  const ratio = isRatioMoved ? `, 1:${figure(recipe.ratio, 2)} for the other roast,` : '';
   const [low, high] = expect.interval80;
-  return `The recipe of the batch of ${dayWords(source.roastDate)}${ratio} on ${dial} should run ${expect.timeS.toFixed(0)} s ${CLOCK_LABELS[expect.clock]}, likely ${low.toFixed(0)}-${high.toFixed(0)} (8 in 10). One shot usually settles it.`;
+  return `The recipe of the batch of ${dayWords(source.roastDate)}${ratio} on ${dial} should run ${figure(expect.timeS, 0)} s ${CLOCK_LABELS[expect.clock]}, likely ${figure(low, 0)}-${figure(high, 0)} (8 in 10). One shot usually settles it.`;
 }

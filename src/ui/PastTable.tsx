@@ -1,5 +1,6 @@
 'use client';
 
+import { figure } from '@/core/figure';
 import Link from 'next/link';
 import { dayWords } from '@/core/dayWords';
 import { useUnits } from './person';
@@ -38,7 +39,7 @@ export function PastCells({ row }: { row: PastRow }) {
         {row.isRecord && ', from your records'}
       </td>
       <td>{dayWords(row.day)}</td>
-      <td>1:{row.ratio.toFixed(2)}</td>
+      <td>1:{figure(row.ratio, 2)}</td>
       <td>{temperature(row.temperatureC)}</td>
     </>
   );
@@ -59,7 +60,7 @@ export function NearestTable({
             {rows.map((row) => (
               <tr key={row.releaseId}>
                 <PastCells row={row} />
-                <td>{row.distance.toFixed(1)}</td>
+                <td>{figure(row.distance, 1)}</td>
               </tr>
             ))}
           </tbody>

@@ -1,5 +1,6 @@
 'use client';
 
+import { figure } from '@/core/figure';
 import styled from 'styled-components';
 import { massWords } from '@/core/units';
 import type { Programme } from '@/core/programme/step';
@@ -127,7 +128,7 @@ export function Plate({
         </Masses>
         <Lines>
           <dt>Ratio</dt>
-          <dd>1:{ratio.toFixed(2)}</dd>
+          <dd>1:{figure(ratio, 2)}</dd>
           <dt>Time</dt>
           <dd>
             {recipe.timeS[0]}-{recipe.timeS[1]} s {recipe.clockWords}

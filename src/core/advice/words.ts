@@ -1,4 +1,5 @@
 /** Every reason the advisor gives, worded in one place. */
+import { figure } from '../figure';
 import { Z_80 } from '../grinder/dial';
 import { isMostlyRule } from '../grinder/taught';
 import { LEAST_TIMED_G } from '../grinder/timeRows';
@@ -70,11 +71,11 @@ export const REASON_WORDS = {
   }),
   newBatch: (dial: string, proof: Proof): Reason => ({
     code: 'newBatch',
-    text: `A new batch on the last recipe, its dial moved for age and colour. At ${dial} it should run about ${proof.meanS.toFixed(0)} s: one shot usually settles it.`,
+    text: `A new batch on the last recipe, its dial moved for age and colour. At ${dial} it should run about ${figure(proof.meanS, 0)} s: one shot usually settles it.`,
   }),
   carriesOver: (dial: string, proof: Proof, isLiked: boolean): Reason => ({
     code: 'carriesOver',
-    text: `The recipe carries over at dial ${dial}: this batch runs ${proof.meanS.toFixed(1)} ± ${(Z_80 * proof.sdS).toFixed(1)} s there, ${surePct(proof.inWindow)} % sure that it holds the window. ${isLiked ? 'The cup is liked: confirmed.' : 'Taste it: one cup guards against gross faults.'}`,
+    text: `The recipe carries over at dial ${dial}: this batch runs ${figure(proof.meanS, 1)} ± ${figure(Z_80 * proof.sdS, 1)} s there, ${surePct(proof.inWindow)} % sure that it holds the window. ${isLiked ? 'The cup is liked: confirmed.' : 'Taste it: one cup guards against gross faults.'}`,
   }),
   oneMore: (dial: string, proof: Proof, goal: number): Reason => ({
     code: 'oneMore',
@@ -93,7 +94,7 @@ export const REASON_WORDS = {
     text: `${
       yieldG < LEAST_TIMED_G
         ? 'It choked.'
-        : `Choked, or nearly so: ${massWords(yieldG)} in ${timeS.toFixed(0)} s would be about ${nearestTen((timeS * targetG) / yieldG)} s to ${massWords(targetG)}.`
+        : `Choked, or nearly so: ${massWords(yieldG)} in ${figure(timeS, 0)} s would be about ${nearestTen((timeS * targetG) / yieldG)} s to ${massWords(targetG)}.`
     } Wait for the pressure to vent before you loosen the portafilter, then make a large move coarser.`,
   }),
   gushing: (): Reason => ({
@@ -130,7 +131,7 @@ export const REASON_WORDS = {
   }),
   knownFar: (timeS: number, [low, high]: readonly [number, number]): Reason => ({
     code: 'knownFar',
-    text: `Not purged, so this time says little; but past dial-ins of this grinder say about ${timeS.toFixed(0)} s here, purged, likely ${low.toFixed(0)}-${high.toFixed(0)} (8 in 10). No need to pull that to find out.`,
+    text: `Not purged, so this time says little; but past dial-ins of this grinder say about ${figure(timeS, 0)} s here, purged, likely ${figure(low, 0)}-${figure(high, 0)} (8 in 10). No need to pull that to find out.`,
   }),
   otherBeans: (state: BeanState, usual: BeanState): Reason => ({
     code: 'otherBeans',
@@ -154,10 +155,8 @@ export const REASON_WORDS = {
   }),
   timeOff: (timeS: number, [low, high]: readonly [number, number], clock: Clock): Reason => ({
     code: timeS < low ? 'tooFast' : 'tooSlow',
-    text: `${timeS.toFixed(1)} s ${CLOCK_LABELS[clock]} is ${
-      timeS < low
-        ? `${(low - timeS).toFixed(1)} s too fast`
-        : `${(timeS - high).toFixed(1)} s too slow`
+    text: `${figure(timeS, 1)} s ${CLOCK_LABELS[clock]} is ${
+      timeS < low ? `${figure(low - timeS, 1)} s too fast` : `${figure(timeS - high, 1)} s too slow`
     } for ${low}-${high} s.`,
   }),
   smallMiss: (
@@ -166,7 +165,7 @@ export const REASON_WORDS = {
     ofDoseS: number,
   ): Reason => ({
     code: 'smallMiss',
-    text: `Dose ${massWords(doseG)} for ${massWords(aimG)}, yield ${massWords(yieldG)}: the dose explains about ${ofDoseS.toFixed(1)} s of it, so the time is believed. Weigh both again next time.`,
+    text: `Dose ${massWords(doseG)} for ${massWords(aimG)}, yield ${massWords(yieldG)}: the dose explains about ${figure(ofDoseS, 1)} s of it, so the time is believed. Weigh both again next time.`,
   }),
   firstAfterPause: (): Reason => ({
     code: 'firstAfterPause',
@@ -178,7 +177,7 @@ export const REASON_WORDS = {
   }),
   aged: (days: number, seconds: number): Reason => ({
     code: 'aged',
-    text: `The coffee is ${days} days older than at the shot before: about ${Math.abs(seconds).toFixed(1)} s ${seconds > 0 ? 'faster' : 'slower'} of this is age.`,
+    text: `The coffee is ${days} days older than at the shot before: about ${figure(Math.abs(seconds), 1)} s ${seconds > 0 ? 'faster' : 'slower'} of this is age.`,
   }),
   otherTemperature: (pulledC: number, recipeC: number, units: Units): Reason => ({
     code: 'otherTemperature',
@@ -202,7 +201,7 @@ export const REASON_WORDS = {
   }),
   edge: (proof: Proof): Reason => ({
     code: 'edge',
-    text: `On target, but near the edge: the shots together say ${proof.meanS.toFixed(1)} s, and a small move holds the window more surely.`,
+    text: `On target, but near the edge: the shots together say ${figure(proof.meanS, 1)} s, and a small move holds the window more surely.`,
   }),
   noBetter: (): Reason => ({
     code: 'noBetter',
@@ -210,7 +209,7 @@ export const REASON_WORDS = {
   }),
   outvoted: (timeS: number): Reason => ({
     code: 'outvoted',
-    text: `The shots together say about ${timeS.toFixed(0)} s at this setting, and one shot is one shot: pull it again unchanged before you move.`,
+    text: `The shots together say about ${figure(timeS, 0)} s at this setting, and one shot is one shot: pull it again unchanged before you move.`,
   }),
   nearest: (proof: Proof): Reason => ({
     code: 'nearest',
@@ -228,7 +227,7 @@ export const REASON_WORDS = {
 
 /** Mean, band and probability of a setting, in one sentence. */
 export function proofWords({ meanS, sdS, inWindow }: Proof): string {
-  return `This setting runs ${meanS.toFixed(1)} ± ${(Z_80 * sdS).toFixed(1)} s, ${surePct(inWindow)} % sure that it holds the window.`;
+  return `This setting runs ${figure(meanS, 1)} ± ${figure(Z_80 * sdS, 1)} s, ${surePct(inWindow)} % sure that it holds the window.`;
 }
 
 /** Never "100 % sure". */

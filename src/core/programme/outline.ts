@@ -2,6 +2,7 @@
  * A programme as it is drawn: a lane for pressure over a lane for flow, seconds from the pump along both.
  * Each step is a tread on the lane of what it drives. Pure geometry, for screen and paper alike.
  */
+import { svgPoint } from '../svgPoint';
 import { isPause, levelBefore, MOST, startOf, type Drive, type Programme } from './step';
 
 export interface Box {
@@ -97,26 +98,22 @@ function treadOf(programme: Programme, at: number, { x, y, untilS }: Scale): Tre
   const [fromX, toX, topY] = [x(fromS), x(toS), y(drive, level)];
   const startY = ramp ? y(drive, levelBefore(programme, at)) : topY;
   const riseX = ramp ? x(Math.min(toS, fromS + seconds)) : fromX;
-  const upper = `${point(fromX, startY)}L${point(riseX, topY)}L${point(toX, topY)}`;
+  const upper = `${svgPoint(fromX, startY)}L${svgPoint(riseX, topY)}L${svgPoint(toX, topY)}`;
   const rise = riseX > fromX ? Math.min(1, (toX - fromX) / 2 / (riseX - fromX)) : 1;
   const floor = y(drive, 0);
   const limitY = y('pressure', limitBar ?? 0);
   return {
     drive,
-    area: `M${upper}L${point(toX, floor)}L${point(fromX, floor)}z`,
+    area: `M${upper}L${svgPoint(toX, floor)}L${svgPoint(fromX, floor)}z`,
     edge: `M${upper}`,
     isPause: isPause(step),
     limit:
       drive === 'flow' && limitBar !== undefined
-        ? `M${point(fromX, limitY)}L${point(toX, limitY)}`
+        ? `M${svgPoint(fromX, limitY)}L${svgPoint(toX, limitY)}`
         : null,
     fromX,
     toX,
     topY,
     midY: startY + (topY - startY) * rise,
   };
-}
-
-function point(x: number, y: number): string {
-  return `${x.toFixed(1)} ${y.toFixed(1)}`;
 }

@@ -3,6 +3,7 @@
  * by 1-2 steps and accept the time, small → temperature by 1 °C; weak or strong → ratio.
  * House heuristic.
  */
+import { figure } from '../figure';
 import type { Grinder, Machine } from '../schema/setup';
 import { finerSign, grindWord, roundDial } from '../grinder/dial';
 import { dialMoveWords } from '../grinder/notation';
@@ -91,7 +92,7 @@ function ratioMove({ target }: TasteMoveInput, ratioChange: number): TasteMove {
     variable: 'yieldG',
     from: target.yieldG,
     to,
-    words: `${ratioChange > 0 ? 'Longer' : 'Shorter'}: ${massFigure(target.yieldG)} → ${massWords(to)} in the cup (1:${(to / target.doseG).toFixed(2)}). Grind, dose and temperature stay.`,
+    words: `${ratioChange > 0 ? 'Longer' : 'Shorter'}: ${massFigure(target.yieldG)} → ${massWords(to)} in the cup (1:${figure(to / target.doseG, 2)}). Grind, dose and temperature stay.`,
   };
 }
 

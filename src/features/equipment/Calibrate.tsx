@@ -1,5 +1,6 @@
 'use client';
 
+import { figure } from '@/core/figure';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { UserFault } from '@/core/errors';
@@ -105,17 +106,17 @@ export function Calibrate({
       )}
       {found && (
         <Notice $kind="good" role="status">
-          One step changes a shot of 28 s by {found.secondsPerStep.toFixed(1)} s (80 %: ±{' '}
-          {found.secondsPerStepHalf80.toFixed(1)}); your usual coffee runs 28 s at{' '}
-          {unit === '' ? found.referenceDial.toFixed(1) : written(found.referenceDial)} (±{' '}
-          {[found.referenceDialHalf80.toFixed(1), unit].filter(Boolean).join(' ')}
+          One step changes a shot of 28 s by {figure(found.secondsPerStep, 1)} s (80 %: ±{' '}
+          {figure(found.secondsPerStepHalf80, 1)}); your usual coffee runs 28 s at{' '}
+          {unit === '' ? figure(found.referenceDial, 1) : written(found.referenceDial)} (±{' '}
+          {[figure(found.referenceDialHalf80, 1), unit].filter(Boolean).join(' ')}
           ).{' '}
           <Button
             onPress={() => {
               onTake({
-                secondsPerStep: found.secondsPerStep.toFixed(2),
-                secondsPerStepHalf80: found.secondsPerStepHalf80.toFixed(2),
-                referenceDial: found.referenceDial.toFixed(2),
+                secondsPerStep: figure(found.secondsPerStep, 2),
+                secondsPerStepHalf80: figure(found.secondsPerStepHalf80, 2),
+                referenceDial: figure(found.referenceDial, 2),
               });
               setOpen(false);
             }}

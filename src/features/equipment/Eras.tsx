@@ -13,7 +13,7 @@ import { Choice } from '@/ui/choices';
 import { Faults } from '@/ui/Faults';
 import { FieldGrid, QuantityInput, TextInput } from '@/ui/fields';
 import { useMay } from '@/ui/person';
-import { signed } from '@/ui/signed';
+import { signed } from '@/core/figure';
 import { Small } from '@/ui/type';
 import { useCommand } from '@/ui/useCommand';
 import { useTextForm } from '@/ui/useTextForm';

@@ -1,5 +1,6 @@
 'use client';
 
+import { figure } from '@/core/figure';
 import styled from 'styled-components';
 import { dialWords } from '@/core/grinder/notation';
 import type { StoredGrinder } from '@/data/equipment';
@@ -41,13 +42,13 @@ export function Lesson({ grinder, lesson }: { grinder: StoredGrinder; lesson: Gr
         </dd>
         <dt>A step finer adds</dt>
         <dd>
-          {stepS.toFixed(1)} ± {stepHalf80S.toFixed(1)} s to a shot of 28 s
+          {figure(stepS, 1)} ± {figure(stepHalf80S, 1)} s to a shot of 28 s
         </dd>
         <dt>Like shots scatter by</dt>
         <dd>
-          {scatterPct.toFixed(1)} %
+          {figure(scatterPct, 1)} %
           {people.length > 1 &&
-            `: ${people.map((one) => `${one.name} ${one.scatterPct.toFixed(1)} %`).join(', ')}`}
+            `: ${people.map((one) => `${one.name} ${figure(one.scatterPct, 1)} %`).join(', ')}`}
         </dd>
         <dt>Washed coffee, 28 s</dt>
         <dd>

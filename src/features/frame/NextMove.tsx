@@ -1,5 +1,6 @@
 'use client';
 
+import { figure } from '@/core/figure';
 import { isProvenStatus } from '@/core/advice/types';
 import styled from 'styled-components';
 import { revisedWindow } from '@/core/advice/revise';
@@ -101,8 +102,8 @@ export function NextMove({ bench, releaseId }: { bench: Bench; releaseId: string
       {isLead && offersTrim && <AllowTrim releaseId={releaseId} />}
       {!isProvenStatus(status) && (
         <Expect>
-          Expect <strong>{expect.timeS.toFixed(0)} s</strong> {CLOCK_LABELS[expect.clock]}, likely{' '}
-          {low.toFixed(0)}-{high.toFixed(0)} (8 in 10). {(100 * expect.landing).toFixed(0)} % chance
+          Expect <strong>{figure(expect.timeS, 0)} s</strong> {CLOCK_LABELS[expect.clock]}, likely{' '}
+          {figure(low, 0)}-{figure(high, 0)} (8 in 10). {figure(100 * expect.landing, 0)} % chance
           of hitting the window. Costs {mass(costG, 1)}.
         </Expect>
       )}
@@ -112,9 +113,9 @@ export function NextMove({ bench, releaseId }: { bench: Bench; releaseId: string
           <ul>
             {alternatives.map(({ words, expect: other, costG: otherG }) => (
               <li key={words}>
-                {words}: {other.timeS.toFixed(0)} s ({other.interval80[0].toFixed(0)}-
-                {other.interval80[1].toFixed(0)}), {(100 * other.landing).toFixed(0)} % in the
-                window, costs {mass(otherG, 1)}
+                {words}: {figure(other.timeS, 0)} s ({figure(other.interval80[0], 0)}-
+                {figure(other.interval80[1], 0)}), {figure(100 * other.landing, 0)} % in the window,
+                costs {mass(otherG, 1)}
               </li>
             ))}
           </ul>

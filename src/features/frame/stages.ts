@@ -1,8 +1,8 @@
 /** The stages of a release that exist, each with the state and figure its tab shows. */
+import { figure, signed } from '@/core/figure';
 import { isProvenStatus } from '@/core/advice/types';
 import { easeOf } from '@/core/ease/ease';
 import type { ReleaseView } from '@/views/release';
-import { signed } from '@/ui/signed';
 
 export const STAGES = [
   { path: 'read', verb: 'Read' },
@@ -41,7 +41,7 @@ function statesOf({
   return {
     read: { figure: `ease ${signed(ease.ease)}`, isDone: ease.missing.length === 0 },
     start: {
-      figure: bench ? `1:${bench.draft.recipe.ratio.toFixed(2)}` : 'propose',
+      figure: bench ? `1:${figure(bench.draft.recipe.ratio, 2)}` : 'propose',
       isDone: bench !== null,
     },
     pull: {

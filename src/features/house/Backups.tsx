@@ -1,5 +1,6 @@
 'use client';
 
+import { figure } from '@/core/figure';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { Fault } from '@/core/errors';
@@ -25,7 +26,7 @@ export function Backups({ backups, folder }: { backups: BackupView; folder: stri
     <>
       {good ? (
         <p>
-          Last good backup: <Moment at={good.at} />, {(good.bytes / 1e6).toFixed(1)} MB, {good.file}
+          Last good backup: <Moment at={good.at} />, {figure(good.bytes / 1e6, 1)} MB, {good.file}
         </p>
       ) : (
         <p>No backup was made yet.</p>

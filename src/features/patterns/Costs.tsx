@@ -1,5 +1,6 @@
 'use client';
 
+import { figure } from '@/core/figure';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
@@ -28,7 +29,7 @@ export function Costs({
   const { mass } = useUnits();
   const [open, setOpen] = useState<'shots' | 'spentG'>('shots');
   const proven = dialIns.filter(({ isProven }) => isProven);
-  const format = (value: number) => (open === 'spentG' ? mass(value, 0) : value.toFixed(0));
+  const format = (value: number) => (open === 'spentG' ? mass(value, 0) : figure(value, 0));
   const [older, newer] = halves(proven).map((half) => medianOf(half.map((one) => one[open])));
   return (
     <section>

@@ -1,5 +1,6 @@
 'use client';
 
+import { figure } from '@/core/figure';
 import { PROCESS_LABELS } from '@/core/vocabulary';
 import { SectionTitle, Small, Table, TableHead, TableScroll } from '@/ui/type';
 import type { CupGroup } from '@/views/patterns';
@@ -35,8 +36,8 @@ export function Cups({ groups, exportHref }: { groups: readonly CupGroup[]; expo
                     </td>
                     <td>{releases}</td>
                     <td>{cups}</td>
-                    <td>{liking ? liking.mean.toFixed(1) : ''}</td>
-                    <td>{liking?.half80 ? `± ${liking.half80.toFixed(1)}` : 'one release'}</td>
+                    <td>{liking ? figure(liking.mean, 1) : ''}</td>
+                    <td>{liking?.half80 ? `± ${figure(liking.half80, 1)}` : 'one release'}</td>
                     <td className="words">
                       {notes
                         .map(({ note, found, asked }) => `${note} ${found} of ${asked}`)

@@ -1,5 +1,6 @@
 'use client';
 
+import { figure, signed } from '@/core/figure';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
@@ -9,7 +10,6 @@ import { fahrenheitOf } from '@/core/units';
 import { LazyTimeChart } from '@/ui/charts/LazyTimeChart';
 import { Choice } from '@/ui/choices';
 import { usePerson } from '@/ui/person';
-import { signed } from '@/ui/signed';
 import { SectionTitle, Small, Table, TableHead, TableScroll } from '@/ui/type';
 import { Unfold } from '@/ui/Unfold';
 import type { Newest, ProposalPoint } from '@/views/patterns';
@@ -64,8 +64,8 @@ export function Proposals({
           />
           {rows.length >= 4 && (
             <p style={{ margin: '8px 0' }}>
-              The middle distance between the two was {older!.toFixed(digits)}
-              {unit} over the older half and {newer!.toFixed(digits)}
+              The middle distance between the two was {figure(older!, digits)}
+              {unit} over the older half and {figure(newer!, digits)}
               {unit} over the newer half of {rows.length} releases.
             </p>
           )}
@@ -96,11 +96,11 @@ export function Proposals({
                         </td>
                         <td>{dayWords(point.day)}</td>
                         <td>
-                          {proposed.toFixed(digits)}
+                          {figure(proposed, digits)}
                           {unit}
                         </td>
                         <td>
-                          {decided.toFixed(digits)}
+                          {figure(decided, digits)}
                           {unit}
                         </td>
                         <td>

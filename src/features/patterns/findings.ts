@@ -1,8 +1,8 @@
 /** An effect in words and in the units people read: a tendency with its doubt, never a law. */
+import { figure, isNothing, signed } from '@/core/figure';
 import type { Effect } from '@/core/start/effects';
 import type { Output } from '@/core/start/priors';
 import { F_PER_C, type Units } from '@/core/units';
-import { signed } from '@/ui/signed';
 
 interface Scale {
   readonly label: string;
@@ -40,8 +40,8 @@ export function effectFigure(value: number, output: Output, units: Units): strin
 function amountWords(value: number, output: Output, units: Units): string {
   const { unit, digits, more, less } = scaleOf(output, units);
   const shown = shownEffect(value, output, units);
-  const figure = Math.abs(shown).toFixed(digits);
-  return Number(figure) === 0 ? 'no different' : `${figure}${unit} ${shown > 0 ? more : less}`;
+  const amount = figure(Math.abs(shown), digits);
+  return isNothing(amount) ? 'no different' : `${amount}${unit} ${shown > 0 ? more : less}`;
 }
 
 /** What differs from the trade's rule here, with how sure it is. */

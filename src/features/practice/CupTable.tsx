@@ -1,5 +1,6 @@
 'use client';
 
+import { figure } from '@/core/figure';
 import styled from 'styled-components';
 import type { CupTaste } from '@/core/shot/cupTaste';
 import { Table, TableHead, TableScroll } from '@/ui/type';
@@ -44,7 +45,7 @@ export function CupTable({ sheets }: { sheets: readonly Sheet[] }) {
               <td>{label}</td>
               {sheets.map(({ name, taste }) => (
                 <td key={name}>
-                  <Bar $share={taste[scale] / 10}>{taste[scale].toFixed(1)}</Bar>
+                  <Bar $share={taste[scale] / 10}>{figure(taste[scale], 1)}</Bar>
                 </td>
               ))}
             </tr>

@@ -1,5 +1,6 @@
 'use client';
 
+import { figure } from '@/core/figure';
 import { useState, type FormEvent } from 'react';
 import { DRILL_ANSWERS, type DrillAnswer } from '@/core/practice/drill';
 import { roastWord } from '@/core/vocabulary';
@@ -53,7 +54,7 @@ export function PaperCups({
         {roastWord(roastLevel)} roast, {mass(doseG)} in the basket. A good shot of it was caught in
         three cups, changed every {cupEveryS} s from the first drip, and handed over mixed up.
         Beside them what a café served of the same coffee: {mass(served.yieldG, 0)} in{' '}
-        {served.timeS.toFixed(0)} s.
+        {figure(served.timeS, 0)} s.
       </p>
       <CupTable
         sheets={[

@@ -1,5 +1,6 @@
 'use client';
 
+import { figure } from '@/core/figure';
 import { useState, type FormEvent } from 'react';
 import styled from 'styled-components';
 import { headOf } from '@/core/advice/words';
@@ -173,8 +174,8 @@ export function Round({
             <section>
               <SectionTitle>What it was</SectionTitle>
               <p>
-                The middle of the window lay at dial {truth.idealDial.toFixed(1)}; one step changed
-                the time by {truth.stepPct.toFixed(0)} %. From your first shot the advice would have
+                The middle of the window lay at dial {figure(truth.idealDial, 1)}; one step changed
+                the time by {figure(truth.stepPct, 0)} %. From your first shot the advice would have
                 been {truth.advised.outcome === 'confirmed' ? 'confirmed' : 'out of coffee'} after{' '}
                 {truth.advised.shots.length} shots and {mass(truth.advised.spentG, 0)}.
               </p>

@@ -1,5 +1,6 @@
 'use client';
 
+import { figure } from '@/core/figure';
 import type { PracticeState } from '@/core/practice/play';
 import { useUnits } from '@/ui/person';
 import { SectionTitle, Table, TableHead, TableScroll } from '@/ui/type';
@@ -17,7 +18,7 @@ export function Ways({ yours, advised }: { yours: PracticeState; advised: Practi
         <td>{shot?.dial ?? ''}</td>
         <td>{shot ? massFigure(shot.doseG) : ''}</td>
         <td>{shot?.purgeG ? massFigure(shot.purgeG) : ''}</td>
-        <td>{shot?.timeS.toFixed(1) ?? ''}</td>
+        <td>{shot ? figure(shot.timeS, 1) : ''}</td>
         <td className="words">{mark ? wordsOf(mark) : ''}</td>
       </>
     );

@@ -1,5 +1,6 @@
 'use client';
 
+import { figure } from '@/core/figure';
 import { CLOCK_LABELS } from '@/core/vocabulary';
 import type { RecipeBody } from '@/formats/recipe/document';
 import { MainButton, QuietButton } from '@/ui/Button';
@@ -19,9 +20,9 @@ export function ConfirmPublish({
   return (
     <DialogSheet title={`Publish version ${version}?`} onClose={onClose}>
       <p>
-        <strong>{coffee.name}</strong>: {recipe.doseG.toFixed(1)} → {recipe.yieldG.toFixed(1)} g in{' '}
+        <strong>{coffee.name}</strong>: {figure(recipe.doseG, 1)} → {figure(recipe.yieldG, 1)} g in{' '}
         {recipe.timeS[0]}-{recipe.timeS[1]} s {CLOCK_LABELS[recipe.clock]} at{' '}
-        {recipe.temperatureC.toFixed(1)} °C.
+        {figure(recipe.temperatureC, 1)} °C.
       </p>
       <p>
         Anyone with the address can read it, and this version never changes: a correction is a new

@@ -1,4 +1,5 @@
 /** From what stands on the bench to the body of the next published version. */
+import { figure } from '@/core/figure';
 import { isProvenStatus } from '@/core/advice/types';
 import { doseInForce } from '@/core/advice/setting';
 import { BATCH } from '@/core/entity/batch';
@@ -117,5 +118,5 @@ function measuredWords(temperatureC: number, { machine }: StoredSetup): string {
   const displayC = displayTemperatureC(temperatureC, machine);
   return displayC === null
     ? 'as set on the machine'
-    : `at the group; this machine was set to ${displayC.toFixed(1)} °C`;
+    : `at the group; this machine was set to ${figure(displayC, 1)} °C`;
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import { figure } from '@/core/figure';
 import styled from 'styled-components';
 import { finerSign } from '@/core/grinder/dial';
 import { dialWords } from '@/core/grinder/notation';
@@ -170,5 +171,5 @@ function curveWords(
     Math.abs(point.dial - dial) < Math.abs(best.dial - dial) ? point : best,
   );
   const [low, high] = nearest.interval80;
-  return `At ${written(nearest.dial)}: ${nearest.timeS.toFixed(0)} s, ${likely(low.toFixed(0), high.toFixed(0))}.`;
+  return `At ${written(nearest.dial)}: ${figure(nearest.timeS, 0)} s, ${likely(figure(low, 0), figure(high, 0))}.`;
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import { figure } from '@/core/figure';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { dialWords } from '@/core/grinder/notation';
@@ -105,8 +106,8 @@ export function Ledger({
                   {massFigure(shot.yieldG)}
                   {shot.yieldMl !== undefined && <Rough> {volume(shot.yieldMl)}, rough</Rough>}
                 </td>
-                <td>{shot.timeS.toFixed(1)}</td>
-                <td>{shot.firstDripS?.toFixed(1) ?? ''}</td>
+                <td>{figure(shot.timeS, 1)}</td>
+                <td>{shot.firstDripS === undefined ? '' : figure(shot.firstDripS, 1)}</td>
                 <td>{shot.restDays}</td>
                 <Verdict className="words" data-landed={shot.mark.landed}>
                   {verdictOf(shot, bench, firsts)}

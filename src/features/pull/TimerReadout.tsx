@@ -1,5 +1,6 @@
 'use client';
 
+import { figure } from '@/core/figure';
 import styled from 'styled-components';
 import { useUnits } from '@/ui/person';
 import { Key, readingText } from '@/ui/type';
@@ -126,9 +127,9 @@ export function TimerReadout({
         onClick={timer.advance}
         disabled={live.scale === 'waking'}
         data-phase={phase}
-        aria-label={`Clock ${elapsedS.toFixed(1)} s, ${next}`}
+        aria-label={`Clock ${figure(elapsedS, 1)} s, ${next}`}
       >
-        {elapsedS.toFixed(1)}
+        {figure(elapsedS, 1)}
       </Clock>
       <Hint>
         {isRunning && live.stopsItself ? (
@@ -141,7 +142,7 @@ export function TimerReadout({
             a tap {next}
           </>
         )}
-        {firstDripS !== null && `, first drip ${firstDripS.toFixed(1)} s`}
+        {firstDripS !== null && `, first drip ${figure(firstDripS, 1)} s`}
       </Hint>
       {hasScale && (
         <Scale>

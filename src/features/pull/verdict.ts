@@ -1,4 +1,5 @@
 /** What a shot did, in a few words for the ledger. */
+import { figure } from '@/core/figure';
 import { prepSigns } from '@/core/advice/prep';
 import { BEAN_STATE_LABELS, SEEN_LABELS } from '@/core/vocabulary';
 import type { Bench, BenchShot } from '@/views/release';
@@ -25,8 +26,8 @@ function judgementOf(shot: BenchShot, target: Bench['target']): string {
     mark.otherBeans && 'beans in another state',
     mark.odd && 'odd one out: check puck prep',
     ...prepSigns(shot).map((sign) => SEEN_LABELS[sign].toLowerCase()),
-    time < low && `◂ ${(low - time).toFixed(1)} s fast`,
-    time > high && `${(time - high).toFixed(1)} s slow ▸`,
+    time < low && `◂ ${figure(low - time, 1)} s fast`,
+    time > high && `${figure(time - high, 1)} s slow ▸`,
     mark.isConverted && 'first drip missing',
   ].filter((word) => word !== false);
   return words.length > 0 ? words.join(', ') : 'landed';

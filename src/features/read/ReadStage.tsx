@@ -1,5 +1,6 @@
 'use client';
 
+import { figure, signed } from '@/core/figure';
 import Link from 'next/link';
 import { useState } from 'react';
 import styled from 'styled-components';
@@ -15,7 +16,6 @@ import { NewBatchOffer } from '@/ui/NewBatchOffer';
 import { useMay } from '@/ui/person';
 import { NearestTable } from '@/ui/PastTable';
 import { PushChart } from '@/ui/PushChart';
-import { signed } from '@/ui/signed';
 import { Notice, SectionTitle, StageTitle, labelText } from '@/ui/type';
 import { Batches } from './Batches';
 import { EditRelease } from './EditRelease';
@@ -140,7 +140,7 @@ export function ReadStage({ view, ease, hasBeanMap, nearest }: ReadStageProps) {
           <Missing>
             {ease.missing.map(({ label, narrowsBy }) => (
               <li key={label}>
-                {label}: the band gets ± {narrowsBy.toFixed(2)} narrower
+                {label}: the band gets ± {figure(narrowsBy, 2)} narrower
               </li>
             ))}
           </Missing>

@@ -1,5 +1,6 @@
 'use client';
 
+import { figure } from '@/core/figure';
 import { useRouter } from 'next/navigation';
 import { useState, type FormEvent, type ReactNode } from 'react';
 import styled from 'styled-components';
@@ -150,9 +151,9 @@ export function AcceptForm(props: AcceptFormProps) {
   const { interval80 } = proposal;
   const band = (
     [low, high]: readonly [number, number],
-    show: (value: number) => string = (value) => value.toFixed(0),
+    show: (value: number) => string = (value) => figure(value, 0),
   ) => likely(show(low), show(high));
-  const [shortest, longest] = interval80.ratio.map((ratio) => ratio.toFixed(1));
+  const [shortest, longest] = interval80.ratio.map((ratio) => figure(ratio, 1));
   const ratioBand = likely(`1:${shortest}`, longest!);
   const plate = (
     <Form onSubmit={onSubmit} noValidate aria-label="Proposed recipe">
@@ -274,7 +275,7 @@ function plateWords(text: RecipeText): string {
 function ratioWords({ doseG, yieldG }: RecipeText): string {
   const [dose, cup] = [readNumber(doseG), readNumber(yieldG)];
   return typeof dose === 'number' && typeof cup === 'number' && dose > 0
-    ? `1:${(cup / dose).toFixed(2)}`
+    ? `1:${figure(cup / dose, 2)}`
     : 'ratio unknown';
 }
 

@@ -1,9 +1,9 @@
 /** The five variables of a proposal as people read them. */
+import { figure, signed } from '@/core/figure';
 import type { Proposal } from '@/core/start/propose';
 import type { Pushed } from '@/core/start/pushed';
 import { F_PER_C } from '@/core/units';
 import type { useUnits } from '@/ui/person';
-import { signed } from '@/ui/signed';
 
 export interface Variable {
   readonly title: string;
@@ -38,9 +38,9 @@ export function formatsOf(name: Pushed, { mass, temperature, units }: ReturnType
   const { unit, digits } = VARIABLES[name];
   const format = (value: number) => {
     if (name === 'doseG') return mass(value);
-    if (name === 'ratio') return `1:${value.toFixed(digits)}`;
+    if (name === 'ratio') return `1:${figure(value, digits)}`;
     if (name === 'grindSteps') return `${signed(value, digits)}${unit}`;
-    return name === 'temperatureC' ? temperature(value) : `${value.toFixed(digits)}${unit}`;
+    return name === 'temperatureC' ? temperature(value) : `${figure(value, digits)}${unit}`;
   };
   const formatChange = (value: number) => {
     const shown = name === 'temperatureC' && units.temperature === 'F' ? F_PER_C * value : value;

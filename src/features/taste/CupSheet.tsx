@@ -1,5 +1,6 @@
 'use client';
 
+import { figure } from '@/core/figure';
 import type { FormEvent } from 'react';
 import styled from 'styled-components';
 import type { Commands } from '@/core/command/inputs';
@@ -296,5 +297,5 @@ function extractionWords(tdsPct: string, { doseG, yieldG, yieldMl }: BenchShot):
   const tds = readNumber(tdsPct);
   if (typeof tds !== 'number' || tds <= 0 || (tds / 100) * yieldG > doseG)
     return 'With a TDS reading: strength and extraction';
-  return `${tds.toFixed(1)} % strong, ${extraction({ doseG, yieldG, tdsPct: tds }).extractionPct.toFixed(1)} % extracted${yieldMl === undefined ? '' : ', by volume, rough'}`;
+  return `${figure(tds, 1)} % strong, ${figure(extraction({ doseG, yieldG, tdsPct: tds }).extractionPct, 1)} % extracted${yieldMl === undefined ? '' : ', by volume, rough'}`;
 }

@@ -1,5 +1,6 @@
 'use client';
 
+import { figure } from '@/core/figure';
 import Link from 'next/link';
 import { useState } from 'react';
 import styled from 'styled-components';
@@ -47,7 +48,7 @@ function Tasting({ view, bench, newest }: { view: ReleaseView; bench: Bench; new
   const options = bench.shots
     .map(({ id, number, dial, yieldG, timeS, mark }) => ({
       value: id,
-      label: `Shot ${number}: ${mass(yieldG)} in ${timeS.toFixed(1)} s at ${dialWords(bench.setup.grinder, dial)}${mark.landed ? ', landed' : ''}`,
+      label: `Shot ${number}: ${mass(yieldG)} in ${figure(timeS, 1)} s at ${dialWords(bench.setup.grinder, dial)}${mark.landed ? ', landed' : ''}`,
     }))
     .reverse();
   return (

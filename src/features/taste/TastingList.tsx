@@ -1,5 +1,6 @@
 'use client';
 
+import { figure } from '@/core/figure';
 import styled from 'styled-components';
 import { extraction } from '@/core/extraction/extraction';
 import { tasteDirection } from '@/core/taste/direction';
@@ -81,11 +82,11 @@ export function TastingList({
               <td>{shot.number}</td>
               <td className="words">{tasting.tastedBy}</td>
               <td>{tasting.scales.liking ?? ''}</td>
-              <td>{shot.tdsPct?.toFixed(1) ?? ''}</td>
+              <td>{shot.tdsPct === undefined ? '' : figure(shot.tdsPct, 1)}</td>
               <td>
                 {shot.tdsPct === undefined
                   ? ''
-                  : extraction({ ...shot, tdsPct: shot.tdsPct }).extractionPct.toFixed(1)}
+                  : figure(extraction({ ...shot, tdsPct: shot.tdsPct }).extractionPct, 1)}
                 {shot.tdsPct !== undefined && shot.yieldMl !== undefined && ' by volume, rough'}
               </td>
               <td className="words">{tasting.notesFound.join(', ')}</td>

@@ -1,4 +1,5 @@
 /** Every line of a card as label and words: page, paper and comparison say the same. */
+import { figure } from '@/core/figure';
 import { altitudeWords } from '@/core/coffee/altitude';
 import { dayWords } from '@/core/dayWords';
 import {
@@ -73,11 +74,11 @@ export function cardLines(body: RecipeBody): Readonly<Record<CardLine, string>> 
     Coffee: coffee.name,
     Components: coffee.components.map(componentWords).join('; '),
     Roast: coffee.roastLevel === undefined ? '' : roastWord(coffee.roastLevel),
-    Dose: `${recipe.doseG.toFixed(1)} g`,
-    'In the cup': `${recipe.yieldG.toFixed(1)} g`,
+    Dose: `${figure(recipe.doseG, 1)} g`,
+    'In the cup': `${figure(recipe.yieldG, 1)} g`,
     Time: `${recipe.timeS[0]}-${recipe.timeS[1]} s ${CLOCK_LABELS[recipe.clock]}`,
-    Temperature: `${recipe.temperatureC.toFixed(1)} °C (${fahrenheitOf(recipe.temperatureC).toFixed(0)} °F)`,
-    Ratio: `1:${recipe.ratio.toFixed(2)}`,
+    Temperature: `${figure(recipe.temperatureC, 1)} °C (${figure(fahrenheitOf(recipe.temperatureC), 0)} °F)`,
+    Ratio: `1:${figure(recipe.ratio, 2)}`,
     Tolerances: `dose ± ${tolerance.doseG} g, yield ± ${tolerance.yieldG} g`,
     Programme: `${STYLE_LABELS[body.style]}: ${recipe.programme ?? ''}`,
     'Step by step': stepsWords(recipe),

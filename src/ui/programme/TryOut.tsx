@@ -1,5 +1,7 @@
 'use client';
 
+import { svgPoint } from '@/core/svgPoint';
+import { figure } from '@/core/figure';
 import { useRef, useState } from 'react';
 import styled from 'styled-components';
 import type { Outline } from '@/core/programme/outline';
@@ -76,12 +78,12 @@ function triedWords(
 ): string {
   const { timeS, firstDripS, yieldG, extractionPct, trace } = result;
   const peak = Math.max(...trace.map(({ pressureBar }) => pressureBar));
-  const drip = firstDripS === null ? 'no drip' : `first drip at ${firstDripS.toFixed(0)} s`;
-  const what = `${mass(yieldG)} in ${timeS.toFixed(0)} s, ${drip}, ${peak.toFixed(1)} bar at the peak, extraction ${extractionPct.toFixed(0)} %`;
+  const drip = firstDripS === null ? 'no drip' : `first drip at ${figure(firstDripS, 0)} s`;
+  const what = `${mass(yieldG)} in ${figure(timeS, 0)} s, ${drip}, ${figure(peak, 1)} bar at the peak, extraction ${figure(extractionPct, 0)} %`;
   const reached =
     Math.abs(offBy) <= REACHED_WITHIN
       ? `At the grind that takes the window’s middle: ${what}.`
-      : `No grind brings this programme to ${recipe.centreS.toFixed(0)} s; the nearest gives ${what}.`;
+      : `No grind brings this programme to ${figure(recipe.centreS, 0)} s; the nearest gives ${what}.`;
   return `${reached} Simulated, heuristic: dashed on the drawing. Like shots differ by about ${SCATTER_PCT} % in time.`;
 }
 
@@ -99,10 +101,7 @@ export function TriedLines({ tried, outline }: { tried: Tried; outline: Outline 
   const lineOf = (drive: Drive, levelOf: (point: (typeof trace)[number]) => number) =>
     `M${trace
       .filter(({ timeS }) => timeS <= outline.untilS)
-      .map(
-        (point) =>
-          `${outline.x(point.timeS).toFixed(1)} ${outline.y(drive, levelOf(point)).toFixed(1)}`,
-      )
+      .map((point) => svgPoint(outline.x(point.timeS), outline.y(drive, levelOf(point))))
       .join('L')}`;
   return (
     <g role="img" aria-label="Pressure and flow as simulated">
