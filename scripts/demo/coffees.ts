@@ -16,6 +16,7 @@ export interface DemoRelease {
     readonly name: string;
     readonly serving: 'straight' | 'milk' | 'both';
     readonly promisedNotes: readonly string[];
+    readonly tags?: readonly string[];
     readonly components: readonly Record<string, unknown>[];
     readonly [fact: string]: unknown;
   };
@@ -55,6 +56,7 @@ export const COFFEES = {
       name: 'Las Veredas Rojas',
       serving: 'both',
       promisedNotes: ['red apple', 'panela', 'hazelnut'],
+      tags: ['winter menu'],
       components: single({
         country: 'Colombia',
         region: 'Huila',
@@ -147,6 +149,7 @@ export const COFFEES = {
       name: 'Harbour Lamp',
       serving: 'milk',
       promisedNotes: ['dark chocolate', 'toasted almond'],
+      tags: ['house blend'],
       components: [
         {
           sharePct: 60,
@@ -193,6 +196,7 @@ export const COFFEES = {
       name: 'Late Ferry Decaf',
       serving: 'both',
       promisedNotes: ['brown sugar', 'fig'],
+      tags: ['winter menu', 'evening'],
       components: single({
         country: 'Colombia',
         region: 'Cauca',

@@ -99,3 +99,6 @@ export function rangeWords(name: LimitName): string {
   const separator = min < 0 ? ' to ' : '-';
   return `${min}${separator}${max}${unit ? ` ${unit}` : ''}`;
 }
+
+/** So many releases at once can still be looked over. */
+export const MOST_AT_ONCE = 200;

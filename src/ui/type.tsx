@@ -59,16 +59,18 @@ export const Table = styled.table`
   }
 `;
 
+/** Lines can be put in order by a column; how they are now. */
+interface Sorting {
+  readonly sorted?: 'ascending' | 'descending' | 'none';
+  readonly onSort?: () => void;
+}
+
 /** A figure's column, a column of words, one whose name only a reader of the screen needs, or none. */
-type Column =
+export type Column =
   | string
   | false
-  | {
-      readonly words: string;
-      /** Lines can be put in order by it; how they are now. */
-      readonly sorted?: 'ascending' | 'descending' | 'none';
-      readonly onSort?: () => void;
-    }
+  | ({ readonly words: string } & Sorting)
+  | ({ readonly figures: string } & Sorting)
   | { readonly hidden: string };
 
 /** The name of a column that lines are put in order by. */
@@ -105,15 +107,17 @@ function ColumnHead({ column }: { column: Exclude<Column, false> }) {
         <Hidden>{column.hidden}</Hidden>
       </th>
     );
+  const isWords = 'words' in column;
+  const name = isWords ? column.words : column.figures;
   return (
-    <th scope="col" className="words" aria-sort={column.sorted}>
+    <th scope="col" className={isWords ? 'words' : undefined} aria-sort={column.sorted}>
       {column.onSort ? (
         <Sorter onClick={column.onSort}>
-          {column.words}
+          {name}
           <span aria-hidden="true">{SIGNS[column.sorted ?? 'none']}</span>
         </Sorter>
       ) : (
-        column.words
+        name
       )}
     </th>
   );

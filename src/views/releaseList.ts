@@ -8,6 +8,7 @@ export interface ReleaseLine {
   readonly rowVersion: number;
   readonly serving: Served;
   readonly promisedNotes: readonly string[];
+  readonly tags: readonly string[];
   readonly isArchived: boolean;
   /** Of its newest batch; null where it has none. */
   readonly roastDate: string | null;
@@ -47,10 +48,10 @@ export type Order = 'up' | 'down';
 
 const MATCHING = `
   FROM release l
-  WHERE l.removed_at IS NULL AND l.is_archived = @archived AND l.name LIKE @like ESCAPE '\\'`;
+  WHERE l.removed_at IS NULL AND l.is_archived = @archived AND (l.name LIKE @like ESCAPE '\\' OR EXISTS (SELECT 1 FROM json_each(l.tags) tag WHERE tag.value LIKE @like ESCAPE '\\'))`;
 
 const linesBy = (sort: ReleaseSort, order: Order) => `
-  SELECT l.id, l.name, l.row_version AS rowVersion, l.serving, l.promised_notes AS promisedNotes,
+  SELECT l.id, l.name, l.row_version AS rowVersion, l.serving, l.promised_notes AS promisedNotes, l.tags,
     l.is_archived AS isArchived,
     (SELECT max(b.roast_date) FROM batch b WHERE b.release_id = l.id AND b.removed_at IS NULL) AS roastDate,
     (SELECT max(v.number) FROM recipe_version v WHERE v.release_id = l.id) AS version,
@@ -61,8 +62,12 @@ const linesBy = (sort: ReleaseSort, order: Order) => `
   LIMIT @most OFFSET @skip`;
 
 /** A line as SQLite gives it. */
-type LineRow = Omit<ReleaseLine, 'promisedNotes' | 'isArchived' | 'isPublic' | 'hasBench'> & {
+type LineRow = Omit<
+  ReleaseLine,
+  'promisedNotes' | 'tags' | 'isArchived' | 'isPublic' | 'hasBench'
+> & {
   readonly promisedNotes: string;
+  readonly tags: string;
   readonly isArchived: 0 | 1;
   readonly isPublic: 0 | 1;
   readonly hasBench: 0 | 1;
@@ -102,6 +107,7 @@ export function readReleaseList(db: Db, search: Search): ReleaseListView {
     lines: rows.map((row) => ({
       ...row,
       promisedNotes: JSON.parse(row.promisedNotes) as string[],
+      tags: JSON.parse(row.tags) as string[],
       isArchived: Boolean(row.isArchived),
       isPublic: Boolean(row.isPublic),
       hasBench: Boolean(row.hasBench),

@@ -1,11 +1,13 @@
 /** The whole house on one page: every release as it stands today and what it asks for. */
-import { isProvenStatus } from '@/core/advice/types';
+import { doseInForce } from '@/core/advice/setting';
+import { isProvenStatus, type AdviceStatus } from '@/core/advice/types';
 import { checkDays, gramsPerCheck } from '@/core/rest/checkPlan';
 import { LIMITS } from '@/core/limits';
 import { addDays, daysBetween } from '@/core/rest/day';
-import { REST_SCHOOLS } from '@/core/vocabulary';
+import { REST_SCHOOLS, type Clock } from '@/core/vocabulary';
 import { restSpan, type RestSpan } from '@/core/rest/rest';
 import { headOf } from '@/core/advice/words';
+import { dialWords } from '@/core/grinder/notation';
 import { dueOf, type Due, type Standing } from '@/core/due/due';
 import { METRIC, type Units } from '@/core/units';
 import { runThrough } from '@/core/runThrough';
@@ -22,6 +24,8 @@ export interface Standings {
   readonly due: readonly Due[];
   /** The batch the last recipe can be carried over to. */
   readonly toCarry: string | null;
+  /** The setting the bench stands at; null before there is a recipe. */
+  readonly setting: OpenSetting | null;
   /** Batches that can still be used, or whose recipe is public. */
   readonly active: readonly BatchView[];
 }
@@ -76,8 +80,47 @@ function* standingsInSteps(
     if (active.length === 0) return [];
     const { id, name } = view.release;
     const due = dueOf(standingOf(house, view, today));
-    return [{ id, name, due, toCarry: view.newBatch?.batchId ?? null, active }];
+    return [
+      {
+        id,
+        name,
+        due,
+        toCarry: view.newBatch?.batchId ?? null,
+        setting: view.bench && settingOf(view.bench),
+        active,
+      },
+    ];
   });
+}
+
+/** What a hand at the machine sets and aims at. */
+export interface OpenSetting {
+  readonly doseG: number;
+  readonly yieldG: number;
+  readonly timeS: readonly [number, number];
+  readonly clock: Clock;
+  readonly temperatureC: number;
+  /** Of the next shot, as the grinder writes it. */
+  readonly dialWords: string;
+  readonly setupName: string;
+  readonly status: AdviceStatus;
+  readonly batchId: string;
+}
+
+function settingOf({ draft, shots, setup, advice }: Bench): OpenSetting {
+  const { yieldG, timeS, clock, temperatureC } = draft.recipe;
+  const last = shots.at(-1);
+  return {
+    doseG: doseInForce(last?.draftId === draft.id ? last : undefined, draft.recipe),
+    yieldG,
+    timeS,
+    clock,
+    temperatureC,
+    dialWords: dialWords(setup.grinder, advice.setting.dial),
+    setupName: setup.name,
+    status: advice.status,
+    batchId: draft.batchId,
+  };
 }
 
 /** No school lets any batch be used for longer, with the days it stays on the page after it faded. */

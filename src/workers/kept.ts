@@ -5,6 +5,6 @@ export const KEPT_PARTS = 'kettlebrand parts';
 /** Parts of the program; their names change with what is in them. */
 export const PART_ADDRESS = '/_next/static/';
 
-/** Today and the stages of a release; settings and people are never kept. */
+/** Today, what is open and the stages of a release; settings and people are never kept. */
 export const isKeptPage = (path: string): boolean =>
-  /^\/(releases\/[0-9a-f]+\/(read|start|pull|taste|publish))?$/.test(path);
+  /^\/(open|releases\/[0-9a-f]+\/(read|start|pull|taste|publish))?$/.test(path);

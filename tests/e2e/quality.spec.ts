@@ -37,6 +37,7 @@ async function addresses(page: Page): Promise<string[]> {
     '/',
     '/releases',
     '/releases/new',
+    '/open',
     '/patterns',
     '/practice',
     '/programmes',

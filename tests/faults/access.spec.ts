@@ -211,6 +211,7 @@ async function lookForWrites(page: Page): Promise<void> {
     '/equipment',
     '/house',
     '/house/rules',
+    '/open',
     '/patterns',
     '/practice',
     '/programmes',

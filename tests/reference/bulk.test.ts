@@ -50,6 +50,17 @@ it('none is changed where one cannot be, and the undo leaves all where one was c
   expect(findRelease(db, ids[0])!.serving).toBe('milk');
 });
 
+it('tags are added to several, found by, and exported with the ticked ones alone', () => {
+  const { db, ids } = threeReleases();
+  send(db, 'editReleases', { releaseIds: ids.slice(1), addTags: ['winter menu', 'winter menu'] });
+  expect(findRelease(db, ids[1])!.tags).toEqual(['winter menu']);
+  const found = readReleaseList(db, { q: 'WINTER' });
+  expect(found.lines.map(({ name }) => name).sort()).toEqual(['Second', 'Third']);
+  const exported = [...exportSheet(db, 'releases', [ids[1]])];
+  const at = exported[0]!.indexOf('tags');
+  expect(exported.slice(1).map((row) => [row[0], row[at]])).toEqual([['Second', 'winter menu']]);
+});
+
 it('an archived release leaves Today and the switcher, and nothing else', () => {
   const { db, ids } = threeReleases();
   const house = findHouse(db)!;

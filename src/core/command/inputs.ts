@@ -156,6 +156,7 @@ export interface Commands {
       readonly releaseIds: readonly string[];
       readonly serving?: string;
       readonly addNotes?: readonly string[];
+      readonly addTags?: readonly string[];
       readonly isArchived?: boolean;
     };
     answers: Edited;

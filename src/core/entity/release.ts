@@ -30,6 +30,15 @@ export const RELEASE = {
     isPublished: true,
     headers: ['notes', 'promised notes', 'tasting notes', 'flavour notes', 'flavor notes'],
   }),
+  /** A menu, a season, a customer: lists are narrowed by them. */
+  tags: notes({
+    label: 'Tags',
+    oneLabel: 'A tag',
+    hint: 'The house’s own, separated by commas: a menu, a season',
+    most: 12,
+    unsaid: [],
+    headers: ['tags', 'labels'],
+  }),
   pricePerKg: quantity('pricePerKg', {
     hint: 'This coffee’s own; empty for the house’s usual',
     step: 1,

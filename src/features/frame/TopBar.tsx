@@ -160,6 +160,7 @@ const PLACES = [
 
 const MENU = [
   { href: '/', words: 'Today' },
+  { href: '/open', words: 'Open today' },
   { href: '/releases', words: 'Releases' },
   ...PLACES,
 ] as const;

@@ -24,6 +24,7 @@ export interface PaletteInput {
 
 const PLACES = [
   { href: '/', words: 'Today', duty: 'self' },
+  { href: '/open', words: 'Open today: what to pull, and how', duty: 'self' },
   { href: '/find', words: 'Find anything', duty: 'self' },
   { href: '/releases', words: 'Releases', duty: 'self' },
   { href: '/releases/new', words: 'New release', duty: 'lead' },

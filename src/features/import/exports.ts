@@ -2,7 +2,7 @@
 import { dialWords, type Notation } from '@/core/grinder/notation';
 import type { Db } from '@/data/database';
 import { allRows } from '@/data/many';
-import { listReleases } from '@/data/releases';
+import { findReleases, listReleases } from '@/data/releases';
 import { listSetups } from '@/data/setups';
 import { completeShot, SHOT_COLUMNS as SHOT_SELECT } from '@/data/shots';
 import { completeTasting, TASTING_COLUMNS as TASTING_SELECT } from '@/data/tastings';
@@ -18,15 +18,22 @@ import { SHEETS } from './sheets';
 
 type Row = Readonly<Record<string, Cell>>;
 
+/** Of these releases alone; null is all of them. */
+export type Only = readonly string[] | null;
+
 /** Header and rows of a sheet, in the order of its columns, as they are read. */
-export function* exportSheet(db: Db, sheet: SheetName): Generator<(string | number)[]> {
+export function* exportSheet(
+  db: Db,
+  sheet: SheetName,
+  only: Only = null,
+): Generator<(string | number)[]> {
   const { columns } = SHEETS[sheet];
   const names = Object.keys(columns);
   yield names.map((name) => columns[name]!.headers[0]!);
-  for (const row of ROWS[sheet](db)) yield names.map((name) => row[name] ?? '');
+  for (const row of ROWS[sheet](db, only)) yield names.map((name) => row[name] ?? '');
 }
 
-const ROWS: Readonly<Record<SheetName, (db: Db) => Iterable<Row>>> = {
+const ROWS: Readonly<Record<SheetName, (db: Db, only: Only) => Iterable<Row>>> = {
   releases: releaseRows,
   recipes: recipeRows,
   shots: shotRows,
@@ -34,15 +41,17 @@ const ROWS: Readonly<Record<SheetName, (db: Db) => Iterable<Row>>> = {
 };
 
 /** A row for each component of each batch. */
-function* releaseRows(db: Db): Generator<Row> {
-  for (const release of listReleases(db))
+function* releaseRows(db: Db, only: Only): Generator<Row> {
+  for (const release of only ? findReleases(db, only) : listReleases(db))
     for (const batch of release.batches)
       for (const component of release.components)
         yield writeCells(RELEASE_SHEET, release, batch, component);
 }
 
-function* recipeRows(db: Db): Generator<Row> {
-  for (const { name, roastDate, draft, setup, dial, decidedAt } of listEnded(db))
+function* recipeRows(db: Db, only: Only): Generator<Row> {
+  const isAsked = isIn(only);
+  for (const { name, roastDate, draft, setup, dial, decidedAt } of listEnded(db)) {
+    if (!isAsked(draft.releaseId)) continue;
     yield writeCells(RECIPE_SHEET, draft.recipe, {
       release: name,
       roastDate,
@@ -52,6 +61,12 @@ function* recipeRows(db: Db): Generator<Row> {
       dial: dial === null ? undefined : dialCell(setup.grinder, dial),
       why: draft.why,
     });
+  }
+}
+
+function isIn(only: Only): (releaseId: string) => boolean {
+  const asked = only && new Set(only);
+  return (releaseId) => asked === null || asked.has(releaseId);
 }
 
 /** A dial as its grinder writes it; a figure where that is a number. */
@@ -70,6 +85,7 @@ const PLACED = `
 /** What is known of a row before the row itself is read. */
 interface Place {
   readonly id: string;
+  readonly releaseId: string;
   readonly release: string;
   readonly roastDate: string;
   readonly setup: string;
@@ -77,7 +93,7 @@ interface Place {
   readonly pulledAt: string;
 }
 const PLACE_COLUMNS = `
-  l.name AS release, b.roast_date AS roastDate, u.name AS setup, d.style AS style,
+  l.id AS releaseId, l.name AS release, b.roast_date AS roastDate, u.name AS setup, d.style AS style,
   s.pulled_at AS pulledAt`;
 
 const placeOf = ({ release, roastDate, setup, style, pulledAt }: Place) => ({
@@ -93,8 +109,13 @@ const placeOf = ({ release, roastDate, setup, style, pulledAt }: Place) => ({
 const PAGE = 500;
 
 /** Places in their order, each with its row; `rows` takes the ids of a page as JSON. */
-function* inPages(db: Db, places: string, rows: string): Generator<[Place, unknown]> {
-  const all = allRows(db, places) as Place[];
+function* inPages(
+  db: Db,
+  only: Only,
+  { places, rows }: { places: string; rows: string },
+): Generator<[Place, unknown]> {
+  const isAsked = isIn(only);
+  const all = (allRows(db, places) as Place[]).filter(({ releaseId }) => isAsked(releaseId));
   for (let at = 0; at < all.length; at += PAGE) {
     const page = all.slice(at, at + PAGE);
     const found = allRows(db, rows, JSON.stringify(page.map(({ id }) => id)));
@@ -104,14 +125,13 @@ function* inPages(db: Db, places: string, rows: string): Generator<[Place, unkno
 
 const IN_PAGE_ORDER = 'FROM json_each(?) page CROSS JOIN';
 
-function* shotRows(db: Db): Generator<Row> {
+function* shotRows(db: Db, only: Only): Generator<Row> {
   const grinders = new Map(listSetups(db).map(({ name, grinder }) => [name, grinder]));
-  const rows = inPages(
-    db,
-    `SELECT s.id, ${PLACE_COLUMNS} FROM shot s ${PLACED}`,
-    `SELECT ${SHOT_SELECT} ${IN_PAGE_ORDER} shot s ON s.id = page.value
+  const rows = inPages(db, only, {
+    places: `SELECT s.id, ${PLACE_COLUMNS} FROM shot s ${PLACED}`,
+    rows: `SELECT ${SHOT_SELECT} ${IN_PAGE_ORDER} shot s ON s.id = page.value
      JOIN person p ON p.id = s.pulled_by ORDER BY page.key`,
-  );
+  });
   for (const [place, row] of rows) {
     const shot = completeShot(Object.assign(row as object, { roastDate: place.roastDate }));
     yield writeCells(SHOT_SHEET, shot, placeOf(place), {
@@ -121,14 +141,13 @@ function* shotRows(db: Db): Generator<Row> {
   }
 }
 
-function* tastingRows(db: Db): Generator<Row> {
-  const rows = inPages(
-    db,
-    `SELECT t.id, ${PLACE_COLUMNS} FROM tasting t JOIN shot s ON s.id = t.shot_id AND t.removed_at IS NULL
+function* tastingRows(db: Db, only: Only): Generator<Row> {
+  const rows = inPages(db, only, {
+    places: `SELECT t.id, ${PLACE_COLUMNS} FROM tasting t JOIN shot s ON s.id = t.shot_id AND t.removed_at IS NULL
      ${PLACED}, t.tasted_at, t.rowid`,
-    `SELECT ${TASTING_SELECT} ${IN_PAGE_ORDER} tasting t ON t.id = page.value
+    rows: `SELECT ${TASTING_SELECT} ${IN_PAGE_ORDER} tasting t ON t.id = page.value
      JOIN person p ON p.id = t.tasted_by ORDER BY page.key`,
-  );
+  });
   for (const [place, row] of rows) {
     const { scales, ...tasting } = completeTasting(row);
     yield writeCells(TASTING_SHEET, tasting, scales, placeOf(place), {

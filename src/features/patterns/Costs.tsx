@@ -12,6 +12,7 @@ import { useUnits } from '@/ui/person';
 import { SectionTitle, Small, Table, TableHead, TableScroll } from '@/ui/type';
 import { Unfold } from '@/ui/Unfold';
 import type { CostPoint, Newest } from '@/views/patterns';
+import { useOrder } from '@/ui/useOrder';
 import { newestWords } from './newestWords';
 
 const SHOWN = [
@@ -28,6 +29,16 @@ export function Costs({
   const router = useRouter();
   const { mass } = useUnits();
   const [open, setOpen] = useState<'shots' | 'spentG'>('shots');
+  const ordered = useOrder(dialIns, {
+    by: {
+      name: ({ name }) => name,
+      day: ({ day }) => day,
+      shots: ({ shots }) => shots,
+      spentG: (one) => one.spentG,
+      ended: ({ isProven }) => (isProven ? 'proven' : 'not proven'),
+    },
+    down: ['day', 'shots', 'spentG'],
+  });
   const proven = dialIns.filter(({ isProven }) => isProven);
   const format = (value: number) => (open === 'spentG' ? mass(value, 0) : figure(value, 0));
   const [older, newer] = halves(proven).map((half) => medianOf(half.map((one) => one[open])));
@@ -65,10 +76,16 @@ export function Costs({
               <TableScroll aria-label="Shots and coffee to a proven setting">
                 <Table>
                   <TableHead
-                    columns={['Release', 'Begun', 'Shots', 'Coffee', { words: 'Ended' }]}
+                    columns={[
+                      ordered.head('name', { words: 'Release' }),
+                      ordered.head('day', { figures: 'Begun' }),
+                      ordered.head('shots', { figures: 'Shots' }),
+                      ordered.head('spentG', { figures: 'Coffee' }),
+                      ordered.head('ended', { words: 'Ended' }),
+                    ]}
                   />
                   <tbody>
-                    {dialIns.map((one, i) => (
+                    {ordered.rows.map((one, i) => (
                       <tr key={i}>
                         <td>
                           <Link href={`/releases/${one.releaseId}/pull`}>{one.name}</Link>

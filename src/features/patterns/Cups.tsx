@@ -3,12 +3,22 @@
 import { figure } from '@/core/figure';
 import { PROCESS_LABELS } from '@/core/vocabulary';
 import { SectionTitle, Small, Table, TableHead, TableScroll } from '@/ui/type';
+import { useOrder } from '@/ui/useOrder';
 import type { CupGroup } from '@/views/patterns';
 
 const ROASTS = { light: 'light', medium: 'medium', dark: 'dark', unknown: 'roast not known' };
 
 /** Which likings and notes go with which process and roast. */
 export function Cups({ groups, exportHref }: { groups: readonly CupGroup[]; exportHref: string }) {
+  const { rows, head } = useOrder(groups, {
+    by: {
+      coffee: ({ process, roast }) => `${PROCESS_LABELS[process]}, ${ROASTS[roast]}`,
+      releases: ({ releases }) => releases,
+      cups: ({ cups }) => cups,
+      liking: ({ liking }) => liking?.mean,
+    },
+    down: ['releases', 'cups', 'liking'],
+  });
   return (
     <section>
       <SectionTitle as="h2">What the cups said, by process and roast</SectionTitle>
@@ -20,16 +30,16 @@ export function Cups({ groups, exportHref }: { groups: readonly CupGroup[]; expo
             <Table>
               <TableHead
                 columns={[
-                  { words: 'Coffee' },
-                  'Releases',
-                  'Cups',
-                  'Liking',
+                  head('coffee', { words: 'Coffee' }),
+                  head('releases', { figures: 'Releases' }),
+                  head('cups', { figures: 'Cups' }),
+                  head('liking', { figures: 'Liking' }),
                   'Likely (8 in 10)',
                   { words: 'Promised notes that were found' },
                 ]}
               />
               <tbody>
-                {groups.map(({ process, roast, releases, cups, liking, notes }) => (
+                {rows.map(({ process, roast, releases, cups, liking, notes }) => (
                   <tr key={`${process} ${roast}`}>
                     <td>
                       {PROCESS_LABELS[process]}, {ROASTS[roast]}

@@ -13,6 +13,7 @@ import { usePerson } from '@/ui/person';
 import { SectionTitle, Small, Table, TableHead, TableScroll } from '@/ui/type';
 import { Unfold } from '@/ui/Unfold';
 import type { Newest, ProposalPoint } from '@/views/patterns';
+import { useOrder } from '@/ui/useOrder';
 import { newestWords } from './newestWords';
 
 const SHOWN = ['lnRatio', 'temperatureC', 'grindSteps'] as const;
@@ -44,6 +45,17 @@ export function Proposals({
     if (!value) return [];
     const [proposed, decided] = [figureOf(value[0]), figureOf(value[1])];
     return [{ point, proposed, decided, off: decided - proposed }];
+  });
+  const ordered = useOrder(rows, {
+    by: {
+      name: ({ point }) => point.name,
+      day: ({ point }) => point.day,
+      proposed: ({ proposed }) => proposed,
+      decided: ({ decided }) => decided,
+      // By how far, whichever way.
+      off: ({ off }) => Math.abs(off),
+    },
+    down: ['day', 'off'],
   });
   const [older, newer] = halves(rows).map((half) => medianOf(half.map(({ off }) => Math.abs(off))));
   return (
@@ -87,9 +99,17 @@ export function Proposals({
             {() => (
               <TableScroll aria-label="Proposed and published">
                 <Table>
-                  <TableHead columns={['Release', 'Decided', 'Proposed', 'Published', 'Off by']} />
+                  <TableHead
+                    columns={[
+                      ordered.head('name', { words: 'Release' }),
+                      ordered.head('day', { figures: 'Decided' }),
+                      ordered.head('proposed', { figures: 'Proposed' }),
+                      ordered.head('decided', { figures: 'Published' }),
+                      ordered.head('off', { figures: 'Off by' }),
+                    ]}
+                  />
                   <tbody>
-                    {rows.map(({ point, proposed, decided, off }) => (
+                    {ordered.rows.map(({ point, proposed, decided, off }) => (
                       <tr key={point.releaseId}>
                         <td>
                           <Link href={`/releases/${point.releaseId}`}>{point.name}</Link>

@@ -9,6 +9,7 @@ import type { Bench } from '@/views/release';
 import { Button, QuietButton } from '@/ui/Button';
 import { useUnits } from '@/ui/person';
 import { Ledgered, SectionTitle, Small, Table, TableHead } from '@/ui/type';
+import { useOrder } from '@/ui/useOrder';
 import { CorrectShot } from './CorrectShot';
 import { verdictOf } from './verdict';
 
@@ -68,8 +69,18 @@ export function Ledger({
   const [correctedId, setCorrected] = useState<string | null>(null);
   const corrected = shots.find(({ id }) => id === correctedId);
   const earlierShots = shotCount - shots.length;
-  const newest = [...shots].reverse();
-  const shown = isWhole ? newest : newest.slice(0, AT_FIRST);
+  const { rows, head } = useOrder([...shots].reverse(), {
+    by: {
+      number: ({ number }) => number,
+      dial: ({ dial }) => dial,
+      doseG: ({ doseG }) => doseG,
+      yieldG: ({ yieldG }) => yieldG,
+      timeS: ({ timeS }) => timeS,
+      firstDripS: ({ firstDripS }) => firstDripS,
+      restDays: ({ restDays }) => restDays,
+    },
+  });
+  const shown = isWhole ? rows : rows.slice(0, AT_FIRST);
   const { mass, massFigure, volume } = useUnits();
   return (
     <section>
@@ -82,13 +93,13 @@ export function Ledger({
         <Table>
           <TableHead
             columns={[
-              'Shot',
-              'Dial',
-              'Dose, g',
-              'Yield, g',
-              'Time, s',
-              'First drip, s',
-              'Day',
+              head('number', { figures: 'Shot' }),
+              head('dial', { figures: 'Dial' }),
+              head('doseG', { figures: 'Dose, g' }),
+              head('yieldG', { figures: 'Yield, g' }),
+              head('timeS', { figures: 'Time, s' }),
+              head('firstDripS', { figures: 'First drip, s' }),
+              head('restDays', { figures: 'Day' }),
               { words: 'What it did' },
               { hidden: 'Correct or delete' },
             ]}

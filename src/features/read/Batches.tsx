@@ -20,6 +20,7 @@ import { SectionTitle, Small, Table, TableScroll, TableHead } from '@/ui/type';
 import { offerEditUndo, offerUndo } from '@/ui/undo';
 import { useCommand } from '@/ui/useCommand';
 import { useRowForm } from '@/ui/useRowForm';
+import { useOrder } from '@/ui/useOrder';
 import { BatchFields } from './BatchFields';
 import { ColourReading } from './ColourReading';
 import { EMPTY_BATCH, SHOWN_BATCH, type BatchText } from './releaseForm';
@@ -59,6 +60,15 @@ export function Batches({
   const { submit, faults } = useCommand();
   const edited = batches.find(({ id }) => id === open);
   const known = FIGURES.filter(({ name }) => batches.some((batch) => batch[name] !== undefined));
+  const ordered = useOrder(batches, {
+    by: {
+      roasted: ({ roastDate }) => roastDate,
+      roast: ({ roast }) => roast.level,
+      left: ({ leftG }) => leftG,
+      rest: ({ rest }) => rest.restDays,
+    },
+    down: ['roasted', 'left', 'rest'],
+  });
   const takeAway = async ({ id, roastDate }: BatchView) => {
     const answer = await submit('takeAway', { what: 'batch', id });
     if (answer.ok)
@@ -75,16 +85,16 @@ export function Batches({
         <Table>
           <TableHead
             columns={[
-              'Roasted',
-              { words: 'Roast' },
+              ordered.head('roasted', { words: 'Roasted' }),
+              ordered.head('roast', { words: 'Roast' }),
               ...known.map(({ label }) => label),
-              'Sample left',
-              { words: 'Rest' },
+              ordered.head('left', { figures: 'Sample left' }),
+              ordered.head('rest', { words: 'Rest' }),
               isLead ? 'Change' : '',
             ]}
           />
           <tbody>
-            {batches.map((batch) => (
+            {ordered.rows.map((batch) => (
               <Row
                 key={batch.id}
                 batch={batch}

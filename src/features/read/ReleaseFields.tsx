@@ -140,6 +140,7 @@ function ComponentFields({
 const RARE = ['harvest', 'lot', 'certification', 'cupScore', 'moisturePct'] as const;
 /** What a bag says beside what the models take. */
 const MORE = [
+  'tags',
   'doseSchool',
   'pricePerKg',
   'contains',
@@ -153,6 +154,6 @@ function moreLabel(text: ReleaseText): string {
     RELEASE[name].label.toLowerCase(),
   );
   return said.length === 0
-    ? 'Dose, price, allergens, suggested recipe, story, notes'
+    ? 'Tags, dose, price, allergens, suggested recipe, story, notes'
     : `Also said: ${said.join(', ')}`;
 }

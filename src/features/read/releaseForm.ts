@@ -50,7 +50,9 @@ export function typedSumPct(components: readonly ComponentText[]): number | null
 
 /** Fields that show their own faults; any other fault is listed under the form. */
 export const SHOWN_RELEASE = [
-  ...shownFields(RELEASE).filter((field) => field !== 'name' && field !== 'promisedNotes'),
+  ...shownFields(RELEASE).filter(
+    (field) => RELEASE[field as keyof typeof RELEASE].kind !== 'notes' && field !== 'name',
+  ),
   'release.name',
   ...shownFields(COMPONENT),
 ];

@@ -1,7 +1,7 @@
 'use client';
 
 import Link from 'next/link';
-import { useRef, useState } from 'react';
+import { Fragment, useRef, useState } from 'react';
 import styled from 'styled-components';
 import { OwnKey } from '@/ui/OwnKey';
 import { dayWords } from '@/core/dayWords';
@@ -14,7 +14,7 @@ import { Faults } from '@/ui/Faults';
 import { SelectInput, TextInput } from '@/ui/fields';
 import { Page } from '@/ui/Page';
 import { useMay } from '@/ui/person';
-import { Small, StageTitle, Table, TableHead, TableScroll } from '@/ui/type';
+import { Small, StageTitle, Table, TableHead, Ledgered } from '@/ui/type';
 import { offerEditUndo } from '@/ui/undo';
 import { useCommand } from '@/ui/useCommand';
 import { useKeys } from '@/ui/useKeys';
@@ -27,10 +27,50 @@ const Bar = styled.section`
   align-items: end;
 `;
 
+/** Where there is little room, what can be done to the ticked ones waits until one is. */
+const ForTicked = styled(Bar)`
+  @media (max-width: 640px) {
+    &[data-none='true'] > :not(:first-child) {
+      display: none;
+    }
+  }
+`;
+
 const Act = styled.div`
   display: flex;
   gap: 8px;
   align-items: end;
+`;
+
+/** On a phone each release is a card: its name, what is known of it, its words. */
+const List = styled(Ledgered)`
+  @media (max-width: 640px) {
+    thead tr {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 2px 8px;
+    }
+
+    th:is(:first-child, :nth-child(n + 6)) {
+      display: none;
+    }
+
+    tbody tr {
+      grid-template-columns: 40px 1fr 1fr;
+    }
+
+    td:nth-child(n + 5) {
+      grid-column: 2 / -1;
+    }
+
+    td:nth-child(2) {
+      grid-column: 2 / -1;
+    }
+
+    td:nth-child(3) {
+      grid-column: 2;
+    }
+  }
 `;
 
 /** A tick large enough for a thumb. */
@@ -48,7 +88,14 @@ const SHOWS = [
 const SERVINGS = SERVED.map((value) => ({ value, label: SERVED_LABELS[value] }));
 
 /** Every release in a line; several are changed at once. */
-export function ReleasesPage({ view }: { view: ReleaseListView }) {
+export function ReleasesPage({
+  view,
+  sheets,
+}: {
+  view: ReleaseListView;
+  /** That the ticked ones can be exported as. */
+  sheets: readonly Sheet[];
+}) {
   const { words: asked, shows, lines, archived, count, page, pages } = view;
   const isLead = useMay('lead');
   const { choose, isChoosing } = useQuestion();
@@ -69,7 +116,7 @@ export function ReleasesPage({ view }: { view: ReleaseListView }) {
       <StageTitle as="h1">Releases</StageTitle>
       <Bar aria-label="Narrow to">
         <TextInput
-          label="Name holds"
+          label="Name or tag holds"
           value={words}
           onChange={(next) => {
             setWords(next);
@@ -90,13 +137,14 @@ export function ReleasesPage({ view }: { view: ReleaseListView }) {
         <Changes
           chosen={chosen}
           isArchive={shows === 'archived'}
+          sheets={sheets}
           onDone={() => setTicked(new Set())}
         />
       )}
       {lines.length === 0 ? (
         <p>
           {asked !== ''
-            ? 'No release here has a name like that. Try fewer letters.'
+            ? 'No release here has a name or tag like that. Try fewer letters.'
             : shows === 'archived'
               ? 'No release is archived. Tick those the house is done with, and archive them.'
               : 'No release yet. '}
@@ -131,19 +179,54 @@ export function ReleasesPage({ view }: { view: ReleaseListView }) {
   );
 }
 
+/** Words that can be added to the lists of several releases. */
+const ADDED = [
+  { key: 'addTags', label: 'Tags to add', button: 'Add tags', done: 'tagged' },
+  { key: 'addNotes', label: 'Promised notes to add', button: 'Add notes', done: 'notes added' },
+] as const;
+
+const listed = (text: string): string[] =>
+  text
+    .split(',')
+    .map((word) => word.trim())
+    .filter((word) => word !== '');
+
+interface Sheet {
+  readonly name: string;
+  readonly label: string;
+}
+
+/** The ticked ones as sheets that can be brought in again. */
+function Exports({ ids, sheets }: { ids: readonly string[]; sheets: readonly Sheet[] }) {
+  const hrefOf = (sheet: string) => `/api/exports/${sheet}?releases=${ids.join(',')}`;
+  return (
+    <Small>
+      Export as CSV:{' '}
+      {sheets.map(({ name, label }, i) => (
+        <Fragment key={name}>
+          {i > 0 && ', '}
+          <a href={hrefOf(name)}>{label.toLowerCase()}</a>
+        </Fragment>
+      ))}
+    </Small>
+  );
+}
+
 /** What can be done to the ticked ones. */
 function Changes({
   chosen,
   isArchive,
+  sheets,
   onDone,
 }: {
   chosen: readonly ReleaseLine[];
   isArchive: boolean;
+  sheets: readonly Sheet[];
   onDone: () => void;
 }) {
   const { submit, faults, faultOf, isBusy } = useCommand();
   const [serving, setServing] = useState<Served>('both');
-  const [notes, setNotes] = useState('');
+  const [words, setWords] = useState({ addNotes: '', addTags: '' });
   const first = useRef<HTMLSelectElement>(null);
   useKeys({ c: { words: 'change those ticked', act: () => first.current?.focus() } });
   const count = chosen.length === 1 ? '1 release' : `${chosen.length} releases`;
@@ -155,12 +238,8 @@ function Changes({
     onDone();
   };
   const isIdle = chosen.length === 0 || isBusy;
-  const addNotes = notes
-    .split(',')
-    .map((note) => note.trim())
-    .filter((note) => note !== '');
   return (
-    <Bar aria-label="Change those ticked">
+    <ForTicked aria-label="Change those ticked" data-none={chosen.length === 0}>
       <Small role="status">
         {chosen.length === 0 ? 'None ticked' : `${count} ticked`} <OwnKey of="c" />
       </Small>
@@ -179,20 +258,27 @@ function Changes({
           Set served
         </Button>
       </Act>
-      <Act>
-        <TextInput
-          label="Promised notes to add"
-          value={notes}
-          onChange={setNotes}
-          fault={faultOf('addNotes')}
-        />
-        <Button
-          isDisabled={isIdle || addNotes.length === 0}
-          onPress={() => void change({ addNotes }, 'notes added').then(() => setNotes(''))}
-        >
-          Add notes
-        </Button>
-      </Act>
+      {ADDED.map(({ key, label, button, done }) => {
+        const more = listed(words[key]);
+        return (
+          <Act key={key}>
+            <TextInput
+              label={label}
+              value={words[key]}
+              onChange={(next) => setWords({ ...words, [key]: next })}
+              fault={faultOf(key)}
+            />
+            <Button
+              isDisabled={isIdle || more.length === 0}
+              onPress={() =>
+                void change({ [key]: more }, done).then(() => setWords({ ...words, [key]: '' }))
+              }
+            >
+              {button}
+            </Button>
+          </Act>
+        );
+      })}
       <Button
         isDisabled={isIdle}
         onPress={() =>
@@ -201,8 +287,9 @@ function Changes({
       >
         {isArchive ? 'Take out of the archive' : 'Archive'}
       </Button>
-      <Faults faults={faults} shown={['addNotes']} />
-    </Bar>
+      {chosen.length > 0 && <Exports ids={chosen.map(({ id }) => id)} sheets={sheets} />}
+      <Faults faults={faults} shown={ADDED.map(({ key }) => key)} />
+    </ForTicked>
   );
 }
 
@@ -226,7 +313,7 @@ function Lines({
   const ids = lines.map(({ id }) => id);
   const areAll = ids.every((id) => ticked.has(id));
   return (
-    <TableScroll aria-label="Releases">
+    <List aria-label="Releases">
       <Table>
         <TableHead
           columns={[
@@ -236,6 +323,7 @@ function Lines({
             by('recipe', 'Recipe', 'down'),
             by('served', 'Served', 'up'),
             { words: 'Promised notes' },
+            { words: 'Tags' },
           ]}
         />
         <tbody>
@@ -249,7 +337,7 @@ function Lines({
                   onChange={(event) => onTick(ids, event.target.checked)}
                 />
               </td>
-              <td className="words" colSpan={5}>
+              <td className="words" colSpan={6}>
                 All of these
               </td>
             </tr>
@@ -273,11 +361,12 @@ function Lines({
               <td className="words">{recipeWords(line)}</td>
               <td className="words">{SERVED_LABELS[line.serving]}</td>
               <td className="words">{line.promisedNotes.join(', ')}</td>
+              <td className="words">{line.tags.join(', ')}</td>
             </tr>
           ))}
         </tbody>
       </Table>
-    </TableScroll>
+    </List>
   );
 }
 

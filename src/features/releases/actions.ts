@@ -3,14 +3,11 @@ import { z } from 'zod';
 import { entryShape } from '@/core/entity/entry';
 import { RELEASE } from '@/core/entity/release';
 import { userFault } from '@/core/errors';
-import { TEXT_LIMITS } from '@/core/limits';
+import { MOST_AT_ONCE, TEXT_LIMITS } from '@/core/limits';
 import { SERVED_LABELS } from '@/core/vocabulary';
 import { defineCommand } from '@/data/command';
 import { keepBefore } from '@/data/edits';
 import { findReleases, updateRelease, type StoredRelease } from '@/data/releases';
-
-/** So many at once can still be looked over. */
-const MOST = 200;
 
 const shape = entryShape(RELEASE);
 
@@ -19,15 +16,17 @@ const input = z
     releaseIds: z
       .array(z.string().max(64))
       .min(1, { error: 'No release is chosen. Tick those it is for.' })
-      .max(MOST, { error: `At most ${MOST} releases at once. Untick some.` }),
+      .max(MOST_AT_ONCE, { error: `At most ${MOST_AT_ONCE} releases at once. Untick some.` }),
     serving: shape.serving.unwrap().optional(),
     /** Added to the promised notes of each that does not have them. */
     addNotes: shape.promisedNotes.unwrap().optional(),
+    /** Added to the tags of each that does not have them. */
+    addTags: shape.tags.unwrap().optional(),
     isArchived: z.boolean().optional(),
   })
   .refine(
-    ({ serving, addNotes = [], isArchived }) =>
-      serving !== undefined || addNotes.length > 0 || isArchived !== undefined,
+    ({ serving, addNotes = [], addTags = [], isArchived }) =>
+      serving !== undefined || addNotes.length + addTags.length > 0 || isArchived !== undefined,
     { path: ['serving'], error: 'Nothing is to be changed. Say what, and press again.' },
   );
 type Change = Omit<z.output<typeof input>, 'releaseIds'>;
@@ -58,27 +57,42 @@ export const editReleases = defineCommand({
   },
 });
 
-function changed(before: StoredRelease, { serving, addNotes = [], isArchived }: Change) {
-  const added = addNotes.filter((note) => !before.promisedNotes.includes(note));
-  const promisedNotes = [...before.promisedNotes, ...added];
-  if (promisedNotes.length > RELEASE.promisedNotes.most)
-    throw userFault(
-      'badInput',
-      'addNotes',
-      `${before.name.slice(0, TEXT_LIMITS.note)} would promise ${promisedNotes.length} notes; at most ${RELEASE.promisedNotes.most}. Untick it, or add fewer. Nothing was changed.`,
-    );
+function changed(before: StoredRelease, { serving, addNotes, addTags, isArchived }: Change) {
   return {
     ...before,
-    promisedNotes,
+    promisedNotes: withMore(before, 'promisedNotes', addNotes),
+    tags: withMore(before, 'tags', addTags),
     ...(serving !== undefined && { serving }),
     ...(isArchived !== undefined && { isArchived }),
   };
 }
 
-function changeWords({ serving, addNotes = [], isArchived }: Change): string {
+/** Lists of words that several releases can get more of, and by which key. */
+const LISTS = {
+  promisedNotes: { key: 'addNotes', words: 'promised notes' },
+  tags: { key: 'addTags', words: 'tags' },
+} as const;
+
+function withMore(
+  before: StoredRelease,
+  list: keyof typeof LISTS,
+  more: readonly string[] = [],
+): string[] {
+  const all = [...new Set([...before[list], ...more])];
+  const { most } = RELEASE[list];
+  if (all.length <= most) return all;
+  throw userFault(
+    'badInput',
+    LISTS[list].key,
+    `${before.name.slice(0, TEXT_LIMITS.note)} would have ${all.length} ${LISTS[list].words}; at most ${most}. Untick it, or add fewer. Nothing was changed.`,
+  );
+}
+
+function changeWords({ serving, addNotes = [], addTags = [], isArchived }: Change): string {
   return [
     serving === undefined ? '' : `served ${SERVED_LABELS[serving].toLowerCase()}`,
     addNotes.length === 0 ? '' : `promises ${addNotes.join(', ')} too`,
+    addTags.length === 0 ? '' : `tagged ${addTags.join(', ')}`,
     isArchived === undefined ? '' : isArchived ? 'archived' : 'no longer archived',
   ]
     .filter(Boolean)

@@ -183,7 +183,12 @@ export function TodayPage({ today, rows, firstSteps, importer, backupWarning }: 
     <Wide>
       <Head>
         <h1>{isEmpty ? 'No coffee here yet' : 'Today'}</h1>
-        {!isEmpty && <Link href="/releases">All releases</Link>}
+        {!isEmpty && (
+          <>
+            <Link href="/open">Open today</Link>
+            <Link href="/releases">All releases</Link>
+          </>
+        )}
         {isLead && (
           <>
             {importer}

@@ -1,4 +1,5 @@
 import { database } from '@/data/database';
+import { SHEET_NAMES, SHEET_WORDS } from '@/features/import/sheetNames';
 import { ReleasesPage } from '@/features/releases/ReleasesPage';
 import { loadHouse } from '@/features/frame/load';
 import { readReleaseList } from '@/views/releaseList';
@@ -11,5 +12,6 @@ interface Props {
 
 export default async function Releases({ searchParams }: Props) {
   await loadHouse();
-  return <ReleasesPage view={readReleaseList(database(), await searchParams)} />;
+  const sheets = SHEET_NAMES.map((name) => ({ name, label: SHEET_WORDS[name].label }));
+  return <ReleasesPage view={readReleaseList(database(), await searchParams)} sheets={sheets} />;
 }

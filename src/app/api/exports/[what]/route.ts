@@ -1,5 +1,7 @@
 /** What the house knows as CSV: its sheets as they can be brought in again, and what Patterns shows. */
+import { z } from 'zod';
 import { userFault } from '@/core/errors';
+import { MOST_AT_ONCE } from '@/core/limits';
 import { database } from '@/data/database';
 import { findHouse } from '@/data/house';
 import { logAtDoor } from '@/data/doorLog';
@@ -35,7 +37,9 @@ export async function GET(request: Request, { params }: Props): Promise<Response
     });
     if (pattern) await prepareRecords(db, house);
     const search = Object.fromEntries(new URL(request.url).searchParams);
-    const rows = sheet ? exportSheet(db, sheet) : exportPatterns(db, house, pattern!, search);
+    const rows = sheet
+      ? exportSheet(db, sheet, onlyOf(search.releases))
+      : exportPatterns(db, house, pattern!, search);
     return new Response(streamOf(csvChunks(rows)), {
       headers: {
         'content-type': 'text/csv; charset=utf-8',
@@ -45,6 +49,20 @@ export async function GET(request: Request, { params }: Props): Promise<Response
     });
   });
 }
+
+/** Releases that were ticked, by their ids with commas between; all where none is named. */
+function onlyOf(asked: string | undefined): readonly string[] | null {
+  if (asked === undefined) return null;
+  const read = ONLY.safeParse(asked.split(','));
+  if (read.success) return read.data;
+  throw userFault(
+    'badInput',
+    'releases',
+    `These are not at most ${MOST_AT_ONCE} releases of this house. Tick them in Releases and export from there.`,
+  );
+}
+
+const ONLY = z.array(z.string().regex(/^[0-9a-f]{32}$/)).max(MOST_AT_ONCE);
 
 /** Chunks as they are asked for: other requests are answered between two of them. */
 function streamOf(chunks: Iterator<string>): ReadableStream<Uint8Array> {

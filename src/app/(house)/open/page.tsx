@@ -1,0 +1,16 @@
+import { database } from '@/data/database';
+import { today } from '@/data/today';
+import { prepareToday, readToday } from '@/views/today';
+import { loadHouse } from '@/features/frame/load';
+import { OpenPage } from '@/features/today/OpenPage';
+import { openCoffees } from '@/features/today/openCoffees';
+
+export const metadata = { title: 'Open today' };
+
+export default async function Open() {
+  const { house, person } = await loadHouse();
+  const db = database();
+  const asked = { today: today(), units: person.units };
+  await prepareToday(db, house, asked);
+  return <OpenPage coffees={openCoffees(readToday(db, house, asked))} />;
+}
