@@ -48,6 +48,16 @@ const Facts = styled.aside`
       grid-template-columns: 1fr 1fr;
     }
   }
+
+  /* A page begins with whose it is. */
+  @media print {
+    order: 0;
+
+    dl {
+      grid-template-columns: repeat(4, 1fr);
+      gap: 4px 12px;
+    }
+  }
 `;
 
 const ROAST_SOURCES = {

@@ -111,12 +111,26 @@ const Columns = styled.div`
       grid-template-columns: minmax(0, 1fr);
     }
   }
+
+  @media print {
+    padding-top: 12px;
+  }
 `;
 
 const Side = styled.aside`
   display: grid;
   gap: 18px;
   align-content: start;
+
+  /* Plate and next move side by side. */
+  @media print {
+    align-items: start;
+    grid-template-columns: 276px minmax(0, 1fr);
+
+    &[data-after] {
+      order: 1;
+    }
+  }
 
   @media (max-width: 1000px) {
     order: 1;
@@ -167,7 +181,7 @@ const Stage = styled.main.attrs({ id: CONTENT_ID })`
 `;
 
 const WidePlate = styled.div`
-  @media (max-width: 1000px) {
+  @media screen and (max-width: 1000px) {
     display: none;
   }
 `;
@@ -235,7 +249,7 @@ export function ReleaseFrame({
           marks={stripMarks(batch)}
           isTall
         />
-        <Stages aria-label="Stages">
+        <Stages aria-label="Stages" className="screen-only">
           {stages.map(({ path, verb, figure, isDone }, i) => (
             <StageLink
               key={path}
@@ -295,7 +309,7 @@ function Bar({ view, saysNext }: { view: ReleaseView; saysNext: boolean }) {
   const { yieldG, timeS, clock, temperatureC } = draft.recipe;
   const doseG = doseInForce(last?.draftId === draft.id ? last : undefined, draft.recipe);
   return (
-    <PlateBar>
+    <PlateBar className="screen-only">
       {massFigure(doseG)} → {mass(yieldG)} in {timeS.join('-')} s {CLOCK_LABELS[clock]},{' '}
       {temperature(temperatureC)}
       {saysNext && last && <strong>{headOf(advice)}</strong>}

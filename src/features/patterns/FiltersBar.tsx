@@ -24,7 +24,7 @@ export function FiltersBar({
   const [variety, setVariety] = useState(filters.variety ?? '');
   const isNarrowed = Object.values(filters).some((value) => value !== null);
   return (
-    <section aria-label="Narrow to">
+    <section aria-label="Narrow to" className={isNarrowed ? undefined : 'screen-only'}>
       <FieldGrid style={{ gridTemplateColumns: 'repeat(auto-fit, minmax(150px, 1fr))' }}>
         <SelectInput
           label="Style"

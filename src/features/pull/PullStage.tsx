@@ -27,6 +27,7 @@ import { useCommand } from '@/ui/useCommand';
 import { useDraft } from '@/ui/useDraft';
 import { useKeys } from '@/ui/useKeys';
 import { useOutbox } from '@/ui/useOutbox';
+import { BenchSheet } from './BenchSheet';
 import { GrinderCurve } from './GrinderCurve';
 import { Ledger } from './Ledger';
 import { SessionSummary } from './SessionSummary';
@@ -257,6 +258,7 @@ function BenchWork({ bench, pull, releaseId, price }: BenchWorkProps) {
         stopAtG={live.live.stopAtG}
         refractometer={live.refractometer}
       />
+      <BenchSheet nextNumber={(last?.number ?? 0) + 1} />
       <Faults faults={faults} shown={SHOWN} />
       {isProvenStatus(advice.status) && (
         <Notice $kind="good">

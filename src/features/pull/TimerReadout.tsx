@@ -122,7 +122,7 @@ export function TimerReadout({
   const next = hasScale && phase === 'running' ? 'stops' : NEXT[phase];
   const weightG = live.points.at(-1)?.weightG;
   return (
-    <Box>
+    <Box className="screen-only">
       <Clock
         onClick={timer.advance}
         disabled={live.scale === 'waking'}

@@ -7,7 +7,7 @@ import { OwnKey } from '@/ui/OwnKey';
 import { addDays } from '@/core/rest/day';
 import { Button, buttonLook, mainLook } from '@/ui/Button';
 import { CalendarAxis, CalendarStrip, type CalendarSpan } from '@/ui/CalendarStrip';
-import { shortDayWords } from '@/core/dayWords';
+import { dayWords, shortDayWords } from '@/core/dayWords';
 import { Faults } from '@/ui/Faults';
 import { Page } from '@/ui/Page';
 import { useMay } from '@/ui/person';
@@ -39,6 +39,12 @@ const Head = styled.div`
 
   > a.main {
     ${mainLook}
+  }
+
+  @media print {
+    && > a {
+      display: none;
+    }
   }
 `;
 
@@ -85,6 +91,21 @@ const DueLink = styled(Link)`
     ${labelText}
     padding-left: 8px;
     border-left: 4px solid var(--rule-strong);
+  }
+
+  /* A box to tick on paper. */
+  .done {
+    width: 15px;
+    height: 15px;
+    border: 1px solid var(--ink);
+  }
+
+  @media print {
+    grid-template-columns: 15px 62px minmax(0, 1fr);
+
+    .words {
+      grid-column: 3;
+    }
   }
 
   &[data-urgency='3'] .when {
@@ -182,7 +203,10 @@ export function TodayPage({ today, rows, firstSteps, importer, backupWarning }: 
   return (
     <Wide>
       <Head>
-        <h1>{isEmpty ? 'No coffee here yet' : 'Today'}</h1>
+        <h1>
+          {isEmpty ? 'No coffee here yet' : 'Today'}
+          <span className="print-only">, {dayWords(today)}</span>
+        </h1>
         {!isEmpty && (
           <>
             <Link href="/open">Open today</Link>
@@ -215,7 +239,7 @@ export function TodayPage({ today, rows, firstSteps, importer, backupWarning }: 
         </Columns>
       )}
       {past.count > 0 && (
-        <details>
+        <details className="screen-only">
           <summary>
             {past.count} past {past.count === 1 ? 'release' : 'releases'}
           </summary>
@@ -249,6 +273,7 @@ function DueList({ due }: { due: readonly DueRow[] }) {
         {due.map(({ releaseId, name, code, urgency, words, stage, toCarry }) => (
           <li key={`${releaseId} ${code}`}>
             <DueLink href={`/releases/${releaseId}/${stage}`} data-urgency={urgency}>
+              <span className="done print-only" />
               <span className="when">{WHEN[urgency]}</span>
               <strong>{name}</strong>
               <span className="words">{words}</span>
@@ -259,7 +284,7 @@ function DueList({ due }: { due: readonly DueRow[] }) {
           </li>
         ))}
       </ul>
-      <Legend>
+      <Legend className="screen-only">
         <Key>↑</Key> <Key>↓</Key> walk the list, <Key>→</Key> to the strips, <Key>Enter</Key> opens
       </Legend>
     </section>
@@ -299,7 +324,7 @@ function dueWords(due: readonly DueRow[]): string {
 
 function Strips({ strips, today }: { strips: readonly StripRow[]; today: string }) {
   return (
-    <section aria-label="Rest strips">
+    <section aria-label="Rest strips" className="screen-only">
       <AxisRow>
         <span>{strips.length === 1 ? '1 batch' : `${strips.length} batches`} in use</span>
         <CalendarAxis span={SPAN} labelOf={(day) => shortDayWords(addDays(today, day))} />

@@ -9,10 +9,12 @@ import {
   Tooltip,
   type ChartOptions,
 } from 'chart.js';
-import { useEffect, useRef, useState } from 'react';
+import { useRef } from 'react';
 import { Scatter } from 'react-chartjs-2';
 import { addDays, daysBetween } from '@/core/rest/day';
 import { dayWords } from '@/core/dayWords';
+import { CHART_HEIGHT_PX } from './InView';
+import { useInk } from './useInk';
 
 Chart.register(LinearScale, LineElement, PointElement, ScatterController, Tooltip);
 Chart.defaults.font.family = "'Archivo Variable', sans-serif";
@@ -28,7 +30,6 @@ export interface TimePoint {
 }
 
 export interface TimeChartProps {
-  readonly label: string;
   readonly points: readonly TimePoint[];
   readonly format: (value: number) => string;
   /** A level to compare with, drawn as a line. */
@@ -37,32 +38,9 @@ export interface TimeChartProps {
   readonly onOpen: (id: string) => void;
 }
 
-/** Colours of the theme as the canvas needs them: resolved. */
-interface Ink {
-  readonly ink: string;
-  readonly soft: string;
-  readonly rule: string;
-  readonly point: string;
-}
-
-function readInk(element: HTMLElement): Ink {
-  const colour = (name: string) => {
-    element.style.color = `var(${name})`;
-    const resolved = getComputedStyle(element).color;
-    element.style.color = '';
-    return resolved;
-  };
-  return {
-    ink: colour('--ink'),
-    soft: colour('--ink-soft'),
-    rule: colour('--rule'),
-    point: colour('--copper'),
-  };
-}
-
 /** Values over time, a point each; pressing one opens it. The table beside it is its other form. */
 export function TimeChart(props: TimeChartProps) {
-  const { label, points, format, level, fromZero = false, onOpen } = props;
+  const { points, format, level, fromZero = false, onOpen } = props;
   const box = useRef<HTMLDivElement>(null);
   const ink = useInk(box);
   const first = points[0]?.day ?? '2000-01-01';
@@ -108,11 +86,10 @@ export function TimeChart(props: TimeChartProps) {
     },
   };
   return (
-    <div ref={box} style={{ position: 'relative', height: 230 }}>
+    <div ref={box} style={{ position: 'relative', height: CHART_HEIGHT_PX }}>
       {ink && (
         <Scatter
-          role="img"
-          aria-label={label}
+          aria-hidden="true"
           options={options}
           data={{
             datasets: [
@@ -146,26 +123,4 @@ export function TimeChart(props: TimeChartProps) {
       )}
     </div>
   );
-}
-
-/** The theme's colours, read anew when the theme changes. */
-function useInk(box: React.RefObject<HTMLElement | null>): Ink | null {
-  const [ink, setInk] = useState<Ink | null>(null);
-  useEffect(() => {
-    const read = () => {
-      if (box.current) setInk(readInk(box.current));
-    };
-    // After the first paint, when the theme's style sheet is in force.
-    const frame = requestAnimationFrame(read);
-    const observer = new MutationObserver(read);
-    observer.observe(document.documentElement, { attributes: true });
-    const scheme = matchMedia('(prefers-color-scheme: dark)');
-    scheme.addEventListener('change', read);
-    return () => {
-      cancelAnimationFrame(frame);
-      observer.disconnect();
-      scheme.removeEventListener('change', read);
-    };
-  }, [box]);
-  return ink;
 }

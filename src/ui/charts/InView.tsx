@@ -1,0 +1,40 @@
+'use client';
+
+import { useEffect, useRef, useState, type ReactNode } from 'react';
+
+/** Room a chart takes, kept before it is there. */
+export const CHART_HEIGHT_PX = 230;
+
+/** How far below what is seen a chart is fetched already. */
+const AHEAD_PX = 200;
+
+const canTell = () => 'IntersectionObserver' in window;
+
+/** A chart, fetched when it is scrolled to; its room is kept. A page that is only glanced at carries none. */
+export function InView({ label, children }: { label: string; children: () => ReactNode }) {
+  const place = useRef<HTMLDivElement>(null);
+  // Where a browser does not tell what is in view, all of it is.
+  const [isNear, setIsNear] = useState(() => typeof window !== 'undefined' && !canTell());
+  useEffect(() => {
+    if (!canTell()) return;
+    const watch = new IntersectionObserver(
+      ([seen]) => {
+        if (seen?.isIntersecting) setIsNear(true);
+      },
+      { rootMargin: `${AHEAD_PX}px` },
+    );
+    watch.observe(place.current!);
+    return () => watch.disconnect();
+  }, []);
+  return (
+    // A drawing that has not yet heard of a narrower screen must not widen the page.
+    <div
+      ref={place}
+      role="img"
+      aria-label={label}
+      style={{ minHeight: CHART_HEIGHT_PX, overflow: 'hidden' }}
+    >
+      {isNear && children()}
+    </div>
+  );
+}
