@@ -6,8 +6,7 @@ import type { DrawInput } from '@/core/shot/drawStation';
 import type { Instrument, Link } from '@/core/vocabulary';
 import { ask } from '@/workers/client';
 import type { ColourMeter, Machine, Refractometer, Scale } from './instruments';
-import { simulatedColourMeter } from './simulated/colourMeter';
-import { SimulatedBench, type InBasket } from './simulated/simulatedBench';
+import type { InBasket } from './simulated/simulatedBench';
 
 type Links = Readonly<Record<Instrument, Link>>;
 
@@ -30,6 +29,7 @@ export async function linkBench(
   /** Shots pulled so far: no two shots of a simulated bench scatter alike. */
   shots: number,
 ): Promise<LinkedBench> {
+  const { SimulatedBench } = await import('./simulated/simulatedBench');
   const station = await ask('draw', question);
   return new SimulatedBench({
     station,
@@ -39,6 +39,7 @@ export async function linkBench(
 }
 
 /** The colour meter of a setup; `roastLevel` is what a simulated one makes its reading of. */
-export function linkColourMeter(roastLevel: number, readings: number): ColourMeter {
+export async function linkColourMeter(roastLevel: number, readings: number): Promise<ColourMeter> {
+  const { simulatedColourMeter } = await import('./simulated/colourMeter');
   return simulatedColourMeter(roastLevel, readings);
 }

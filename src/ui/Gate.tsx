@@ -4,7 +4,7 @@ import { svgPoint } from '@/core/svgPoint';
 import { figure } from '@/core/figure';
 import styled from 'styled-components';
 import type { Expectation, Proof, ShotMark } from '@/core/advice/types';
-import { proofWords, surePct } from '@/core/advice/words';
+import { proofWords, surePct } from '@/core/advice/proofWords';
 import { Z_80 } from '@/core/grinder/dial';
 import type { Trace } from '@/core/trace/schema';
 import { useUnits } from './person';

@@ -6,7 +6,7 @@ import { LIMITS } from '@/core/limits';
 import { addDays, daysBetween } from '@/core/rest/day';
 import { REST_SCHOOLS, type Clock } from '@/core/vocabulary';
 import { restSpan, type RestSpan } from '@/core/rest/rest';
-import { headOf } from '@/core/advice/words';
+import { headOf } from '@/core/advice/head';
 import { dialWords } from '@/core/grinder/notation';
 import { dueOf, type Due, type Standing } from '@/core/due/due';
 import { METRIC, type Units } from '@/core/units';

@@ -9,3 +9,11 @@ globalThis.CSS ??= {
   escape: (text: string) => String(text).replace(/[^\w-]/g, (sign) => `\\${sign}`),
   supports: () => false,
 } as unknown as typeof CSS;
+
+/** Nothing is ever scrolled to: charts, drawn on a canvas that this browser has not, are not fetched. */
+class NothingInView {
+  observe(): void {}
+  unobserve(): void {}
+  disconnect(): void {}
+}
+Object.assign(globalThis, { IntersectionObserver: NothingInView });

@@ -5,7 +5,7 @@ import { SEEN } from '../vocabulary';
 import { doseChange } from './plan';
 import { nextMove } from './next';
 import { ADVICE_STATUSES } from './types';
-import { headOf } from './words';
+import { headOf } from './head';
 
 const codes = (advice: ReturnType<typeof nextMove>) => advice.reasons.map((r) => r.code);
 

@@ -7,44 +7,8 @@ import type { Shot } from '../schema/shot';
 import { massWords, temperatureWords, type Units } from '../units';
 import { CLOCK_LABELS, type BeanState, type Clock } from '../vocabulary';
 import type { PrepSign } from './prep';
-import type { Advice, AdviceStatus, Proof, Reason } from './types';
-
-/** What each status asks for, in a few words. */
-const STATUS_WORDS: Record<AdviceStatus, string> = {
-  measure: 'Pull it again, measured',
-  prep: 'Same again, with better puck prep',
-  grind: 'Change the grind',
-  dose: 'Change the dose',
-  taste: 'Taste decides',
-  repeat: 'Pull it unchanged',
-  nearest: 'As near as this grinder comes',
-  repeated: 'Proven: taste it',
-  confirmed: 'Confirmed',
-};
-
-/** More to the point than its status, where one reason stands alone. */
-const REASON_HEADS: Readonly<Record<string, string>> = {
-  doseOff: 'Check the dose',
-  yieldOff: 'Check the yield',
-  'doseOff yieldOff': 'Check dose and yield',
-  byVolume: 'Weigh the yield',
-  noFirstDrip: 'Note the first drip',
-  unpurged: 'Same again, purged',
-  otherEra: 'See where the grinder stands now',
-  tooFresh: 'Wait, or pull it for practice',
-};
-
-/** The one next move in a few words: the move itself, else what its reasons ask for. */
-export function headOf({
-  status,
-  move,
-  reasons,
-}: Pick<Advice, 'status' | 'move' | 'reasons'>): string {
-  const codes = reasons.map(({ code }) => code).join(' ');
-  if (codes === 'carriesOver')
-    return `The recipe carries over${move ? `: ${move.words.toLowerCase()}` : ''}`;
-  return move?.words ?? REASON_HEADS[codes] ?? STATUS_WORDS[status];
-}
+import { proofWords, surePct } from './proofWords';
+import type { Proof, Reason } from './types';
 
 const PREP_TEXT: Record<PrepSign, string> = {
   spurt: 'It spurted: water found a channel. Mend distribution and tamp, and pull it again.',
@@ -224,14 +188,5 @@ export const REASON_WORDS = {
     text: `${proofWords(proof)} The cup is liked: confirmed.`,
   }),
 };
-
-/** Mean, band and probability of a setting, in one sentence. */
-export function proofWords({ meanS, sdS, inWindow }: Proof): string {
-  return `This setting runs ${figure(meanS, 1)} ± ${figure(Z_80 * sdS, 1)} s, ${surePct(inWindow)} % sure that it holds the window.`;
-}
-
-/** Never "100 % sure". */
-export const surePct = (probability: number): number =>
-  Math.min(99, Math.max(1, Math.round(100 * probability)));
 
 const nearestTen = (value: number) => 10 * Math.round(value / 10);

@@ -5,7 +5,7 @@ import { isProvenStatus } from '@/core/advice/types';
 import styled from 'styled-components';
 import { revisedWindow } from '@/core/advice/revise';
 import type { Move } from '@/core/advice/types';
-import { headOf } from '@/core/advice/words';
+import { headOf } from '@/core/advice/head';
 import { CLOCK_LABELS } from '@/core/vocabulary';
 import type { Bench } from '@/views/release';
 import { Button } from '@/ui/Button';

@@ -1,7 +1,7 @@
 'use client';
 
 import type { AdviceStatus } from '@/core/advice/types';
-import { headOf } from '@/core/advice/words';
+import { headOf } from '@/core/advice/head';
 import Link from 'next/link';
 import { useRouter, useSelectedLayoutSegment } from 'next/navigation';
 import type { ReactNode } from 'react';

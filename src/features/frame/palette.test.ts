@@ -27,6 +27,7 @@ describe('the command palette', () => {
     const bench = paletteItems({ recent: [], current: undefined, role: 'bench' });
     expect(words(bench)).toEqual([
       'Today',
+      'Open today: what to pull, and how',
       'Find anything',
       'Releases',
       'Patterns',

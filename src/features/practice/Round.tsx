@@ -3,7 +3,7 @@
 import { figure } from '@/core/figure';
 import { useState, type FormEvent } from 'react';
 import styled from 'styled-components';
-import { headOf } from '@/core/advice/words';
+import { headOf } from '@/core/advice/head';
 import { LEVEL_FACTS, type PracticeLevel } from '@/core/practice/levels';
 import type { PracticeMove, PracticeState, PracticeTruth } from '@/core/practice/play';
 import { CLOCK_LABELS } from '@/core/vocabulary';

@@ -1,6 +1,7 @@
 'use client';
 
 import { figure } from '@/core/figure';
+import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { dialWords } from '@/core/grinder/notation';
@@ -10,8 +11,10 @@ import { Button, QuietButton } from '@/ui/Button';
 import { useUnits } from '@/ui/person';
 import { Ledgered, SectionTitle, Small, Table, TableHead } from '@/ui/type';
 import { useOrder } from '@/ui/useOrder';
-import { CorrectShot } from './CorrectShot';
 import { verdictOf } from './verdict';
+
+/** Fetched when it is opened. */
+const CorrectShot = dynamic(() => import('./CorrectShot').then((all) => all.CorrectShot));
 
 const Shots = styled(Ledgered)`
   @media (max-width: 640px) {

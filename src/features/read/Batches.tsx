@@ -1,7 +1,7 @@
 'use client';
 
-import { useState, type FormEvent } from 'react';
-import styled from 'styled-components';
+import dynamic from 'next/dynamic';
+import { useState } from 'react';
 import { BATCH } from '@/core/entity/batch';
 import type { ComponentValues } from '@/core/entity/component';
 import { entriesOf } from '@/core/entity/field';
@@ -9,29 +9,17 @@ import { LIMITS } from '@/core/limits';
 import { REST_STATE_LABELS } from '@/core/rest/rest';
 import { roastWord } from '@/core/vocabulary';
 import type { BatchView } from '@/views/release';
-import { Button, MainButton, QuietButton } from '@/ui/Button';
-import { Clashes } from '@/ui/Clashes';
-import { DraftNotice } from '@/ui/DraftNotice';
+import { Button, QuietButton } from '@/ui/Button';
 import { dayWords } from '@/core/dayWords';
-import { labelsOf, sentOf, textOf } from '@/ui/entryText';
 import { Faults } from '@/ui/Faults';
 import { useMay, useUnits } from '@/ui/person';
 import { SectionTitle, Small, Table, TableScroll, TableHead } from '@/ui/type';
-import { offerEditUndo, offerUndo } from '@/ui/undo';
+import { offerUndo } from '@/ui/undo';
 import { useCommand } from '@/ui/useCommand';
-import { useRowForm } from '@/ui/useRowForm';
 import { useOrder } from '@/ui/useOrder';
-import { BatchFields } from './BatchFields';
-import { ColourReading } from './ColourReading';
-import { EMPTY_BATCH, SHOWN_BATCH, type BatchText } from './releaseForm';
 
-const Form = styled.form`
-  display: grid;
-  gap: 14px;
-  padding: 14px 0;
-`;
-
-const LABELS = labelsOf(BATCH);
+/** Fetched when it is opened. */
+const BatchForm = dynamic(() => import('./BatchForm').then((all) => all.BatchForm));
 
 /** Measured figures get a column as soon as one batch has them; the sample stands as what is left of it. */
 const FIGURES = entriesOf(BATCH).flatMap(([name, field]) =>
@@ -117,8 +105,7 @@ export function Batches({
           key={edited.id}
           releaseId={releaseId}
           components={components}
-          row={{ text: textOf(BATCH, edited), rowVersion: edited.rowVersion }}
-          batchId={edited.id}
+          batch={edited}
           hasColourMeter={hasColourMeter}
           onDone={() => setOpen(null)}
         />
@@ -127,7 +114,6 @@ export function Batches({
         <BatchForm
           releaseId={releaseId}
           components={components}
-          row={{ text: EMPTY_BATCH, rowVersion: 0 }}
           hasColourMeter={hasColourMeter}
           onDone={() => setOpen(null)}
         />
@@ -189,70 +175,5 @@ function Row({
         )}
       </td>
     </tr>
-  );
-}
-
-function BatchForm({
-  releaseId,
-  components,
-  row,
-  batchId,
-  hasColourMeter,
-  onDone,
-}: {
-  releaseId: string;
-  components: readonly ComponentValues[];
-  row: { text: BatchText; rowVersion: number };
-  batchId?: string;
-  hasColourMeter: boolean;
-  onDone: () => void;
-}) {
-  const { submit, faults, faultOf, isBusy } = useCommand();
-  const form = useRowForm<BatchText>(row, faultOf, `batch ${releaseId} ${batchId ?? 'new'}`);
-  const cancel = () => {
-    form.draft.forget();
-    onDone();
-  };
-  const onSubmit = async (event: FormEvent) => {
-    event.preventDefault();
-    const answer = await submit('saveBatch', {
-      releaseId,
-      ...(batchId !== undefined && { batchId, rowVersion: form.rowVersion }),
-      batch: sentOf(BATCH, form.text),
-    });
-    if (!answer.ok) return;
-    form.draft.forget();
-    offerEditUndo('The batch was changed.', answer.result.editId);
-    onDone();
-  };
-  return (
-    <Form onSubmit={onSubmit} noValidate aria-label={batchId ? 'Batch' : 'New batch'}>
-      <DraftNotice draft={form.draft} />
-      <Clashes
-        clashes={form.clashes}
-        takenOver={form.takenOver}
-        labels={LABELS}
-        onSettle={form.settle}
-      />
-      <BatchFields
-        text={form.text}
-        change={form.change}
-        faultOf={faultOf}
-        components={components}
-      />
-      {hasColourMeter && (
-        <ColourReading
-          roastLevel={Number(form.text.roastLevel)}
-          onRead={(colourGround) => form.change({ colourGround: String(colourGround) })}
-        />
-      )}
-      <Faults faults={faults} shown={form.hasMerged ? [...SHOWN_BATCH, 'batch'] : SHOWN_BATCH} />
-      <p>
-        <MainButton type="submit" isPending={isBusy}>
-          {batchId ? 'Save the batch' : 'Add the batch'}
-        </MainButton>{' '}
-        <QuietButton onPress={cancel}>Cancel</QuietButton>
-      </p>
-    </Form>
   );
 }

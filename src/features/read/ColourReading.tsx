@@ -17,7 +17,7 @@ export function ColourReading({
   const read = () => {
     // Each reading scatters anew.
     void linkColourMeter(roastLevel, readings)
-      .read()
+      .then((meter) => meter.read())
       .then(({ colourGround }) => onRead(colourGround));
     setReadings(readings + 1);
   };

@@ -1,11 +1,12 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { figure, signed } from '@/core/figure';
 import Link from 'next/link';
 import { useState } from 'react';
 import styled from 'styled-components';
 import type { StoredRelease } from '@/data/releases';
-import { LABELLING_CAUTION } from '@/formats/recipe/lines';
+import { LABELLING_CAUTION } from '@/formats/recipe/labelling';
 import type { Ease } from '@/core/ease/ease';
 import { RELEASE } from '@/core/entity/release';
 import { roastWord } from '@/core/vocabulary';
@@ -18,7 +19,9 @@ import { NearestTable } from '@/ui/PastTable';
 import { PushChart } from '@/ui/PushChart';
 import { Notice, SectionTitle, StageTitle, labelText } from '@/ui/type';
 import { Batches } from './Batches';
-import { EditRelease } from './EditRelease';
+
+/** Fetched when it is opened. */
+const EditRelease = dynamic(() => import('./EditRelease').then((all) => all.EditRelease));
 
 const Said = styled.dl`
   display: grid;

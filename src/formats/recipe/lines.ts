@@ -1,4 +1,5 @@
 /** Every line of a card as label and words: page, paper and comparison say the same. */
+import { LABELLING_CAUTION } from './labelling';
 import { figure } from '@/core/figure';
 import { altitudeWords } from '@/core/coffee/altitude';
 import { dayWords } from '@/core/dayWords';
@@ -62,9 +63,6 @@ export const CARD_SENSES = ['When it is right', 'When it ran short', 'When it ra
 /** The safety notes of every card. */
 export const CARD_CAUTION =
   'If a shot chokes, wait for the pressure to vent before you loosen the portafilter. Group, portafilter and steam scald. For electrical, water and pressure work: the maker’s manual and a licensed technician.';
-
-/** What must be declared, and how, is not ours to say. */
-export const LABELLING_CAUTION = 'What must be declared, local food-labelling law decides.';
 
 const hasWords = (words: string) => words !== '';
 
