@@ -2,6 +2,7 @@
 import type { CommandKind, Commands } from '@/core/command/inputs';
 import type { Fault, FaultCode } from '@/core/errors';
 import { askForProof } from './askedProof';
+import { lookForServer } from './reach';
 
 export type Answer<K extends CommandKind = CommandKind> =
   | { readonly ok: true; readonly result: Commands[K]['answers'] }
@@ -39,6 +40,8 @@ export async function sendCommand<K extends CommandKind>(
       faults: body.faults ?? [{ field: '', message: UNREACHED }],
     };
   } catch {
+    // Whoever looks on hears it too: the bar over the page says so.
+    void lookForServer();
     return 'unreached';
   }
 }

@@ -203,10 +203,13 @@ export function TodayPage({ today, rows, firstSteps, importer, backupWarning }: 
   return (
     <Wide>
       <Head>
-        <h1>
-          {isEmpty ? 'No coffee here yet' : 'Today'}
-          <span className="print-only">, {dayWords(today)}</span>
-        </h1>
+        {isEmpty ? (
+          <h1>No coffee here yet</h1>
+        ) : (
+          <h1>
+            Today<span className="print-only">, {dayWords(today)}</span>
+          </h1>
+        )}
         {!isEmpty && (
           <>
             <Link href="/open">Open today</Link>

@@ -5,24 +5,18 @@ import { useEffect, useRef, useState, type ReactNode } from 'react';
 /** Room a chart takes, kept before it is there. */
 export const CHART_HEIGHT_PX = 230;
 
-/** How far below what is seen a chart is fetched already. */
-const AHEAD_PX = 200;
-
 const canTell = () => 'IntersectionObserver' in window;
 
 /** A chart, fetched when it is scrolled to; its room is kept. A page that is only glanced at carries none. */
 export function InView({ label, children }: { label: string; children: () => ReactNode }) {
   const place = useRef<HTMLDivElement>(null);
   // Where a browser does not tell what is in view, all of it is.
-  const [isNear, setIsNear] = useState(() => typeof window !== 'undefined' && !canTell());
+  const [wasSeen, setSeen] = useState(() => typeof window !== 'undefined' && !canTell());
   useEffect(() => {
     if (!canTell()) return;
-    const watch = new IntersectionObserver(
-      ([seen]) => {
-        if (seen?.isIntersecting) setIsNear(true);
-      },
-      { rootMargin: `${AHEAD_PX}px` },
-    );
+    const watch = new IntersectionObserver(([seen]) => {
+      if (seen?.isIntersecting) setSeen(true);
+    });
     watch.observe(place.current!);
     return () => watch.disconnect();
   }, []);
@@ -34,7 +28,7 @@ export function InView({ label, children }: { label: string; children: () => Rea
       aria-label={label}
       style={{ minHeight: CHART_HEIGHT_PX, overflow: 'hidden' }}
     >
-      {isNear && children()}
+      {wasSeen && children()}
     </div>
   );
 }
