@@ -47,8 +47,6 @@ await open('/');
 await picture('today');
 await open('/releases/new');
 await picture('new-release', pasting);
-await open('/find?q=anaerobic');
-await picture('find');
 await open(`${blend}/read`);
 await picture('read');
 await open(`${arrived}/start`);
@@ -101,6 +99,7 @@ await picture('house');
 
 await phone();
 await page.setViewportSize(DESK);
+await allDay();
 await doors();
 
 /** What a hand holds: the bench, the menu, a refused form, the bench without its server, and Start at 320 px. */
@@ -129,6 +128,45 @@ async function phone(): Promise<void> {
   await open(`${arrived}/start`);
   await look();
   await side('phone', seen);
+}
+
+/** Six screens as one picture: what is found, listed, open, kept of a half-typed form, seen in forced colours, printed. */
+async function allDay(): Promise<void> {
+  const canvas = createCanvas(DESK.width, 1.5 * DESK.height);
+  const context = canvas.getContext('2d');
+  const [width, height] = [DESK.width / 2, DESK.height / 2];
+  let count = 0;
+  const look = async () => {
+    await page.waitForTimeout(300);
+    const image = await loadImage(await page.screenshot());
+    context.drawImage(image, (count % 2) * width, Math.floor(count / 2) * height, width, height);
+    count++;
+  };
+  await open('/find?q=anaerobic');
+  await look();
+  await open('/releases?sort=name');
+  await page.getByRole('checkbox', { name: 'Aurora Tarn' }).check();
+  await page.getByRole('checkbox', { name: 'Harbour Lamp' }).check();
+  await page.evaluate(() => scrollTo(0, 0));
+  await look();
+  await open('/open');
+  await look();
+  await open('/releases/new');
+  await page.getByLabel('Name of the release').fill('Sierra Clara');
+  await page.getByLabel('Promised notes').fill('strawberry, rose');
+  // A draft is written a moment after the last key.
+  await page.waitForTimeout(800);
+  await open('/');
+  await open('/releases/new');
+  await look();
+  await page.emulateMedia({ forcedColors: 'active' });
+  await open(`${onBench}/taste`);
+  await look();
+  await page.emulateMedia({ forcedColors: null, media: 'print' });
+  await open('/');
+  await look();
+  await page.emulateMedia({ media: null });
+  writeFileSync(`${FOLDER}/all-day.png`, canvas.toBuffer('image/png'));
 }
 
 /** Several pictures as one, side by side. */

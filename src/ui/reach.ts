@@ -1,4 +1,6 @@
 /** Is the server reached? Looked at when a page opens and when the network comes or goes; while it is away, again and again. */
+import { isProxyAlone } from '@/workers/kept';
+
 const AGAIN_MS = 3_000;
 
 let isReached = true;
@@ -30,16 +32,21 @@ export function onBack(listener: () => void): () => void {
 export async function lookForServer(): Promise<void> {
   if (timer) clearTimeout(timer);
   timer = null;
-  // Read to its end, or the browser keeps it open.
-  const answered = await fetch('/health', { cache: 'no-store' })
-    .then((response) => response.text())
-    .then(
-      () => true,
-      () => false,
-    );
+  const answered = await isServerThere();
   if (answered !== isReached) {
     isReached = answered;
     for (const listener of listeners) listener();
   }
   if (!answered && listeners.size > 0) timer ??= setTimeout(() => void lookForServer(), AGAIN_MS);
+}
+
+async function isServerThere(): Promise<boolean> {
+  try {
+    const response = await fetch('/health', { cache: 'no-store' });
+    // Read to its end, or the browser keeps it open.
+    await response.text();
+    return !isProxyAlone(response.status);
+  } catch {
+    return false;
+  }
 }

@@ -8,3 +8,6 @@ export const PART_ADDRESS = '/_next/static/';
 /** Today, what is open and the stages of a release; settings and people are never kept. */
 export const isKeptPage = (path: string): boolean =>
   /^\/(open|releases\/[0-9a-f]+\/(read|start|pull|taste|publish))?$/.test(path);
+
+/** A proxy answers for a server that it does not reach: to whoever asked, that is no answer. */
+export const isProxyAlone = (status: number): boolean => status === 502 || status === 504;

@@ -13,7 +13,7 @@ import {
   Serwist,
   type SerwistPlugin,
 } from 'serwist';
-import { isKeptPage, KEPT_PAGES, KEPT_PARTS, PART_ADDRESS } from './kept';
+import { isKeptPage, isProxyAlone, KEPT_PAGES, KEPT_PARTS, PART_ADDRESS } from './kept';
 
 /** A server that is there but says nothing for this long counts as not reached. */
 const WAIT_S = 6;
@@ -22,6 +22,14 @@ const A_WEEK_S = 7 * 24 * 3600;
 /** Nothing that leads elsewhere is kept, least of all to the sign-in. */
 const whole: SerwistPlugin = {
   cacheWillUpdate: async ({ response }) => (response.status === 200 ? response : null),
+};
+
+/** Behind a proxy the server is away when the proxy says so. */
+const beyondProxy: SerwistPlugin = {
+  fetchDidSucceed: async ({ response }) => {
+    if (isProxyAlone(response.status)) throw new Error('The proxy does not reach the server.');
+    return response;
+  },
 };
 
 /** Words in place of the browser's own. */
@@ -47,6 +55,7 @@ new Serwist({
         matchOptions: { ignoreVary: true },
         plugins: [
           whole,
+          beyondProxy,
           new ExpirationPlugin({ maxEntries: 60, maxAgeSeconds: A_WEEK_S }),
           unreached,
         ],
@@ -57,7 +66,7 @@ new Serwist({
         sameOrigin &&
         request.mode === 'navigate' &&
         !/^\/(api|p|schema|fonts)\//.test(url.pathname),
-      handler: new NetworkOnly({ plugins: [unreached] }),
+      handler: new NetworkOnly({ plugins: [beyondProxy, unreached] }),
     },
   ],
 }).addEventListeners();

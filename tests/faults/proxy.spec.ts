@@ -5,7 +5,9 @@ import { request as ask, type RequestOptions } from 'node:https';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
-import { expect, test } from '@playwright/test';
+import { chromium, expect, test } from '@playwright/test';
+import { KEPT_PAGES } from '@/workers/kept';
+import browserConfig from '../../playwright.config';
 import { DEMO_PEOPLE } from '@/features/people/demoPeople';
 import { documentedProxy, hasNginx, startNginx, type RunningNginx } from '../support/nginx';
 import { startServer, type RunningServer } from '../support/server';
@@ -134,4 +136,37 @@ test('cards are held by the proxy, and a recipe that is taken back is gone withi
   expect(withdrawn.status).toBe(200);
   for (const file of files)
     await expect.poll(async () => (await at(file)).status, { timeout: 60_000 }).toBe(410);
+});
+
+test('over HTTPS a page opens while only the proxy answers, and says of when it is', async () => {
+  const browser = await chromium.launch({
+    ...browserConfig.use!.launchOptions!,
+    args: [
+      ...browserConfig.use!.launchOptions!.args!,
+      '--ignore-certificate-errors',
+      `--host-resolver-rules=MAP ${NAME}:443 127.0.0.1:${nginx.port}`,
+    ],
+  });
+  const page = await browser.newPage({ serviceWorkers: 'allow' });
+  const address = `https://${NAME}`;
+  await page.goto(`${address}/sign-in`);
+  await page.getByLabel('Sign-in name').fill(DEMO_PEOPLE[0].signInName);
+  await page.getByLabel('Password').fill(DEMO_PEOPLE[0].password);
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('region', { name: 'Due' })).toBeVisible();
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
+  await page.reload();
+  const kept = () =>
+    page.evaluate(async (name) => (await (await caches.open(name)).keys()).length, KEPT_PAGES);
+  await expect.poll(kept).toBeGreaterThan(0);
+  await server.kill();
+  await page.goto(`${address}/`);
+  await expect(page.getByText('The server is not reached.', { exact: true })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Due' })).toBeVisible();
+  await page.goto(`${address}/people`);
+  await expect(page.getByRole('heading', { name: 'The server is not reached' })).toBeVisible();
+  await server.restart();
+  await page.goto(`${address}/people`);
+  await expect(page.getByRole('heading', { name: 'People', exact: true })).toBeVisible();
+  await browser.close();
 });

@@ -54,7 +54,7 @@ const Columns = styled.div`
   gap: 28px;
   align-items: start;
 
-  @media (max-width: 1000px) {
+  @media print, (max-width: 1000px) {
     grid-template-columns: minmax(0, 1fr);
   }
 `;
