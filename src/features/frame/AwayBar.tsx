@@ -63,13 +63,13 @@ interface NewVersion {
 
 /** Installs the service worker where there may be one; a new one that waits is offered, never forced. */
 function useNewVersion(): NewVersion | null {
-  const [waiting, setWaiting] = useState<ServiceWorker | null>(null);
+  const [offered, setOffered] = useState<ServiceWorkerRegistration | null>(null);
   useEffect(() => {
     const { serviceWorker } = navigator;
     if (!serviceWorker || process.env.NODE_ENV !== 'production') return;
     let registration: ServiceWorkerRegistration | undefined;
     const look = () => {
-      if (registration?.waiting && serviceWorker.controller) setWaiting(registration.waiting);
+      if (registration?.waiting && serviceWorker.controller) setOffered(registration);
     };
     const onFound = () => registration?.installing?.addEventListener('statechange', look);
     const onView = () => {
@@ -90,14 +90,15 @@ function useNewVersion(): NewVersion | null {
       document.removeEventListener('visibilitychange', onView);
     };
   }, []);
-  if (!waiting) return null;
+  if (!offered) return null;
   return {
     take: () => {
       navigator.serviceWorker.addEventListener('controllerchange', () => location.reload(), {
         once: true,
       });
-      waiting.postMessage({ type: 'SKIP_WAITING' });
+      // The newest: it may have taken the place of the one that was offered.
+      offered.waiting?.postMessage({ type: 'SKIP_WAITING' });
     },
-    leave: () => setWaiting(null),
+    leave: () => setOffered(null),
   };
 }
