@@ -2,6 +2,7 @@
 declare module 'jstat' {
   const jStat: {
     gammaln(x: number): number;
+    chisquare: { cdf(x: number, degrees: number): number };
     studentt: { inv(p: number, degrees: number): number };
     normal: {
       cdf(x: number, mean: number, sd: number): number;

@@ -16,6 +16,6 @@ test('what is open is within its span, oldest first, with the setting of its own
   expect(dates).not.toContain(day(300));
   expect(dates).toEqual([...dates].sort());
   const other = open.find(({ roastDate }) => roastDate === day(13))!;
-  expect(other.rest).toMatch(/^day 12, /);
-  expect(other.setting?.isOfOtherBatch ?? true).toBe(true);
+  expect(other.rest).toMatch(/^day 13, /);
+  expect(other.setting?.isOfOtherBatch ).toBe(true);
 });

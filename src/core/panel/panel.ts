@@ -1,0 +1,199 @@
+/**
+ * What a blind flight says, by exact statistics: paired preference and triangle by the binomial, rankings by
+ * Friedman's test. Source: published, textbook; α .05 is the usual convention. A flight that finds nothing is
+ * never called "the same": a small one can only see large differences, and `powerOf` says how large beforehand.
+ */
+import jStat from 'jstat';
+import { figure } from '../figure';
+import { UserFault } from '../errors';
+
+export const ALPHA = 0.05;
+
+/** Chance of a right answer by guessing. */
+const BY_CHANCE = { paired: 1 / 2, triangle: 1 / 3 } as const;
+export type CountTest = keyof typeof BY_CHANCE;
+
+export interface PanelResult {
+  readonly pValue: number;
+  /** Friedman's Q. */
+  readonly statistic?: number;
+  /** So many of n would have been enough. */
+  readonly minimumCorrect?: number;
+  readonly decision: 'difference' | 'noneFound';
+  readonly words: string;
+}
+
+/** P(X = k), X ~ Bin(n, p). */
+function binomial(n: number, k: number, p: number): number {
+  const lnWays = jStat.gammaln(n + 1) - jStat.gammaln(k + 1) - jStat.gammaln(n - k + 1);
+  return Math.exp(lnWays + k * Math.log(p) + (n - k) * Math.log(1 - p));
+}
+
+function atLeast(n: number, k: number, p: number): number {
+  let sum = 0;
+  for (let i = n; i >= k; i--) sum += binomial(n, i, p);
+  return Math.min(1, sum);
+}
+
+/** p of k of n: both ways for a preference, upwards for a triangle. */
+function countP(test: CountTest, n: number, k: number): number {
+  if (test === 'triangle') return atLeast(n, k, BY_CHANCE.triangle);
+  return Math.min(1, 2 * atLeast(n, Math.max(k, n - k), BY_CHANCE.paired));
+}
+
+/** The least count that would be called a difference; null where no count of so few would be. */
+export function minimumCorrect(test: CountTest, n: number): number | null {
+  for (let k = Math.ceil(n * BY_CHANCE[test]); k <= n; k++)
+    if (countP(test, n, k) <= ALPHA) return k;
+  return null;
+}
+
+/**
+ * Chance that n tasters find a difference which each of them answers right with probability `share`.
+ * A preference is found either way.
+ */
+export function powerOf(test: CountTest, n: number, share: number): number {
+  const least = minimumCorrect(test, n);
+  if (least === null) return 0;
+  const other = test === 'paired' ? atLeast(n, least, 1 - share) : 0;
+  return atLeast(n, least, share) + other;
+}
+
+export function pairedPreference(n: number, preferA: number): PanelResult {
+  checkCount(n, preferA, 'preferA');
+  const isA = preferA * 2 >= n;
+  const more = Math.max(preferA, n - preferA);
+  const found = `${more} of ${n} prefer ${isA ? 'the first' : 'the second'}`;
+  return counted('paired', n, preferA, found);
+}
+
+export function triangle(n: number, correct: number): PanelResult {
+  checkCount(n, correct, 'correct');
+  return counted('triangle', n, correct, `${correct} of ${n} found the odd cup`);
+}
+
+function counted(test: CountTest, n: number, k: number, found: string): PanelResult {
+  const pValue = countP(test, n, k);
+  const least = minimumCorrect(test, n);
+  const isFound = pValue <= ALPHA;
+  const enough = least === null ? `no count of ${n} can show one` : `it takes ${least} of ${n}`;
+  return {
+    pValue,
+    ...(least !== null && { minimumCorrect: least }),
+    decision: isFound ? 'difference' : 'noneFound',
+    words: isFound
+      ? `${found}: a difference, ${chanceWords(pValue)}.`
+      : `${found}: no difference found (${enough}). With ${n} tasters that does not make them the same: a difference that 3 in 4 would notice is found ${timesWords(powerOf(test, n, 0.75))}.`,
+  };
+}
+
+const chanceWords = (p: number) =>
+  p < 0.001 ? 'less than 1 in 1,000 by chance' : `${figure(100 * p, 1)} in 100 by chance`;
+
+const timesWords = (power: number) => `${figure(100 * power, 0)} times in 100`;
+
+function checkCount(n: number, k: number, key: string): void {
+  if (k <= n) return;
+  throw new UserFault('badInput', [
+    { field: key, message: `${k} is more than the ${n} who tasted. Enter 0-${n}.` },
+  ]);
+}
+
+/** Ways to reach each vector of rank sums are counted exactly up to so many. */
+const MOST_SUMS = 60_000;
+
+/**
+ * Friedman's test of n tasters who each ranked k cups, 1 the best, without ties. Exact while the rank sums can be
+ * counted, χ² with k − 1 degrees beyond.
+ */
+export function ranking(ranks: readonly (readonly number[])[]): PanelResult {
+  const n = ranks.length;
+  const k = ranks[0]?.length ?? 0;
+  checkRanks(ranks, k);
+  const sums = Array.from({ length: k }, (_, j) => ranks.reduce((sum, row) => sum + row[j]!, 0));
+  const statistic = friedman(sums, n);
+  const pValue = exactRankP(n, k, statistic) ?? 1 - jStat.chisquare.cdf(statistic, k - 1);
+  const isFound = pValue <= ALPHA;
+  const best = sums.indexOf(Math.min(...sums));
+  const said = `Rank sums ${sums.join(', ')} of ${n} tasters`;
+  return {
+    pValue,
+    statistic,
+    decision: isFound ? 'difference' : 'noneFound',
+    words: isFound
+      ? `${said}: they differ, ${chanceWords(pValue)}; cup ${best + 1} is ranked best.`
+      : `${said}: no difference found. With ${n} tasters that does not make them the same.`,
+  };
+}
+
+function checkRanks(ranks: readonly (readonly number[])[], k: number): void {
+  const odd = ranks.findIndex((row) => {
+    const sorted = [...row].sort((a, b) => a - b);
+    return row.length !== k || sorted.some((rank, j) => rank !== j + 1);
+  });
+  if (k >= 3 && odd < 0) return;
+  const message =
+    k < 3
+      ? 'Ranking needs three cups or more. Compare two as a pair.'
+      : `Taster ${odd + 1} did not rank ${k} cups from 1 to ${k}, each once. Ask again.`;
+  throw new UserFault('badInput', [{ field: 'ranks', message }]);
+}
+
+/** Q = 12/(nk(k + 1))·ΣR² − 3n(k + 1). */
+function friedman(sums: readonly number[], n: number): number {
+  const k = sums.length;
+  const squares = sums.reduce((sum, value) => sum + value ** 2, 0);
+  return (12 / (n * k * (k + 1))) * squares - 3 * n * (k + 1);
+}
+
+/** P(Q ≥ q) when each taster ranks at random: all vectors of rank sums with their number of ways. */
+function exactRankP(n: number, k: number, statistic: number): number | null {
+  const orders = ordersOf(k);
+  if (orders === null) return null;
+  let ways = new Map<string, { sums: readonly number[]; share: number }>([
+    ['', { sums: Array<number>(k).fill(0), share: 1 }],
+  ]);
+  for (let taster = 0; taster < n; taster++) {
+    const next: typeof ways = new Map();
+    for (const { sums, share } of ways.values())
+      for (const order of orders) {
+        // Which cup has which sum does not matter to Q.
+        const after = sums.map((sum, j) => sum + order[j]!).sort((a, b) => a - b);
+        const key = after.join(' ');
+        const known = next.get(key)?.share ?? 0;
+        next.set(key, { sums: after, share: known + share / orders.length });
+      }
+    if (next.size * orders.length > MOST_SUMS) return null;
+    ways = next;
+  }
+  let p = 0;
+  for (const { sums, share } of ways.values())
+    if (friedman(sums, n) >= statistic - 1e-9) p += share;
+  return Math.min(1, p);
+}
+
+/** All orders of 1…k; null where there are too many to count through. */
+function ordersOf(k: number): number[][] | null {
+  if (k > 6) return null;
+  let orders: number[][] = [[]];
+  for (let rank = 1; rank <= k; rank++)
+    orders = orders.flatMap((order) =>
+      Array.from({ length: rank }, (_, at) => [...order.slice(0, at), rank, ...order.slice(at)]),
+    );
+  return orders;
+}
+
+/** Noise of a taster before any duplicate was tasted, and how much it counts. House heuristic. */
+const REPEAT = { priorVariance: 0.64, priorCount: 3 } as const;
+
+/**
+ * A taster's repeatability as the sd of a cup, points, from differences d between two cups of one shot:
+ * s² = (3·.64 + Σd²/4)/(3 + n/2) (house heuristic, model.md Panel).
+ */
+export function repeatabilitySd(differences: readonly number[]): number {
+  const { priorVariance, priorCount } = REPEAT;
+  const squares = differences.reduce((sum, d) => sum + d ** 2, 0);
+  return Math.sqrt(
+    (priorCount * priorVariance + squares / 4) / (priorCount + differences.length / 2),
+  );
+}

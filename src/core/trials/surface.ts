@@ -1,0 +1,328 @@
+/**
+ * Where one coffee tastes best, from few cups: liking as a quadratic around an unknown best point x*, whose
+ * prior is the doubt of the release's own proposal. Given a curvature all is linear and conjugate; curvatures
+ * are averaged by their evidence. Source: Bayesian linear regression (published, textbook) in the form of
+ * model.md §4b; spreads and the direction of signs are house heuristics.
+ * Units: coded steps (coding.ts), liking in points 0-10. Caveat: a quadratic is wrong far from its best point;
+ * `misfit` widens what cups there say.
+ */
+import jStat from 'jstat';
+import { CholeskyDecomposition, EigenvalueDecomposition, Matrix } from 'ml-matrix';
+import { dot, evened, quadratic } from '../linear';
+import { VARIABLES, type Coded } from './coding';
+import { curvatureParticles, type Curvature } from './curvature';
+
+/** One cup as one taster scored it. */
+export interface Cup {
+  readonly x: Coded;
+  readonly taster: string;
+  /** 0-10. */
+  readonly liking: number;
+  /** Under less over of the cup sheet; absent where it points nowhere. */
+  readonly u?: number | undefined;
+}
+
+export interface SurfaceInput {
+  readonly cups: readonly Cup[];
+  /** V₀: covariance of x* around the proposal, 3 × 3 coded. */
+  readonly prior: Matrix;
+  /** In place of the particles. */
+  readonly curvatures?: readonly Curvature[];
+  /** Number of the release, for its particles. */
+  readonly release?: number;
+  readonly misfit?: boolean;
+  readonly useSigns?: boolean;
+}
+
+/** What one curvature makes of the cups. */
+export interface Fit extends Curvature {
+  /** Share of the evidence, with the prior weight. */
+  readonly share: number;
+  /** x̂ and V_s of x*. */
+  readonly best: readonly number[];
+  readonly covariance: Matrix;
+  /** A⁻¹ of (f, x*, b_u), for planning; tasters' offsets are integrated out. */
+  readonly joint: Matrix;
+  readonly lnEvidence: number;
+  /** χ² of the cups against this fit, on `Surface.responses` degrees. */
+  readonly chi2: number;
+  readonly offsets: readonly number[];
+  readonly signOffset: number;
+}
+
+export interface Surface {
+  readonly fits: readonly Fit[];
+  /** Where the expected liking is highest. */
+  readonly optimum: readonly number[];
+  /** Moments of x*. */
+  readonly mean: readonly number[];
+  readonly covariance: Matrix;
+  /** ΣwH. */
+  readonly meanH: Matrix;
+  readonly lnEvidence: number;
+  readonly tasters: Readonly<Record<string, number>>;
+  readonly signOffset: number;
+  /** Liking at the optimum lies about so many points under the best this coffee can give. */
+  readonly expectedLeft: number;
+  /** Noise sd of a cup, widened where the cups contradict each other. */
+  readonly noiseSd: number;
+  readonly warnings: readonly SurfaceWarning[];
+}
+
+export type SurfaceWarning = 'contradictory' | 'edge';
+
+/** Points of liking; house heuristics. */
+export const PRIOR = {
+  liking: { mean: 6.5, sd: 1.5 },
+  tasterSd: 0.7,
+  signOffsetSd: 0.8,
+  cupSd: 0.8,
+  signSd: 1.5,
+} as const;
+
+/** A quadratic is off by about a third of the drop it claims. House heuristic. */
+const MISFIT_SHARE = 0.35;
+const REFITS = 2;
+
+/** Coded steps from the proposal: the box of a trial. */
+export const BOX = 2;
+
+/** Below this chance of such contradictory cups their noise is taken to be larger. */
+const LEAST_P = 0.02;
+
+/** Where under signs grow: longer, hotter, slower takes them away. House heuristic. */
+export const SIGN_DIRECTION: readonly number[] = (() => {
+  const d = [0.6, 0.45, 0.66];
+  const length = Math.hypot(...d);
+  return d.map((value) => value / length);
+})();
+
+/** Fits the surface of a release. Throws a RangeError on a prior or curvature that is not positive definite. */
+export function fitSurface(input: SurfaceInput): Surface {
+  const first = fitWith(input, PRIOR.cupSd);
+  const responses = responsesOf(input, () => 1).length;
+  const chi2 = first.fits.reduce((sum, fit) => sum + fit.share * fit.chi2, 0);
+  if (responses === 0 || 1 - jStat.chisquare.cdf(chi2, responses) >= LEAST_P) return first;
+  const again = fitWith(input, PRIOR.cupSd * Math.sqrt(chi2 / responses));
+  return { ...again, warnings: ['contradictory', ...again.warnings] };
+}
+
+function fitWith(input: SurfaceInput, noiseSd: number): Surface {
+  const curvatures = input.curvatures ?? curvatureParticles(input.release);
+  const tasters = tastersOf(input.cups);
+  const priorInverse = inverseOf(input.prior);
+  let surface: Surface | null = null;
+  for (let pass = 0; pass <= (input.misfit === false ? 0 : REFITS); pass++) {
+    const around = surface;
+    const responses = responsesOf(
+      input,
+      (cup) => noiseSd ** 2 + (around ? misfitVariance(around, cup, input.cups) : 0),
+    );
+    const fits = curvatures.map((curvature) =>
+      fitOne(curvature, { tasters, priorInverse, responses }),
+    );
+    surface = averaged(fits, tasters, noiseSd);
+  }
+  return surface!;
+}
+
+/** v = K[.35·½(x − x_m)ᵀH̄(x − x_m)]²: shared by the K tasters of one cup, so each alone is worth less. */
+export function misfitAt({ optimum, meanH }: Surface, x: readonly number[]): number {
+  const away = x.map((value, j) => value - optimum[j]!);
+  return (MISFIT_SHARE * 0.5 * quadratic(meanH, away)) ** 2;
+}
+
+function misfitVariance(surface: Surface, { x }: Cup, cups: readonly Cup[]): number {
+  const together = new Set(
+    cups.filter((other) => other.x.every((value, j) => value === x[j])).map(({ taster }) => taster),
+  ).size;
+  return together * misfitAt(surface, x);
+}
+
+interface Response {
+  readonly x: Coded;
+  /** Place of the taster among all; null for a sign. */
+  readonly taster: number | null;
+  /** Liking or sign as it was given. */
+  readonly given: number;
+  readonly variance: number;
+}
+
+function responsesOf(
+  { cups, useSigns = true }: SurfaceInput,
+  likingVariance: (cup: Cup) => number,
+): Response[] {
+  const tasters = tastersOf(cups);
+  return cups.flatMap((cup): Response[] => {
+    const { x, taster, liking, u } = cup;
+    const scored = { x, taster: tasters.indexOf(taster), given: liking };
+    const pointed = { x, taster: null, given: u ?? 0, variance: PRIOR.signSd ** 2 };
+    return [
+      { ...scored, variance: likingVariance(cup) },
+      ...(useSigns && u !== undefined ? [pointed] : []),
+    ];
+  });
+}
+
+const tastersOf = (cups: readonly Cup[]) => [...new Set(cups.map(({ taster }) => taster))];
+
+interface Given {
+  readonly tasters: readonly string[];
+  readonly priorInverse: Matrix;
+  readonly responses: readonly Response[];
+}
+
+/** q = (f, x*, b_u, offsets of tasters): in this order, so that what planning needs comes first. */
+const SIGN_AT = 1 + VARIABLES;
+const OFFSETS_FROM = SIGN_AT + 1;
+
+function fitOne(curvature: Curvature, { tasters, priorInverse, responses }: Given): Fit {
+  const size = OFFSETS_FROM + tasters.length;
+  const A = new Matrix(size, size);
+  A.set(0, 0, PRIOR.liking.sd ** -2);
+  A.setSubMatrix(priorInverse, 1, 1);
+  A.set(SIGN_AT, SIGN_AT, PRIOR.signOffsetSd ** -2);
+  for (let i = OFFSETS_FROM; i < size; i++) A.set(i, i, PRIOR.tasterSd ** -2);
+  const lnDetPrior = lnDeterminant(new CholeskyDecomposition(A));
+  const b = new Array<number>(size).fill(0);
+  b[0] = PRIOR.liking.mean * PRIOR.liking.sd ** -2;
+  // q₀ᵀA₀q₀ and Σresp²/variance, whose difference from bᵀq is χ².
+  let squares = PRIOR.liking.mean * b[0];
+  let lnScale = 0;
+  const H = curvature.H.to2DArray();
+  for (const response of responses) {
+    const { variance } = response;
+    const [row, value] = rowOf(response, H, curvature.a);
+    squares += value ** 2 / variance;
+    lnScale += Math.log(2 * Math.PI * variance);
+    for (const [i, factor] of row) {
+      b[i]! += (factor * value) / variance;
+      for (const [j, other] of row) A.set(i, j, A.get(i, j) + (factor * other) / variance);
+    }
+  }
+  const cholesky = new CholeskyDecomposition(A);
+  if (!cholesky.isPositiveDefinite())
+    throw new RangeError('The prior or a curvature is not positive definite.');
+  const inverse = evened(cholesky.solve(Matrix.eye(size)));
+  const q = inverse.mmul(Matrix.columnVector(b)).to1DArray();
+  const chi2 = squares - dot(b, q);
+  return {
+    ...curvature,
+    share: 1,
+    best: q.slice(1, SIGN_AT),
+    covariance: inverse.subMatrix(1, VARIABLES, 1, VARIABLES),
+    joint: inverse.subMatrix(0, SIGN_AT, 0, SIGN_AT),
+    lnEvidence: -0.5 * (lnDeterminant(cholesky) - lnDetPrior + lnScale + chi2),
+    chi2,
+    offsets: q.slice(OFFSETS_FROM),
+    signOffset: q[SIGN_AT]!,
+  };
+}
+
+/** A response as a sparse row of q and the value it should give. */
+function rowOf(
+  { x, taster, given }: Response,
+  H: readonly (readonly number[])[],
+  a: number,
+): [row: [number, number][], value: number] {
+  if (taster === null) {
+    const along = SIGN_DIRECTION.map((d, j): [number, number] => [1 + j, a * d]);
+    return [[...along, [SIGN_AT, 1]], given + a * dot(SIGN_DIRECTION, x)];
+  }
+  const pulls = H.map((row) => dot(row, x));
+  const row = pulls.map((pull, j): [number, number] => [1 + j, pull]);
+  return [[[0, 1], ...row, [OFFSETS_FROM + taster, 1]], given + 0.5 * dot(pulls, x)];
+}
+
+function averaged(all: readonly Fit[], tasters: readonly string[], noiseSd: number): Surface {
+  const top = Math.max(...all.map(({ lnEvidence }) => lnEvidence));
+  const raw = all.map(({ lnEvidence, weight }) => weight * Math.exp(lnEvidence - top));
+  const total = raw.reduce((sum, value) => sum + value, 0);
+  const prior = all.reduce((sum, { weight }) => sum + weight, 0);
+  const fits = all.map((fit, s) => ({ ...fit, share: raw[s]! / total }));
+  const meanH = Matrix.zeros(VARIABLES, VARIABLES);
+  const pulled = Matrix.zeros(VARIABLES, 1);
+  const mean = [0, 0, 0];
+  for (const { share, H, best } of fits) {
+    meanH.add(Matrix.mul(H, share));
+    pulled.add(Matrix.mul(H.mmul(Matrix.columnVector([...best])), share));
+    best.forEach((value, j) => (mean[j]! += share * value));
+  }
+  const optimum = inverseOf(meanH).mmul(pulled).to1DArray();
+  const covariance = Matrix.zeros(VARIABLES, VARIABLES);
+  for (const { share, best, covariance: own } of fits)
+    covariance.add(Matrix.mul(Matrix.add(own, outer(best, mean)), share));
+  const weighted = (of: (fit: Fit) => number) =>
+    fits.reduce((sum, fit) => sum + fit.share * of(fit), 0);
+  return {
+    fits,
+    optimum,
+    mean,
+    covariance,
+    meanH,
+    lnEvidence: top + Math.log(total / prior),
+    tasters: Object.fromEntries(
+      tasters.map((taster, i) => [taster, weighted(({ offsets }) => offsets[i]!)]),
+    ),
+    signOffset: weighted(({ signOffset }) => signOffset),
+    // L = ½Σw·tr(H(V + δδᵀ)).
+    expectedLeft: weighted(
+      ({ H, best, covariance: own }) => 0.5 * traceOf(H, Matrix.add(own, outer(best, optimum))),
+    ),
+    noiseSd,
+    warnings: optimum.some((value) => Math.abs(value) > BOX) ? ['edge'] : [],
+  };
+}
+
+/** (a − b)(a − b)ᵀ. */
+function outer(a: readonly number[], b: readonly number[]): Matrix {
+  const away = Matrix.columnVector(a.map((value, j) => value - b[j]!));
+  return away.mmul(away.transpose());
+}
+
+/** tr(AB) of symmetric matrices. */
+export function traceOf(A: Matrix, B: Matrix): number {
+  return Matrix.mul(A, B).sum();
+}
+
+/** Of a positive definite matrix; rounding may have made it a little lopsided. */
+function inverseOf(M: Matrix): Matrix {
+  const cholesky = new CholeskyDecomposition(evened(M));
+  if (!cholesky.isPositiveDefinite())
+    throw new RangeError('The prior or a curvature is not positive definite.');
+  return evened(cholesky.solve(Matrix.eye(M.rows)));
+}
+
+function lnDeterminant(cholesky: CholeskyDecomposition): number {
+  return 2 * cholesky.lowerTriangularMatrix.diag().reduce((sum, d) => sum + Math.log(d), 0);
+}
+
+/** What a release's cups teach of its best point, without what its own proposal had said. */
+export interface Site {
+  /** Precision, 3 × 3 coded; 0 in directions the cups say nothing of. */
+  readonly P: Matrix;
+  /** In absolute coded units. */
+  readonly h: readonly number[];
+}
+
+/**
+ * P = V⁻¹ − V₀⁻¹ with negative eigenvalues cut off, h = (P + V₀⁻¹)μ − V₀⁻¹m: proposals do not confirm themselves.
+ * @param centre the proposal in absolute coded units, m of V₀.
+ */
+export function siteOf(surface: Surface, prior: Matrix, centre: readonly number[]): Site {
+  const priorInverse = inverseOf(prior);
+  const P = withoutNegative(Matrix.sub(inverseOf(surface.covariance), priorInverse));
+  const best = Matrix.columnVector(surface.mean.map((value, j) => value + centre[j]!));
+  const h = Matrix.add(P, priorInverse)
+    .mmul(best)
+    .sub(priorInverse.mmul(Matrix.columnVector([...centre])));
+  return { P, h: h.to1DArray() };
+}
+
+function withoutNegative(M: Matrix): Matrix {
+  const { realEigenvalues, eigenvectorMatrix } = new EigenvalueDecomposition(evened(M), {
+    assumeSymmetric: true,
+  });
+  const kept = Matrix.diag(realEigenvalues.map((value) => Math.max(0, value)));
+  return eigenvectorMatrix.mmul(kept).mmul(eigenvectorMatrix.transpose());
+}
