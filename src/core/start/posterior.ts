@@ -13,7 +13,7 @@ import { dot, quadratic } from '../linear';
 const PRIOR_SHAPE = 4;
 
 /** Trust in the rules: every prior sd × κ, with these prior weights. House heuristic. */
-const TRUST = [
+export const TRUST = [
   { kappa: 0.5, weight: 0.15 },
   { kappa: 1, weight: 0.55 },
   { kappa: 2, weight: 0.2 },

@@ -1,0 +1,74 @@
+import { Matrix } from 'ml-matrix';
+import { chanceFrom } from '../random';
+import { STEP, type Coded } from '../trials/coding';
+import { fitSurface, siteOf } from '../trials/surface';
+import { learnJoint, predictJoint, siteOfRecipe, type JointSite } from './joint';
+import { priorFor } from './priors';
+
+const RULES = {
+  lnRatio: priorFor('lnRatio', 'both'),
+  temperatureC: priorFor('temperatureC', 'both'),
+  lnTimeS: priorFor('lnTimeS', 'both'),
+};
+const WIDTH = RULES.lnRatio.length;
+/** A medium washed ordinary coffee in classic style. */
+const BASE = Array.from({ length: WIDTH }, (_, j) => (RULES.lnRatio[j]!.factor === 'base' ? 1 : 0));
+const CENTRE = [Math.log(2) / STEP.lnRatio, 92 / STEP.temperatureC, Math.log(28) / STEP.lnTimeS];
+
+it('one site moves the next proposal: worked figures (14) and (16)', () => {
+  const H = new Matrix([
+    [0.7, 0.1, 0],
+    [0.1, 0.5, 0],
+    [0, 0, 0.6],
+  ]);
+  const scores: [Coded, number, number][] = [
+    [[0, 0, 0], 7, 6],
+    [[1, 0, 0], 7.5, 6.8],
+    [[0, 0, 1], 6.5, 5.2],
+  ];
+  const cups = scores.flatMap(([x, first, second]) => [
+    { x, taster: 'first', liking: first },
+    { x, taster: 'second', liking: second },
+  ]);
+  const prior = Matrix.diag([1, 0.9, 0.8]);
+  const curvatures = [{ H, a: 1, weight: 1 }];
+  const surface = fitSurface({ cups, prior, curvatures, misfit: false });
+  const site = { ...siteOf(surface, prior, CENTRE), row: BASE };
+  const model = learnJoint({ sites: [site], rules: RULES, keepsSpread: true });
+  const { mean, covariance } = predictJoint(model, BASE);
+  expect(Math.exp(mean[0]! * STEP.lnRatio)).toBeCloseTo(2.131, 3);
+  expect(mean[1]! * STEP.temperatureC).toBeCloseTo(92.08, 2);
+  expect(Math.exp(mean[2]! * STEP.lnTimeS)).toBeCloseTo(27.05, 2);
+  [0.7849, 0.8124, 0.7129].forEach((sd, j) =>
+    expect(Math.sqrt(covariance.get(j, j))).toBeCloseTo(sd, 4),
+  );
+});
+
+it('without sites it is the rules, with their own doubt', () => {
+  const { mean, covariance } = predictJoint(learnJoint({ sites: [], rules: RULES }), BASE);
+  mean.forEach((value, j) => expect(value).toBeCloseTo(CENTRE[j]!, 10));
+  // Base and noise of ln ratio: .10² + .07².
+  expect(Math.sqrt(covariance.get(0, 0)) * STEP.lnRatio).toBeCloseTo(Math.hypot(0.1, 0.07), 10);
+});
+
+it('learns a house that differs from the rules, and is surer with more releases', () => {
+  const chance = chanceFrom(7);
+  const truth = [CENTRE[0]! + 1.2, CENTRE[1]! - 0.8, CENTRE[2]! + 0.5];
+  const sites = (n: number) =>
+    Array.from({ length: n }, () => ({
+      ...siteOfRecipe(truth.map((value) => value + 0.4 * chance.normal())),
+      row: BASE,
+    }));
+  const few = predictJoint(learnJoint({ sites: sites(4), rules: RULES }), BASE);
+  const many = predictJoint(learnJoint({ sites: sites(60), rules: RULES }), BASE);
+  many.mean.forEach((value, j) => expect(Math.abs(value - truth[j]!)).toBeLessThan(0.2));
+  for (const j of [0, 1, 2])
+    expect(many.covariance.get(j, j)).toBeLessThan(few.covariance.get(j, j));
+});
+
+it('a site that knows nothing teaches nothing, and weight 0 is none', () => {
+  const nothing = { P: Matrix.zeros(3, 3), h: [0, 0, 0], row: BASE };
+  const ignored = { ...siteOfRecipe([9, 9, 9]), row: BASE, weight: 0 };
+  const { mean } = predictJoint(learnJoint({ sites: [nothing, ignored], rules: RULES }), BASE);
+  mean.forEach((value, j) => expect(value).toBeCloseTo(CENTRE[j]!, 8));
+});
