@@ -41,6 +41,7 @@ import {
   TEMPERATURE_SCHOOLS,
 } from '@/core/vocabulary';
 import { command, keyed, type Command } from './command';
+import { TASTE_COMMANDS } from './tasteCommands';
 
 const interval = z.tuple([z.number(), z.number()]);
 const coded = z.array(z.object({ code: z.string(), text: z.string() }));
@@ -419,4 +420,5 @@ export const COMMANDS: Readonly<Record<string, Command>> = {
   bag,
   rest,
   simulate,
+  ...TASTE_COMMANDS,
 };

@@ -2,7 +2,7 @@ import { Matrix } from 'ml-matrix';
 import { chanceFrom } from '../random';
 import { STEP, type Coded } from '../trials/coding';
 import { fitSurface, siteOf } from '../trials/surface';
-import { learnJoint, predictJoint, siteOfRecipe, type JointSite } from './joint';
+import { learnJoint, predictJoint, siteOfRecipe } from './joint';
 import { priorFor } from './priors';
 
 const RULES = {

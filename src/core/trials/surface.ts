@@ -27,11 +27,11 @@ export interface SurfaceInput {
   /** V₀: covariance of x* around the proposal, 3 × 3 coded. */
   readonly prior: Matrix;
   /** In place of the particles. */
-  readonly curvatures?: readonly Curvature[];
+  readonly curvatures?: readonly Curvature[] | undefined;
   /** Number of the release, for its particles. */
-  readonly release?: number;
-  readonly misfit?: boolean;
-  readonly useSigns?: boolean;
+  readonly release?: number | undefined;
+  readonly misfit?: boolean | undefined;
+  readonly useSigns?: boolean | undefined;
 }
 
 /** What one curvature makes of the cups. */
