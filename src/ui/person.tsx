@@ -7,6 +7,7 @@ import {
   massWords,
   METRIC,
   temperatureFigure,
+  temperatureStepWords,
   temperatureWords,
   type Units,
   volumeWords,
@@ -51,5 +52,6 @@ export function useUnits() {
     volume: (ml: number) => volumeWords(ml, units),
     temperature: (c: number, digits?: number) => temperatureWords(c, units, digits),
     temperatureFigure: (c: number, digits?: number) => temperatureFigure(c, units, digits),
+    temperatureStep: (c: number, digits?: number) => temperatureStepWords(c, units, digits),
   };
 }

@@ -2,14 +2,10 @@ import { Matrix } from 'ml-matrix';
 import { chanceFrom } from '../random';
 import { STEP, type Coded } from '../trials/coding';
 import { fitSurface, siteOf } from '../trials/surface';
-import { learnJoint, predictJoint, siteOfRecipe } from './joint';
+import { byJointOutput, learnJoint, predictJoint, siteOfRecipe } from './joint';
 import { priorFor } from './priors';
 
-const RULES = {
-  lnRatio: priorFor('lnRatio', 'both'),
-  temperatureC: priorFor('temperatureC', 'both'),
-  lnTimeS: priorFor('lnTimeS', 'both'),
-};
+const RULES = byJointOutput((output) => priorFor(output, 'both'));
 const WIDTH = RULES.lnRatio.length;
 /** A medium washed ordinary coffee in classic style. */
 const BASE = Array.from({ length: WIDTH }, (_, j) => (RULES.lnRatio[j]!.factor === 'base' ? 1 : 0));

@@ -14,8 +14,19 @@ import { TRUST, TRUST_FROM_N } from './posterior';
 import { NOISE_SD, type Output, type PriorRule } from './priors';
 
 /** In the order of coded variables. */
-const JOINT_OUTPUTS = ['lnRatio', 'temperatureC', 'lnTimeS'] as const satisfies readonly Output[];
+export const JOINT_OUTPUTS = [
+  'lnRatio',
+  'temperatureC',
+  'lnTimeS',
+] as const satisfies readonly Output[];
 export type JointOutput = (typeof JOINT_OUTPUTS)[number];
+
+export function byJointOutput<T>(make: (output: JointOutput) => T): Record<JointOutput, T> {
+  return Object.fromEntries(JOINT_OUTPUTS.map((output) => [output, make(output)])) as Record<
+    JointOutput,
+    T
+  >;
+}
 
 /** What a past release says, with its row of features. */
 export interface JointSite extends Site {

@@ -13,6 +13,7 @@ import { Faults } from '@/ui/Faults';
 import { useMay, useUnits } from '@/ui/person';
 import { labelText, Notice, readingText } from '@/ui/type';
 import { useCommand } from '@/ui/useCommand';
+import { useRevision } from '@/ui/useRevision';
 
 const Frame = styled.section`
   padding: 12px 0 0 14px;
@@ -184,34 +185,4 @@ function AllowTrim({ releaseId }: { releaseId: string }) {
       <Faults faults={faults} />
     </div>
   );
-}
-
-/** The recipe on the bench with a few figures changed, as its next revision. */
-function useRevision(
-  { draft, advice }: Bench,
-  releaseId: string,
-  changed: {
-    readonly why: string;
-    readonly timeS: readonly [number, number];
-    readonly doseG?: number;
-    readonly yieldG?: number;
-    readonly temperatureC?: number;
-  },
-) {
-  const { submit, faults, isBusy } = useCommand();
-  const { ratio: _ratio, ...sentRecipe } = draft.recipe;
-  const take = () =>
-    void submit('acceptRecipe', {
-      releaseId,
-      batchId: draft.batchId,
-      setupId: draft.setupId,
-      style: draft.style,
-      temperatureSchool: draft.temperatureSchool,
-      ...sentRecipe,
-      ...changed,
-      startDial: advice.setting.dial,
-      proposed: draft.proposed,
-      basedOn: draft.id,
-    });
-  return { take, faults, isBusy };
 }

@@ -9,6 +9,8 @@ import type { Bench, BenchShot, ReleaseView } from '@/views/release';
 import { useUnits } from '@/ui/person';
 import { SelectInput } from '@/ui/fields';
 import { Hidden, SectionTitle, StageTitle } from '@/ui/type';
+import type { BestView } from '@/views/best';
+import { Best } from './Best';
 import { CupSheet } from './CupSheet';
 import { TastingList } from './TastingList';
 
@@ -18,7 +20,7 @@ const Stack = styled.div`
   gap: 10px;
 `;
 
-export function TasteStage({ view }: { view: ReleaseView }) {
+export function TasteStage({ view, best }: { view: ReleaseView; best: BestView | null }) {
   const { bench, release } = view;
   const last = bench?.shots.at(-1);
   if (!bench || !last)
@@ -34,10 +36,20 @@ export function TasteStage({ view }: { view: ReleaseView }) {
         </p>
       </Stack>
     );
-  return <Tasting view={view} bench={bench} newest={last} />;
+  return <Tasting view={view} best={best} bench={bench} newest={last} />;
 }
 
-function Tasting({ view, bench, newest }: { view: ReleaseView; bench: Bench; newest: BenchShot }) {
+function Tasting({
+  view,
+  best,
+  bench,
+  newest,
+}: {
+  view: ReleaseView;
+  best: BestView | null;
+  bench: Bench;
+  newest: BenchShot;
+}) {
   const [shotId, setShotId] = useState(newest.id);
   // A cup that was kept, here or on the server, leaves an empty sheet.
   const [round, setRound] = useState(0);
@@ -81,6 +93,7 @@ function Tasting({ view, bench, newest }: { view: ReleaseView; bench: Bench; new
           onDone={() => setRound(round + 1)}
         />
       )}
+      {best && <Best best={best} bench={bench} releaseId={view.release.id} />}
       <section>
         <SectionTitle>Tasted so far</SectionTitle>
         <TastingList

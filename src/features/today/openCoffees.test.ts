@@ -17,5 +17,5 @@ test('what is open is within its span, oldest first, with the setting of its own
   expect(dates).toEqual([...dates].sort());
   const other = open.find(({ roastDate }) => roastDate === day(13))!;
   expect(other.rest).toMatch(/^day 13, /);
-  expect(other.setting?.isOfOtherBatch ).toBe(true);
+  expect(other.setting?.isOfOtherBatch).toBe(true);
 });

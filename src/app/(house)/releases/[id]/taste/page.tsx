@@ -1,8 +1,14 @@
-import { loadRelease } from '@/features/frame/load';
+import { database } from '@/data/database';
+import { loadHouse, loadRelease } from '@/features/frame/load';
 import { TasteStage } from '@/features/taste/TasteStage';
+import { readBest } from '@/views/best';
+import { prepareModel } from '@/views/houseModel';
 
 export const metadata = { title: 'Taste' };
 
 export default async function TastePage({ params }: { params: Promise<{ id: string }> }) {
-  return <TasteStage view={await loadRelease((await params).id)} />;
+  const view = await loadRelease((await params).id);
+  const { house } = await loadHouse();
+  await prepareModel(database(), house);
+  return <TasteStage view={view} best={readBest(database(), house, view)} />;
 }

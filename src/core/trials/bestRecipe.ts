@@ -1,0 +1,112 @@
+/**
+ * What the cups of one release say in the words of a recipe: the best point so far, the recipe that forgives, what
+ * is left to find, and the cups to pull next. Times are from the pump. Source: model.md §4b; heuristic where the
+ * parts it puts together are.
+ */
+import type { Matrix } from 'ml-matrix';
+import { codedFrom, placeAt, STEP, type Place } from './coding';
+import { isEnough, planFlight } from './plan';
+import { robustOptimum, toleranceAt, type CafeSpread } from './robust';
+import { BOX, fitSurface, type SurfaceWarning } from './surface';
+
+/** A cup that was scored, with the shot it came from. */
+export interface ScoredCup extends Place {
+  readonly taster: string;
+  readonly liking: number;
+  readonly u?: number | undefined;
+}
+
+export interface BestInput {
+  /** The proposal, and the doubt of it, coded. */
+  readonly centre: Place;
+  readonly prior: Matrix;
+  readonly cups: readonly ScoredCup[];
+  readonly doseG: number;
+  readonly release?: number;
+  /** A machine whose temperature cannot be set. */
+  readonly keepsTemperature?: boolean;
+  readonly spread?: CafeSpread;
+}
+
+type Range = readonly [number, number];
+
+export interface BestRecipe {
+  readonly optimum: Place;
+  readonly interval80: { readonly [K in keyof Place]: Range };
+  readonly robust: Place;
+  /** Points an average café cup lies under one that hits the robust recipe. */
+  readonly costPoints: number;
+  /** How far cup mass, temperature and time may be off before a cup loses .3 points. */
+  readonly tolerance: {
+    readonly yieldG: number;
+    readonly temperatureC: number;
+    readonly timeS: number;
+  };
+  readonly expectedLeft: number;
+  readonly cups: number;
+  /** Different recipes among them. */
+  readonly recipes: number;
+  readonly tasters: number;
+  readonly next: readonly Place[];
+  readonly isEnough: boolean;
+  readonly warnings: readonly SurfaceWarning[];
+}
+
+/** Cups nearer than this on every axis are of one recipe: bench shots never repeat to the gram. House heuristic. */
+const SAME_STEPS = 0.25;
+const Z_80 = 1.2816;
+
+export function bestRecipe(input: BestInput): BestRecipe {
+  const { centre, prior, cups, doseG, keepsTemperature = false } = input;
+  const coded = cups.map((cup) => ({ ...cup, x: codedFrom(centre, cup) }));
+  const surface = fitSurface({ cups: coded, prior, release: input.release });
+  const { x, costPoints } = robustOptimum(surface, input);
+  const robust = placeAt(centre, x);
+  const [lnRatio, temperature, lnTime] = toleranceAt(surface, x) as [number, number, number];
+  const tasters = new Set(cups.map(({ taster }) => taster)).size;
+  const recipes = countRecipes(coded.map((cup) => cup.x));
+  const free: Range = [-BOX, BOX];
+  const limits = keepsTemperature ? [free, [0, 0] as const, free] : [free, free, free];
+  const ends = [-1, 1].map((side) =>
+    placeAt(
+      centre,
+      surface.mean.map((mean, j) => mean + side * Z_80 * Math.sqrt(surface.covariance.get(j, j))),
+    ),
+  ) as [Place, Place];
+  const between = (name: keyof Place): Range => [ends[0][name], ends[1][name]];
+  return {
+    optimum: placeAt(centre, surface.optimum),
+    interval80: {
+      ratio: between('ratio'),
+      temperatureC: between('temperatureC'),
+      timeS: between('timeS'),
+    },
+    robust,
+    costPoints,
+    tolerance: {
+      yieldG: doseG * robust.ratio * (1 - Math.exp(-STEP.lnRatio * lnRatio)),
+      temperatureC: STEP.temperatureC * temperature,
+      timeS: robust.timeS * (1 - Math.exp(-STEP.lnTimeS * lnTime)),
+    },
+    expectedLeft: surface.expectedLeft,
+    cups: cups.length,
+    recipes,
+    tasters,
+    next: planFlight(surface, { tasters: Math.max(1, tasters), limits }).map((cup) =>
+      placeAt(centre, cup.x),
+    ),
+    isEnough: isEnough(surface, recipes),
+    warnings: surface.warnings,
+  };
+}
+
+function countRecipes(all: readonly (readonly number[])[]): number {
+  const seen: (readonly number[])[] = [];
+  for (const x of all) {
+    const isKnown = seen.some((other) =>
+      other.every((value, j) => Math.abs(value - x[j]!) < SAME_STEPS),
+    );
+    if (!isKnown) seen.push(x);
+  }
+  return seen.length;
+}
