@@ -12,9 +12,15 @@ import {
 } from '@/core/start/joint';
 import { priorFor } from '@/core/start/priors';
 import { tasteDirection } from '@/core/taste/direction';
-import { bestRecipe, type BestRecipe, type ScoredCup } from '@/core/trials/bestRecipe';
+import {
+  bestRecipe,
+  firstCupPoints,
+  type BestRecipe,
+  type ScoredCup,
+} from '@/core/trials/bestRecipe';
 import { placeAt, STEP } from '@/core/trials/coding';
-import type { TemperatureSchool } from '@/core/vocabulary';
+import type { ReleaseFacts } from '@/core/coffee/features';
+import type { BrewStyle, TemperatureSchool } from '@/core/vocabulary';
 import type { Db } from '@/data/database';
 import type { House } from '@/data/house';
 import { kept } from '@/data/kept';
@@ -58,6 +64,24 @@ export function readBest(db: Db, house: House, view: ReleaseView): BestView | nu
       };
     },
   );
+}
+
+/** How near to its best a first cup of this coffee should be, and how many past recipes say so. */
+export function readFirstCup(
+  db: Db,
+  house: House,
+  { facts, style, school, releaseId }: FirstCup,
+): { readonly points: number; readonly releases: number } {
+  const { model, releases } = jointModel(db, house, { school, without: releaseId });
+  const [, row] = questionRow(facts, style);
+  return { points: firstCupPoints(predictJoint(model, row).covariance), releases };
+}
+
+interface FirstCup {
+  readonly facts: ReleaseFacts;
+  readonly style: BrewStyle;
+  readonly school: TemperatureSchool;
+  readonly releaseId: string;
 }
 
 /**

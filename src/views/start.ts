@@ -18,6 +18,7 @@ import { readRelease, type BatchView, type ReleaseView } from './release';
 import { listBenchNames, listOpenDrafts, type StoredRecipe } from '@/data/dialIns';
 import { listSetups, type StoredSetup } from '@/data/setups';
 import { nearestTo, pastWords, type NearRow, type PastWords } from './pastWords';
+import { readFirstCup } from './best';
 import { readAsked, type Asked } from './asked';
 import { readWater, type Water } from './water';
 
@@ -55,6 +56,8 @@ export interface StartView {
   /** Recipes of this release one can go on with, where there are several. */
   readonly open: readonly OpenRecipe[];
   readonly water: Water;
+  /** Points a first cup is expected to lie under the best this coffee can give. */
+  readonly firstCup: { readonly points: number; readonly releases: number };
 }
 
 /** A recipe that stands open: the newest of its dial-in. */
@@ -150,6 +153,12 @@ export function readStart(
     }),
     halfLife: house.halfLife,
     open: openRecipes(db, view, setups),
+    firstCup: readFirstCup(db, house, {
+      facts: question.release,
+      style: asked.style,
+      school: asked.temperatureSchool,
+      releaseId: view.release.id,
+    }),
     water: readWater(db, {
       style: asked.style,
       release: question.release,

@@ -4,10 +4,11 @@
  * parts it puts together are.
  */
 import type { Matrix } from 'ml-matrix';
+import { curvatureParticles } from './curvature';
 import { codedFrom, placeAt, STEP, type Place } from './coding';
 import { isEnough, planFlight } from './plan';
 import { robustOptimum, toleranceAt, type CafeSpread } from './robust';
-import { BOX, fitSurface, type SurfaceWarning } from './surface';
+import { BOX, fitSurface, traceOf, type SurfaceWarning } from './surface';
 
 /** A cup that was scored, with the shot it came from. */
 export interface ScoredCup extends Place {
@@ -50,6 +51,14 @@ export interface BestRecipe {
   readonly next: readonly Place[];
   readonly isEnough: boolean;
   readonly warnings: readonly SurfaceWarning[];
+}
+
+/** Points a first cup at the proposal is expected to lie under the best: ½tr(H̄V₀), before any cup. */
+export function firstCupPoints(prior: Matrix): number {
+  return curvatureParticles().reduce(
+    (sum, { H, weight }) => sum + 0.5 * weight * traceOf(H, prior),
+    0,
+  );
 }
 
 /** Cups nearer than this on every axis are of one recipe: bench shots never repeat to the gram. House heuristic. */

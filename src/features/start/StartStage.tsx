@@ -1,6 +1,7 @@
 'use client';
 
 import Link from 'next/link';
+import { figure } from '@/core/figure';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { dayWords } from '@/core/dayWords';
@@ -137,6 +138,13 @@ export function StartStage({ view, start }: { view: ReleaseView; start: StartVie
                 ]}
               />
             </Switches>
+            <Small>
+              A first cup is expected within about {figure(start.firstCup.points, 1)} points of
+              liking of the best this coffee can give
+              {start.firstCup.releases > 0 &&
+                `, from the rules and ${start.firstCup.releases} past recipes`}
+              . Rule of thumb; Taste finds the rest.
+            </Small>
             {setups.length === 0 && (
               <Notice>
                 No setup is described yet: the proposal assumes an 18 g basket and cannot go on a

@@ -9,38 +9,12 @@ import type { Bench } from '@/views/release';
 import { Button } from '@/ui/Button';
 import { Faults } from '@/ui/Faults';
 import { useMay, useUnits } from '@/ui/person';
-import {
-  labelText,
-  readingText,
-  SectionTitle,
-  Small,
-  Table,
-  TableHead,
-  TableScroll,
-} from '@/ui/type';
+import { labelText, SectionTitle, Small, Table, TableHead, TableScroll } from '@/ui/type';
 import { useRevision } from '@/ui/useRevision';
-
-const Columns = styled.div`
-  display: grid;
-  grid-template-columns: repeat(auto-fit, minmax(min(100%, 300px), 1fr));
-  gap: 14px 26px;
-  margin-top: 10px;
-`;
-
-const Part = styled.section`
-  display: grid;
-  gap: 6px;
-  align-content: start;
-`;
 
 const Head = styled.h4`
   ${labelText}
-  margin: 0;
-`;
-
-const Reading = styled.p`
-  ${readingText}
-  font-size: 19px;
+  margin: 12px 0 4px;
 `;
 
 /** A window as wide as the house's recipe has, around another middle. */
@@ -49,7 +23,10 @@ const HALF_WINDOW_S = 2;
 /** Temperatures are set by half a degree. */
 const STEP_C = 0.5;
 
-const settable = (c: number) => Math.round(c / STEP_C) * STEP_C;
+const settableC = (c: number) => Math.round(c / STEP_C) * STEP_C;
+
+/** A cup is stopped by half a gram. */
+const settableG = (g: number) => Math.round(2 * g) / 2;
 
 /** What all cups of this dial-in say together: the best point, the recipe that forgives, the cups that would tell most. */
 export function Best({
@@ -69,14 +46,13 @@ export function Best({
         {cups === 0
           ? `No straight cup with a liking yet. Starting from ${startWords(releases)}, a first cup is expected within about ${figure(expectedLeft, 1)} points of the best this coffee can give.`
           : `${cupWords(cups, recipes, tasters)}, starting from ${startWords(releases)}: about ${figure(expectedLeft, 2)} points are left to find. ${
-              isEnough ? 'That is enough: use the recipe that forgives.' : 'More cups would pay.'
+              isEnough
+                ? 'That is enough: use the recipe that forgives.'
+                : 'The cups below would tell most.'
             }`}
       </p>
-      <Columns>
-        {cups > 0 && <Found best={best} />}
-        {cups > 0 && <Forgiving best={best} bench={bench} releaseId={releaseId} />}
-        {!isEnough && <NextFlight best={best} />}
-      </Columns>
+      {cups > 0 && <Found best={best} bench={bench} releaseId={releaseId} />}
+      {!isEnough && <NextFlight best={best} />}
       <Small as="p" style={{ marginTop: 8 }}>
         Points of liking, 0-10. That liking falls away evenly from one best point is a rule of
         thumb; each cup counts by where its shot really was.
@@ -102,41 +78,13 @@ const plural = (n: number, one: string) => `${n} ${one}${n === 1 ? '' : 's'}`;
 const cupWords = (cups: number, recipes: number, tasters: number) =>
   `${plural(cups, 'cup')} of ${plural(recipes, 'recipe')} by ${plural(tasters, 'taster')}`;
 
-function Found({ best: { optimum, interval80 } }: { best: BestView }) {
-  const { temperature, temperatureFigure } = useUnits();
-  const between = ([low, high]: readonly [number, number], digits: number) =>
-    `likely ${figure(low, digits)}-${figure(high, digits)}`;
-  const [coolest, hottest] = interval80.temperatureC;
-  return (
-    <Part>
-      <Head>Best point so far (8 in 10)</Head>
-      <Reading>1:{figure(optimum.ratio, 2)}</Reading>
-      <Small>{between(interval80.ratio, 2)}</Small>
-      <Reading>{temperature(optimum.temperatureC)}</Reading>
-      <Small>
-        likely {temperatureFigure(coolest)}-{temperature(hottest)}
-      </Small>
-      <Reading>{figure(optimum.timeS, 0)} s from the pump</Reading>
-      <Small>{between(interval80.timeS, 0)} s</Small>
-    </Part>
-  );
-}
-
-/** The recipe to take: a little less at its best, and less lost by cafés that are a little off. */
-function Forgiving({
-  best,
-  bench,
-  releaseId,
-}: {
-  best: BestView;
-  bench: Bench;
-  releaseId: string;
-}) {
+/** The best point, how surely, and the recipe to take: a little less at its best, and less lost where a café is a little off. */
+function Found({ best, bench, releaseId }: { best: BestView; bench: Bench; releaseId: string }) {
   const isLead = useMay('lead');
-  const { mass, temperature, temperatureStep } = useUnits();
-  const { robust, costPoints, tolerance, doseG } = best;
-  const yieldG = Math.round(robust.ratio * doseG * 2) / 2;
-  const temperatureC = settable(robust.temperatureC);
+  const { mass, temperature, temperatureFigure, temperatureStep } = useUnits();
+  const { optimum, interval80, robust, costPoints, tolerance, doseG } = best;
+  const yieldG = settableG(robust.ratio * doseG);
+  const temperatureC = settableC(robust.temperatureC);
   const middleS = Math.round(robust.timeS - clockDelayS(bench));
   const { take, faults, isBusy } = useRevision(bench, releaseId, {
     yieldG,
@@ -144,37 +92,69 @@ function Forgiving({
     timeS: [middleS - HALF_WINDOW_S, middleS + HALF_WINDOW_S],
     why: `The recipe that forgives, from ${cupWords(best.cups, best.recipes, best.tasters)}`,
   });
+  const [coolest, hottest] = interval80.temperatureC;
+  const between = ([low, high]: readonly [number, number], digits: number) =>
+    `${figure(low, digits)}-${figure(high, digits)}`;
   return (
-    <Part>
-      <Head>The recipe that forgives</Head>
-      <Reading>
-        {mass(doseG)} → {mass(yieldG)}
-      </Reading>
-      <Reading>
-        {temperature(temperatureC)}, {middleS} s
-      </Reading>
-      <Small>
-        What cafés are usually off by costs about {figure(costPoints, 1)} points. A cup stays within
-        0.3 points up to ± {mass(tolerance.yieldG)}, ± {temperatureStep(tolerance.temperatureC)} or
-        ± {figure(tolerance.timeS, 0)} s.
-      </Small>
-      {isLead && (
-        <p>
+    <>
+      <TableScroll aria-label="Best point and the recipe that forgives">
+        <Table>
+          <TableHead
+            columns={[
+              { hidden: 'Variable' },
+              'Best so far',
+              'Likely (8 in 10)',
+              'Recipe that forgives',
+              'Within 0.3 points',
+            ]}
+          />
+          <tbody>
+            <tr>
+              <td>Ratio</td>
+              <td>1:{figure(optimum.ratio, 2)}</td>
+              <td>{between(interval80.ratio, 2)}</td>
+              <td>
+                {mass(doseG)} → {mass(yieldG)}
+              </td>
+              <td>± {mass(tolerance.yieldG)}</td>
+            </tr>
+            <tr>
+              <td>Temperature</td>
+              <td>{temperature(optimum.temperatureC)}</td>
+              <td>
+                {temperatureFigure(coolest)}-{temperatureFigure(hottest)}
+              </td>
+              <td>{temperature(temperatureC)}</td>
+              <td>± {temperatureStep(tolerance.temperatureC)}</td>
+            </tr>
+            <tr>
+              <td>Time from the pump</td>
+              <td>{figure(optimum.timeS, 0)} s</td>
+              <td>{between(interval80.timeS, 0)}</td>
+              <td>{figure(robust.timeS, 0)} s</td>
+              <td>± {figure(tolerance.timeS, 1)} s</td>
+            </tr>
+          </tbody>
+        </Table>
+      </TableScroll>
+      <p style={{ marginTop: 8 }}>
+        What cafés are usually off by costs about {figure(costPoints, 1)} points there.{' '}
+        {isLead && (
           <Button onPress={take} isPending={isBusy}>
             Use the recipe that forgives
           </Button>
-        </p>
-      )}
+        )}
+      </p>
       <Faults faults={faults} />
-    </Part>
+    </>
   );
 }
 
 function NextFlight({ best: { next, doseG } }: { best: BestView }) {
   const { mass, temperature } = useUnits();
-  const yieldOf = ({ ratio }: Place) => mass(Math.round(ratio * doseG * 2) / 2);
+  const yieldOf = ({ ratio }: Place) => mass(settableG(ratio * doseG));
   return (
-    <Part>
+    <>
       <Head>Cups that would tell most, as one flight</Head>
       <TableScroll aria-label="Cups that would tell most">
         <Table>
@@ -184,7 +164,7 @@ function NextFlight({ best: { next, doseG } }: { best: BestView }) {
               <tr key={i}>
                 <td>{i + 1}</td>
                 <td>{yieldOf(place)}</td>
-                <td>{temperature(settable(place.temperatureC))}</td>
+                <td>{temperature(settableC(place.temperatureC))}</td>
                 <td>{figure(place.timeS, 0)} s</td>
               </tr>
             ))}
@@ -195,7 +175,7 @@ function NextFlight({ best: { next, doseG } }: { best: BestView }) {
         Each from {mass(doseG)}. Reach the time with the grind. Pull them, taste them blind, and
         keep a sheet for each: near is enough, what was really pulled is what counts.
       </Small>
-    </Part>
+    </>
   );
 }
 

@@ -1,0 +1,46 @@
+import { bestRecipe, firstCupPoints } from './bestRecipe';
+import { placeAt } from './coding';
+import { usualPrior } from './usualPrior';
+
+const CENTRE = { ratio: 2, temperatureC: 93, timeS: 28 };
+/** Two tasters, the second a point lower, who like it longer than proposed. */
+const cupsAt = (ratio: number, liking: number) =>
+  [0, 1].map((lower) => ({
+    ...CENTRE,
+    ratio,
+    taster: `taster ${lower}`,
+    liking: liking - lower,
+  }));
+const input = {
+  centre: CENTRE,
+  prior: usualPrior(),
+  doseG: 18,
+  cups: [...cupsAt(1.8, 5.5), ...cupsAt(2, 6.5), ...cupsAt(2.3, 7.5), ...cupsAt(2.6, 7.2)],
+};
+
+it('finds that a longer cup is liked, whoever scores low, and says how surely', () => {
+  const { optimum, interval80, cups, recipes, tasters, expectedLeft } = bestRecipe(input);
+  expect(optimum.ratio).toBeGreaterThan(2.15);
+  expect(optimum.ratio).toBeLessThan(2.7);
+  expect(interval80.ratio[0]).toBeLessThan(optimum.ratio);
+  expect(interval80.ratio[1]).toBeGreaterThan(optimum.ratio);
+  expect([cups, recipes, tasters]).toEqual([8, 4, 2]);
+  expect(expectedLeft).toBeLessThan(firstCupPoints(input.prior));
+});
+
+it('shots that are alike to the gram of a bench are one recipe', () => {
+  const near = { ...CENTRE, ratio: 2.02, timeS: 28.4, taster: 'one', liking: 7 };
+  expect(bestRecipe({ ...input, cups: [...cupsAt(2, 7), near] }).recipes).toBe(1);
+});
+
+it('a machine whose temperature cannot be set is asked for no other', () => {
+  const { next } = bestRecipe({ ...input, keepsTemperature: true });
+  for (const { temperatureC } of next) expect(temperatureC).toBeCloseTo(93, 9);
+});
+
+it('without cups it is the proposal, and its doubt is what a first cup may miss', () => {
+  const none = bestRecipe({ ...input, cups: [] });
+  expect(none.optimum).toEqual(placeAt(CENTRE, [0, 0, 0]));
+  expect(none.expectedLeft).toBeCloseTo(firstCupPoints(input.prior), 1);
+  expect(none.isEnough).toBe(false);
+});
