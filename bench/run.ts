@@ -11,6 +11,7 @@ import type { Measure } from './measure';
 import { benchStart } from './start/start';
 import { benchLongViews } from './longViews';
 import { benchPublic } from './public';
+import { benchTrial } from './trial/trial';
 import { benchViews } from './views';
 
 const PARTS: Readonly<Record<string, () => Promise<Measure[]>>> = {
@@ -18,6 +19,7 @@ const PARTS: Readonly<Record<string, () => Promise<Measure[]>>> = {
   start: benchStart,
   dialin: async () => [...(await benchDialin()), ...benchHistory()],
   batches: () => Promise.resolve([...benchNewBatches(), ...benchAgeing()]),
+  trial: () => Promise.resolve(benchTrial()),
   public: benchPublic,
 };
 
