@@ -10,8 +10,10 @@ import { useUnits } from '@/ui/person';
 import { SelectInput } from '@/ui/fields';
 import { Hidden, SectionTitle, StageTitle } from '@/ui/type';
 import type { BestView } from '@/views/best';
+import type { TasterToday } from '@/views/palate';
 import { Best } from './Best';
 import { CupSheet } from './CupSheet';
+import { Palates } from './Palates';
 import { TastingList } from './TastingList';
 
 const Stack = styled.div`
@@ -20,7 +22,14 @@ const Stack = styled.div`
   gap: 10px;
 `;
 
-export function TasteStage({ view, best }: { view: ReleaseView; best: BestView | null }) {
+interface TasteStageProps {
+  readonly view: ReleaseView;
+  readonly best: BestView | null;
+  /** Who tasted how much today. */
+  readonly tasters: readonly TasterToday[];
+}
+
+export function TasteStage({ view, best, tasters }: TasteStageProps) {
   const { bench, release } = view;
   const last = bench?.shots.at(-1);
   if (!bench || !last)
@@ -36,20 +45,16 @@ export function TasteStage({ view, best }: { view: ReleaseView; best: BestView |
         </p>
       </Stack>
     );
-  return <Tasting view={view} best={best} bench={bench} newest={last} />;
+  return <Tasting view={view} best={best} tasters={tasters} bench={bench} newest={last} />;
 }
 
 function Tasting({
   view,
   best,
+  tasters,
   bench,
   newest,
-}: {
-  view: ReleaseView;
-  best: BestView | null;
-  bench: Bench;
-  newest: BenchShot;
-}) {
+}: TasteStageProps & { bench: Bench; newest: BenchShot }) {
   const [shotId, setShotId] = useState(newest.id);
   // A cup that was kept, here or on the server, leaves an empty sheet.
   const [round, setRound] = useState(0);
@@ -93,6 +98,7 @@ function Tasting({
           onDone={() => setRound(round + 1)}
         />
       )}
+      <Palates tasters={tasters} />
       {best && <Best best={best} bench={bench} releaseId={view.release.id} />}
       <section>
         <SectionTitle>Tasted so far</SectionTitle>

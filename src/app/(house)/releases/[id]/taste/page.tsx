@@ -3,6 +3,7 @@ import { loadHouse, loadRelease } from '@/features/frame/load';
 import { TasteStage } from '@/features/taste/TasteStage';
 import { readBest } from '@/views/best';
 import { prepareModel } from '@/views/houseModel';
+import { readPalates } from '@/views/palate';
 
 export const metadata = { title: 'Taste' };
 
@@ -10,5 +11,12 @@ export default async function TastePage({ params }: { params: Promise<{ id: stri
   const view = await loadRelease((await params).id);
   const { house } = await loadHouse();
   await prepareModel(database(), house);
-  return <TasteStage view={view} best={readBest(database(), house, view)} />;
+  const db = database();
+  return (
+    <TasteStage
+      view={view}
+      best={readBest(db, house, view)}
+      tasters={readPalates(db, view.today)}
+    />
+  );
 }

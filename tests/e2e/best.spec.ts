@@ -1,0 +1,52 @@
+/** What the cups of a release say together, and the recipe that forgives on the bench in one press. */
+import { expect, test } from '@playwright/test';
+import { openRelease } from '../support/openRelease';
+import { startServer, type RunningServer } from '../support/server';
+import { signIn } from '../support/signIn';
+
+let server: RunningServer;
+test.beforeAll(async () => {
+  server = await startServer({ demo: true });
+});
+test.afterAll(() => server.close());
+
+test('ordinary cups find the best point; the lead takes the recipe that forgives; a cup more is counted', async ({
+  page,
+}) => {
+  await signIn(page, server.url);
+  await openRelease(page, server.url, 'Las Veredas Rojas', 'taste');
+  const best = page.getByRole('region', { name: 'The best this coffee can give' });
+  await expect(best).toContainText(/10 cups of \d recipes by 2 tasters/);
+  const table = best.getByRole('region', { name: 'Best point and the recipe that forgives' });
+  await expect(table.getByRole('row')).toHaveCount(4);
+  const ratioRow = table.getByRole('row', { name: /^Ratio/ });
+  const forgiving = /→ (\d+\.\d) g/.exec(await ratioRow.innerText())![1]!;
+
+  const liking = page.getByRole('radiogroup', { name: 'Liking' });
+  await liking.getByRole('radio').first().focus();
+  await page.keyboard.press('8');
+  await page.getByRole('button', { name: 'Keep this cup sheet' }).click();
+  await expect(best).toContainText(/11 cups/);
+  await expect(
+    page.getByText(/Tasted today: you \d+ cups?, about \d+ mg of caffeine/),
+  ).toBeVisible();
+
+  await best.getByRole('button', { name: 'Use the recipe that forgives' }).focus();
+  await page.keyboard.press('Enter');
+  const plate = page.getByLabel('Recipe in force');
+  await expect(plate).toContainText('On the bench');
+  const [, onBench] = /18\.1 → (\d+\.\d)/.exec(await plate.innerText())!;
+  // One cup more moves it by little.
+  expect(Math.abs(Number(onBench) - Number(forgiving))).toBeLessThanOrEqual(1.5);
+});
+
+test('a bench hand reads it and cannot take it; a coffee without cups says how near a first one should be', async ({
+  page,
+}) => {
+  await signIn(page, server.url, 'tobin');
+  await openRelease(page, server.url, 'Serra do Lume', 'taste');
+  const best = page.getByRole('region', { name: 'The best this coffee can give' });
+  await expect(best).toContainText(/a first cup is expected within about \d\.\d points/);
+  await expect(best.getByRole('region', { name: 'Cups that would tell most' })).toBeVisible();
+  await expect(best.getByRole('button')).toHaveCount(0);
+});
