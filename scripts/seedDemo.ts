@@ -72,6 +72,10 @@ worker.run(
       closedWeekdays: [7],
       closedDates: [],
       publicAddress: '',
+      tdsFromPct: 8,
+      tdsToPct: 10,
+      extractionFromPct: 19,
+      extractionToPct: 21.5,
       roastMap: [
         { roastLevel: -1, colourGround: 96, colourBean: 84 },
         { roastLevel: 0, colourGround: 81, colourBean: 72 },

@@ -23,6 +23,7 @@ export const LIMITS = {
   blondS: { label: 'Blonding', unit: 's', min: 0, max: 180 },
   temperatureC: { label: 'Temperature', unit: '°C', min: 60, max: 100 },
   tdsPct: { label: 'TDS', unit: '%', min: 0, max: 30 },
+  extractionPct: { label: 'Extraction', unit: '%', min: 5, max: 40 },
   pressureBar: { label: 'Pressure', unit: 'bar', min: 1, max: 15 },
   /** bar or ml/s of a programme's step. */
   stepLevel: { label: 'Level', unit: '', min: 0, max: 12 },

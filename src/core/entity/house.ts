@@ -33,6 +33,11 @@ export const HOUSE = {
   yieldToleranceG: quantity('yieldToleranceG', {}),
   /** Of fresh espresso with its crema: what a visible millilitre weighs. */
   cremaGPerMl: quantity('cremaGPerMl', { step: 0.05, unsaid: USUAL_CREMA_G_PER_ML }),
+  /** Where the house likes its cups to lie; drawn beside shots, and nothing is judged by it. */
+  tdsFromPct: quantity('tdsPct', { label: 'Strength from', isOpen: true }),
+  tdsToPct: quantity('tdsPct', { label: 'Strength to', isOpen: true }),
+  extractionFromPct: quantity('extractionPct', { label: 'Extraction from', isOpen: true }),
+  extractionToPct: quantity('extractionPct', { label: 'Extraction to', isOpen: true }),
   /** ISO 4217. */
   currency: text('note', { label: 'Currency' }),
   coffeePricePerKg: quantity('pricePerKg', { isOpen: true }),

@@ -61,9 +61,13 @@ const LABELS = {
   tasteFirst: 'Time or taste first',
   doseSchool: 'Dose while dialling in',
   headspace: 'Basket',
-  proofGoalPct: 'A setting is proven from, % sure',
+  proofGoalPct: 'A setting is proven from a surety of',
   leastLiking: 'A cup confirms from a liking of',
   cremaGPerMl: HOUSE.cremaGPerMl.label,
+  tdsFromPct: HOUSE.tdsFromPct.label,
+  tdsToPct: HOUSE.tdsToPct.label,
+  extractionFromPct: HOUSE.extractionFromPct.label,
+  extractionToPct: HOUSE.extractionToPct.label,
   doseToleranceG: 'Dose tolerance',
   yieldToleranceG: 'Yield tolerance',
   currency: 'Currency',
@@ -78,6 +82,9 @@ const LABELS = {
   roastMap: 'Roast words',
 };
 
+/** Four figures or none. */
+const REGION = ['tdsFromPct', 'tdsToPct', 'extractionFromPct', 'extractionToPct'] as const;
+
 const SHOWN = [
   'house.name',
   'doseToleranceG',
@@ -85,6 +92,7 @@ const SHOWN = [
   'proofGoalPct',
   'leastLiking',
   'cremaGPerMl',
+  ...REGION,
   'currency',
   'coffeePricePerKg',
   'timeZone',
@@ -216,6 +224,21 @@ export function HousePage({ house, backups }: { house: House; backups: BackupVie
                     {...bind('cremaGPerMl')}
                   />
                 </FieldGrid>
+                <FieldGrid $columns={2}>
+                  {REGION.map((name) => (
+                    <QuantityInput
+                      key={name}
+                      label={LABELS[name]}
+                      quantity={HOUSE[name].limit}
+                      step={0.5}
+                      {...bind(name)}
+                    />
+                  ))}
+                </FieldGrid>
+                <Small>
+                  The region of strength and extraction the house aims at is drawn beside its shots;
+                  empty: none is. Nothing is judged by it.
+                </Small>
                 <Choice
                   label="A shot is judged first by"
                   value={text.tasteFirst ? 'taste' : 'time'}

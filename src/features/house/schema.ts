@@ -36,47 +36,70 @@ function isMap(
   return falls || rises;
 }
 
-export const houseInput = z.strictObject({
-  ...entryShape(HOUSE),
-  currency: z
-    .string({ error: 'Currency is missing. Enter three letters, e.g. EUR.' })
-    .refine(isCurrency, {
-      error: 'Currency is not one that is known. Enter its three letters, e.g. EUR.',
-    }),
-  timeZone: optionalText('Time zone', 'note')
-    .refine(isTimeZone, {
-      error:
-        'Time zone is not one that is known. Enter its name, like Europe/Madrid, or leave it empty.',
-    })
-    .default(''),
-  closedWeekdays: z
-    .array(z.number().int().min(1).max(7))
-    .max(7, { error: 'A week has seven days.' }),
-  closedDates: z
-    .array(day('A closed day'))
-    .max(200, { error: 'At most 200 closed days. Leave out those that are past.' }),
-  roastMap: z
-    .array(roastReading)
-    .max(12, { error: 'At most 12 roast words.' })
-    .refine((readings) => isMap(readings, 'colourGround'), {
-      error:
-        'The ground colours do not go one way from light to dark. Correct the reading that is out of order.',
-    })
-    .refine((readings) => isMap(readings, 'colourBean'), {
-      error:
-        'The bean colours do not go one way from light to dark. Correct the reading that is out of order.',
-    }),
-  backupFolder: optionalText('Folder of the backups', 'address')
-    .refine((folder) => folder === '' || /^(\/|[A-Za-z]:[\\/])/.test(folder), {
-      error:
-        'Folder of the backups is not a whole path like /mnt/backups/kettlebrand. Enter all of it, or leave it empty.',
-    })
-    .default(''),
-  publicAddress: optionalText('Public address', 'address').refine(
-    (address) => address === '' || /^https?:\/\/[^\s/?#]+\/?$/.test(address),
-    {
-      error:
-        'Public address is not one like https://recipes.example.org. Enter it without a path, or leave it empty.',
-    },
-  ),
-});
+export const houseInput = z
+  .strictObject({
+    ...entryShape(HOUSE),
+    currency: z
+      .string({ error: 'Currency is missing. Enter three letters, e.g. EUR.' })
+      .refine(isCurrency, {
+        error: 'Currency is not one that is known. Enter its three letters, e.g. EUR.',
+      }),
+    timeZone: optionalText('Time zone', 'note')
+      .refine(isTimeZone, {
+        error:
+          'Time zone is not one that is known. Enter its name, like Europe/Madrid, or leave it empty.',
+      })
+      .default(''),
+    closedWeekdays: z
+      .array(z.number().int().min(1).max(7))
+      .max(7, { error: 'A week has seven days.' }),
+    closedDates: z
+      .array(day('A closed day'))
+      .max(200, { error: 'At most 200 closed days. Leave out those that are past.' }),
+    roastMap: z
+      .array(roastReading)
+      .max(12, { error: 'At most 12 roast words.' })
+      .refine((readings) => isMap(readings, 'colourGround'), {
+        error:
+          'The ground colours do not go one way from light to dark. Correct the reading that is out of order.',
+      })
+      .refine((readings) => isMap(readings, 'colourBean'), {
+        error:
+          'The bean colours do not go one way from light to dark. Correct the reading that is out of order.',
+      }),
+    backupFolder: optionalText('Folder of the backups', 'address')
+      .refine((folder) => folder === '' || /^(\/|[A-Za-z]:[\\/])/.test(folder), {
+        error:
+          'Folder of the backups is not a whole path like /mnt/backups/kettlebrand. Enter all of it, or leave it empty.',
+      })
+      .default(''),
+    publicAddress: optionalText('Public address', 'address').refine(
+      (address) => address === '' || /^https?:\/\/[^\s/?#]+\/?$/.test(address),
+      {
+        error:
+          'Public address is not one like https://recipes.example.org. Enter it without a path, or leave it empty.',
+      },
+    ),
+  })
+  .superRefine((house, context) => {
+    const refuse = (field: string, message: string) =>
+      context.addIssue({ code: 'custom', path: [field], message });
+    const { tdsFromPct, tdsToPct, extractionFromPct, extractionToPct } = house;
+    const region = { tdsFromPct, tdsToPct, extractionFromPct, extractionToPct };
+    const missing = Object.entries(region).filter(([, value]) => value === undefined);
+    if (missing.length > 0 && missing.length < Object.keys(region).length)
+      return refuse(
+        missing[0]![0],
+        'A region of strength and extraction needs all four figures. Enter this one too, or empty them all.',
+      );
+    if (tdsFromPct !== undefined && tdsFromPct >= tdsToPct!)
+      refuse(
+        'tdsToPct',
+        `Strength to ${tdsToPct} % is not above ${tdsFromPct} %. Correct one of them.`,
+      );
+    if (extractionFromPct !== undefined && extractionFromPct >= extractionToPct!)
+      refuse(
+        'extractionToPct',
+        `Extraction to ${extractionToPct} % is not above ${extractionFromPct} %. Correct one of them.`,
+      );
+  });

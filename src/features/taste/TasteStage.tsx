@@ -11,9 +11,12 @@ import { SelectInput } from '@/ui/fields';
 import { Hidden, SectionTitle, StageTitle } from '@/ui/type';
 import type { BestView } from '@/views/best';
 import type { TasterToday } from '@/views/palate';
+import type { PlanePoint } from '@/views/plane';
 import { Best } from './Best';
 import { CupSheet } from './CupSheet';
 import { Palates } from './Palates';
+import { Plane } from './Plane';
+import type { Region } from './planeRegion';
 import { TastingList } from './TastingList';
 
 const Stack = styled.div`
@@ -27,10 +30,12 @@ interface TasteStageProps {
   readonly best: BestView | null;
   /** Who tasted how much today. */
   readonly tasters: readonly TasterToday[];
+  /** Every measured shot, and where the house aims. */
+  readonly plane: { readonly points: readonly PlanePoint[]; readonly region: Region | null };
 }
 
-export function TasteStage({ view, best, tasters }: TasteStageProps) {
-  const { bench, release } = view;
+export function TasteStage(props: TasteStageProps) {
+  const { bench, release } = props.view;
   const last = bench?.shots.at(-1);
   if (!bench || !last)
     return (
@@ -45,13 +50,14 @@ export function TasteStage({ view, best, tasters }: TasteStageProps) {
         </p>
       </Stack>
     );
-  return <Tasting view={view} best={best} tasters={tasters} bench={bench} newest={last} />;
+  return <Tasting {...props} bench={bench} newest={last} />;
 }
 
 function Tasting({
   view,
   best,
   tasters,
+  plane,
   bench,
   newest,
 }: TasteStageProps & { bench: Bench; newest: BenchShot }) {
@@ -100,6 +106,7 @@ function Tasting({
       )}
       <Palates tasters={tasters} />
       {best && <Best best={best} bench={bench} releaseId={view.release.id} />}
+      <Plane {...plane} />
       <section>
         <SectionTitle>Tasted so far</SectionTitle>
         <TastingList

@@ -8,7 +8,15 @@ export const CHART_HEIGHT_PX = 230;
 const canTell = () => 'IntersectionObserver' in window;
 
 /** A chart, fetched when it is scrolled to; its room is kept. A page that is only glanced at carries none. */
-export function InView({ label, children }: { label: string; children: () => ReactNode }) {
+export function InView({
+  label,
+  heightPx = CHART_HEIGHT_PX,
+  children,
+}: {
+  label: string;
+  heightPx?: number;
+  children: () => ReactNode;
+}) {
   const place = useRef<HTMLDivElement>(null);
   // Where a browser does not tell what is in view, all of it is.
   const [wasSeen, setSeen] = useState(() => typeof window !== 'undefined' && !canTell());
@@ -26,7 +34,7 @@ export function InView({ label, children }: { label: string; children: () => Rea
       ref={place}
       role="img"
       aria-label={label}
-      style={{ minHeight: CHART_HEIGHT_PX, overflow: 'hidden' }}
+      style={{ minHeight: heightPx, overflow: 'hidden' }}
     >
       {wasSeen && children()}
     </div>

@@ -1,9 +1,11 @@
+import type { HouseValues } from '@/core/entity/house';
 import { database } from '@/data/database';
 import { loadHouse, loadRelease } from '@/features/frame/load';
 import { TasteStage } from '@/features/taste/TasteStage';
 import { readBest } from '@/views/best';
 import { prepareModel } from '@/views/houseModel';
 import { readPalates } from '@/views/palate';
+import { readPlane } from '@/views/plane';
 
 export const metadata = { title: 'Taste' };
 
@@ -17,6 +19,17 @@ export default async function TastePage({ params }: { params: Promise<{ id: stri
       view={view}
       best={readBest(db, house, view)}
       tasters={readPalates(db, view.today)}
+      plane={{ points: readPlane(db, view.release.id), region: regionOf(house) }}
     />
   );
+}
+
+/** All four figures, or no region. */
+function regionOf({ tdsFromPct, tdsToPct, extractionFromPct, extractionToPct }: HouseValues) {
+  if (tdsFromPct === undefined || tdsToPct === undefined) return null;
+  if (extractionFromPct === undefined || extractionToPct === undefined) return null;
+  return {
+    tds: [tdsFromPct, tdsToPct],
+    extraction: [extractionFromPct, extractionToPct],
+  } as const;
 }
