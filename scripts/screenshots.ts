@@ -60,7 +60,8 @@ await picture('pull-choked', async (view) => {
   await running(view, 26);
 });
 await page.emulateMedia({ colorScheme: 'light' });
-await open(`${onBench}/taste`);
+await page.setViewportSize({ ...DESK, height: 1900 });
+await open(`${published}/taste`);
 await picture('taste', async (view) => {
   for (const [scale, value] of [
     ['Acidity', '6'],
@@ -76,7 +77,11 @@ await picture('taste', async (view) => {
       .getByRole('radiogroup', { name: scale, exact: true })
       .getByRole('radio', { name: value, exact: true })
       .check({ force: true });
+  await view.getByRole('button', { name: 'Picture of what is known' }).click();
+  // Charts are fetched when they are seen.
+  await view.waitForTimeout(1500);
 });
+await page.setViewportSize(DESK);
 await open(`${published}/publish`);
 await picture('publish');
 const card = (await page.getByRole('link', { name: 'Open the public page' }).getAttribute('href'))!;

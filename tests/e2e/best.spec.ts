@@ -22,6 +22,14 @@ test('ordinary cups find the best point; the lead takes the recipe that forgives
   const ratioRow = table.getByRole('row', { name: /^Ratio/ });
   const forgiving = /→ (\d+\.\d) g/.exec(await ratioRow.innerText())![1]!;
 
+  await best.getByRole('button', { name: 'Picture of what is known' }).click();
+  const held = best.getByRole('slider', { name: /Time from the pump held at/ });
+  const before = await held.getAttribute('aria-valuetext');
+  await held.focus();
+  for (let step = 0; step < 12; step++) await page.keyboard.press('ArrowRight');
+  expect(await held.getAttribute('aria-valuetext')).not.toBe(before);
+  await expect(best.getByText(/costs about \d\.\d points/)).toBeVisible();
+
   const liking = page.getByRole('radiogroup', { name: 'Liking' });
   await liking.getByRole('radio').first().focus();
   await page.keyboard.press('8');

@@ -5,7 +5,8 @@
  */
 import type { Matrix } from 'ml-matrix';
 import { curvatureParticles } from './curvature';
-import { codedFrom, placeAt, STEP, type Place } from './coding';
+import { codedFrom, placeAt, STEP, type Coded, type Place } from './coding';
+import type { Quadratic } from './contours';
 import { isEnough, planFlight } from './plan';
 import { robustOptimum, toleranceAt, type CafeSpread } from './robust';
 import { BOX, fitSurface, traceOf, type SurfaceWarning } from './surface';
@@ -51,6 +52,17 @@ export interface BestRecipe {
   readonly next: readonly Place[];
   readonly isEnough: boolean;
   readonly warnings: readonly SurfaceWarning[];
+  readonly drawing: SurfaceDrawing;
+}
+
+/** The surface for a picture of it; coded around the centre. */
+export interface SurfaceDrawing extends Quadratic {
+  readonly centre: Place;
+  readonly mean: readonly number[];
+  readonly covariance: readonly (readonly number[])[];
+  readonly robust: readonly number[];
+  readonly tolerance: readonly number[];
+  readonly cups: readonly { readonly x: Coded; readonly liking: number }[];
 }
 
 /** Points a first cup at the proposal is expected to lie under the best: ½tr(H̄V₀), before any cup. */
@@ -106,6 +118,16 @@ export function bestRecipe(input: BestInput): BestRecipe {
     ),
     isEnough: isEnough(surface, recipes),
     warnings: surface.warnings,
+    drawing: {
+      centre,
+      optimum: surface.optimum,
+      meanH: surface.meanH.to2DArray(),
+      mean: surface.mean,
+      covariance: surface.covariance.to2DArray(),
+      robust: x,
+      tolerance: [lnRatio, temperature, lnTime],
+      cups: coded.map((cup) => ({ x: cup.x, liking: cup.liking })),
+    },
   };
 }
 

@@ -10,7 +10,9 @@ import { Button } from '@/ui/Button';
 import { Faults } from '@/ui/Faults';
 import { useMay, useUnits } from '@/ui/person';
 import { labelText, SectionTitle, Small, Table, TableHead, TableScroll } from '@/ui/type';
+import { Unfold } from '@/ui/Unfold';
 import { useRevision } from '@/ui/useRevision';
+import { SurfacePicture } from './SurfacePicture';
 
 const Head = styled.h4`
   ${labelText}
@@ -53,6 +55,11 @@ export function Best({
       </p>
       {cups > 0 && <Found best={best} bench={bench} releaseId={releaseId} />}
       {!isEnough && <NextFlight best={best} />}
+      {cups > 0 && (
+        <Unfold label="Picture of what is known">
+          {() => <SurfacePicture drawing={best.drawing} />}
+        </Unfold>
+      )}
       <Small as="p" style={{ marginTop: 8 }}>
         Points of liking, 0-10. That liking falls away evenly from one best point is a rule of
         thumb; each cup counts by where its shot really was.
