@@ -104,7 +104,7 @@ function Found({ best, bench, releaseId }: { best: BestView; bench: Bench; relea
     `${figure(low, digits)}-${figure(high, digits)}`;
   return (
     <>
-      <TableScroll aria-label="Best point and the recipe that forgives">
+      <TableScroll aria-label="Best point and the recipe that forgives" style={{ marginTop: 8 }}>
         <Table>
           <TableHead
             columns={[
