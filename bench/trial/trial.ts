@@ -3,7 +3,7 @@
  * two people. Coffees are made up: their best points lie around a simulated house, their curvatures, tasters and
  * signs are drawn afresh. Smooth truths are quadratic, skewed ones fall away twice as fast on one side as on the other.
  */
-import { Matrix } from 'ml-matrix';
+import { type Matrix } from 'ml-matrix';
 import { featuresOf } from '@/core/coffee/features';
 import { quadratic } from '@/core/linear';
 import { chanceFrom, type Chance } from '@/core/random';
