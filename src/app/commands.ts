@@ -31,6 +31,7 @@ import {
   removeTasting,
   restoreTasting,
 } from '@/features/taste/actions';
+import { noteStages } from '@/features/taste/noteStages';
 
 export const commands: ReadonlyMap<string, Command> = new Map(
   [
@@ -65,6 +66,7 @@ export const commands: ReadonlyMap<string, Command> = new Map(
     correctTasting,
     removeTasting,
     restoreTasting,
+    noteStages,
     publish,
     withdraw,
     showAgain,

@@ -45,6 +45,7 @@ const TOPIC_OF: Readonly<Record<string, Topic>> = {
   shot: 'shot',
   trace: 'shot',
   tasting: 'tasting',
+  staged_shot: 'tasting',
   recipe_version: 'publication',
   publication: 'publication',
   gate_pass: 'publication',
@@ -158,6 +159,7 @@ it('every command raises the epochs of all it changed', () => {
   honest('correctTasting', { ...cup, tastingId, rowVersion: 1, scales: { liking: 6 } });
   honest('removeTasting', { tastingId });
   honest('restoreTasting', { tastingId });
+  honest('noteStages', { shotId, cups: [{ massG: 12, taste: 'sweet' }], likeness: 'middle' });
   honest('publish', { releaseId, draftId, ...WORDS });
   // Late: pulled before the recipe was published, so its dial may be the one it ended on.
   const late = changesOf(db, 'logShot', shotInput(draftId));

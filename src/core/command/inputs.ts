@@ -216,6 +216,19 @@ export interface Commands {
     asks: { readonly tastingId: string };
     answers: { readonly tastingId: string };
   };
+  /** What is noted replaces what was; no cups is none noted. */
+  noteStages: {
+    asks: {
+      readonly shotId: string;
+      readonly cups: readonly {
+        readonly massG: number;
+        readonly tdsPct?: number;
+        readonly taste?: string;
+      }[];
+      readonly likeness?: string;
+    };
+    answers: Nothing;
+  };
   publish: {
     asks: {
       readonly releaseId: string;
@@ -288,6 +301,7 @@ export const CHANGES: { readonly [K in CommandKind]: readonly Topic[] } = {
   correctTasting: ['tasting', 'shot'],
   removeTasting: ['tasting'],
   restoreTasting: ['tasting'],
+  noteStages: ['tasting'],
   publish: ['publication'],
   withdraw: ['publication'],
   showAgain: ['publication'],

@@ -17,6 +17,9 @@ import { CupSheet } from './CupSheet';
 import { Palates } from './Palates';
 import { Plane } from './Plane';
 import type { Region } from './planeRegion';
+import { Unfold } from '@/ui/Unfold';
+import type { StagedShot } from '@/data/staged';
+import { Staged } from './Staged';
 import { TastingList } from './TastingList';
 
 const Stack = styled.div`
@@ -30,6 +33,8 @@ interface TasteStageProps {
   readonly best: BestView | null;
   /** Who tasted how much today. */
   readonly tasters: readonly TasterToday[];
+  /** Shots caught in several cups, by id. */
+  readonly staged: Readonly<Record<string, StagedShot>>;
   /** Every measured shot, and where the house aims. */
   readonly plane: { readonly points: readonly PlanePoint[]; readonly region: Region | null };
 }
@@ -58,6 +63,7 @@ function Tasting({
   best,
   tasters,
   plane,
+  staged,
   bench,
   newest,
 }: TasteStageProps & { bench: Bench; newest: BenchShot }) {
@@ -104,6 +110,18 @@ function Tasting({
           onDone={() => setRound(round + 1)}
         />
       )}
+      <Unfold
+        label={staged[shot.id] ? 'Staged cups of this shot, noted' : 'Staged cups of this shot'}
+      >
+        {() => (
+          <Staged
+            key={shot.id}
+            shot={shot}
+            staged={staged[shot.id]}
+            roastLevel={view.batch.roast.level ?? 0}
+          />
+        )}
+      </Unfold>
       <Palates tasters={tasters} />
       {best && <Best best={best} bench={bench} releaseId={view.release.id} />}
       <Plane {...plane} />

@@ -2,6 +2,7 @@ import type { HouseValues } from '@/core/entity/house';
 import { database } from '@/data/database';
 import { loadHouse, loadRelease } from '@/features/frame/load';
 import { TasteStage } from '@/features/taste/TasteStage';
+import { stagedOf } from '@/data/staged';
 import { readBest } from '@/views/best';
 import { prepareModel } from '@/views/houseModel';
 import { readPalates } from '@/views/palate';
@@ -19,6 +20,12 @@ export default async function TastePage({ params }: { params: Promise<{ id: stri
       view={view}
       best={readBest(db, house, view)}
       tasters={readPalates(db, view.today)}
+      staged={Object.fromEntries(
+        stagedOf(
+          db,
+          (view.bench?.shots ?? []).map(({ id }) => id),
+        ),
+      )}
       plane={{ points: readPlane(db, view.release.id), region: regionOf(house) }}
     />
   );
