@@ -58,3 +58,36 @@ test('a bench hand reads it and cannot take it; a coffee without cups says how n
   await expect(best.getByRole('region', { name: 'Cups that would tell most' })).toBeVisible();
   await expect(best.getByRole('button')).toHaveCount(0);
 });
+
+test('staged cups say where to cut while they are typed, and are there again', async ({ page }) => {
+  await signIn(page, server.url);
+  await openRelease(page, server.url, 'Las Veredas Rojas', 'taste');
+  await page.getByRole('button', { name: 'Staged cups of this shot' }).click();
+  const form = page.getByRole('form', { name: 'Staged cups' });
+  const cups = [
+    ['14', '17', 'sour, salty, thick'],
+    ['14', '9', 'sweet'],
+    ['14', '3.5', 'thin, woody, bitter'],
+  ] as const;
+  for (const [i, [mass, tds, taste]] of cups.entries()) {
+    await form.getByLabel(`Mass of cup ${i + 1}`).fill(mass);
+    await form.getByLabel(`TDS of cup ${i + 1}`).fill(tds);
+    await form.getByLabel(`Taste of cup ${i + 1}`).selectOption({ label: taste });
+  }
+  await expect(form.getByText(/Cut at about 28 g/)).toBeVisible();
+  const built = form.getByRole('region', { name: 'The shot as it builds up' });
+  await expect(built.getByRole('row').last()).toContainText('42.0 g');
+  await form.getByLabel('The whole shot is most like').selectOption('last');
+  await form.getByRole('button', { name: 'Keep the staged cups' }).click();
+  await expect(page.getByRole('button', { name: 'Staged cups of this shot, noted' })).toBeVisible();
+
+  await page.reload();
+  await page.getByRole('button', { name: 'Staged cups of this shot, noted' }).click();
+  await expect(form.getByLabel('Mass of cup 2')).toHaveValue('14');
+  await expect(form.getByText(/like its last cup: over-extracted/)).toBeVisible();
+
+  await form.getByLabel('Mass of cup 3').fill('999');
+  await form.getByRole('button', { name: 'Keep the staged cups' }).click();
+  await expect(form.getByText(/outside 0-200 g/)).toBeVisible();
+  await expect(form.getByLabel('Mass of cup 3')).toBeFocused();
+});
