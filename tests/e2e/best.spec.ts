@@ -28,7 +28,7 @@ test('ordinary cups find the best point; the lead takes the recipe that forgives
   await held.focus();
   for (let step = 0; step < 12; step++) await page.keyboard.press('ArrowRight');
   expect(await held.getAttribute('aria-valuetext')).not.toBe(before);
-  await expect(best.getByText(/costs about \d\.\d points/)).toBeVisible();
+  await expect(best.getByText(/s, costs about \d\.\d points$/)).toBeVisible();
 
   const liking = page.getByRole('radiogroup', { name: 'Liking' });
   await liking.getByRole('radio').first().focus();
