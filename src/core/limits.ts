@@ -16,6 +16,7 @@ export const LIMITS = {
   yieldG: { label: 'Yield', unit: 'g', min: 2, max: 200 },
   /** A choked shot may leave almost nothing in the cup, and must still be recordable. */
   shotYieldG: { label: 'Yield', unit: 'g', min: 0, max: 200 },
+  stagedCupG: { label: 'Mass of a cup', unit: 'g', min: 0, max: 200 },
   shotYieldMl: { label: 'Yield by volume', unit: 'ml', min: 3, max: 300 },
   cremaGPerMl: { label: 'Weight of a visible ml', unit: 'g', min: 0.5, max: 1 },
   timeS: { label: 'Time', unit: 's', min: 1, max: 180 },

@@ -36,7 +36,7 @@ const Form = styled.form`
 
 const Row = styled.div`
   display: grid;
-  grid-template-columns: 60px repeat(3, minmax(0, 1fr));
+  grid-template-columns: repeat(3, minmax(0, 1fr));
   gap: 10px;
   align-items: end;
 `;
@@ -54,6 +54,12 @@ interface StagedText {
 
 const EMPTY: CupText = { massG: '', tdsPct: '', taste: '' };
 const AT_FIRST = 3;
+
+/** Figures that show their own faults. */
+const SHOWN = Array.from({ length: MOST_STAGES }, (_, i) => [
+  `cups.${i}.massG`,
+  `cups.${i}.tdsPct`,
+]).flat();
 
 const TASTES = [
   { value: '', label: 'not said' },
@@ -112,10 +118,9 @@ export function Staged({
       </Small>
       {text.cups.map((cup, i) => (
         <Row key={i}>
-          <Small>Cup {i + 1}</Small>
           <QuantityInput
             label={`Mass of cup ${i + 1}`}
-            quantity="shotYieldG"
+            quantity="stagedCupG"
             step={1}
             value={cup.massG}
             onChange={(massG) => setCup(i, { massG })}
@@ -156,7 +161,7 @@ export function Staged({
           Keep the staged cups
         </Button>
       </p>
-      <Faults faults={faults} />
+      <Faults faults={faults} shown={SHOWN} />
     </Form>
   );
 }

@@ -15,7 +15,7 @@ export const noteStages = defineCommand({
     cups: z
       .array(
         z.strictObject({
-          massG: quantity('shotYieldG'),
+          massG: quantity('stagedCupG'),
           tdsPct: quantity('tdsPct').optional(),
           taste: oneOf('Taste of a cup', STAGE_TASTES).optional(),
         }),
