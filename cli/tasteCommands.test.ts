@@ -1,4 +1,5 @@
 /** The commands about cups, as an outsider calls them. */
+import { WORKED, WORKED_CUPS, WORKED_H } from '../tests/support/workedCups';
 import { compute } from './compute';
 
 function kb(name: string, input: unknown) {
@@ -7,27 +8,15 @@ function kb(name: string, input: unknown) {
 }
 
 const centre = { ratio: 2, temperatureC: 93, timeS: 28 };
-const H = [
-  [0.7, 0.1, 0],
-  [0.1, 0.5, 0],
-  [0, 0, 0.6],
-];
-const covCoded = [
-  [1, 0, 0],
-  [0, 0.9, 0],
-  [0, 0, 0.8],
-];
-const cups = (
-  [
-    [[0, 0, 0], 7, 6],
-    [[1, 0, 0], 7.5, 6.8],
-    [[0, 0, 1], 6.5, 5.2],
-  ] as const
-).flatMap(([x, first, second]) => [
-  { x, taster: 'first', liking: first },
-  { x, taster: 'second', liking: second },
-]);
-const asked = { centre, prior: { covCoded }, cups, curvatures: [{ H, weight: 1 }], misfit: false };
+const covCoded = WORKED.prior.to2DArray();
+const cups = WORKED_CUPS;
+const asked = {
+  centre,
+  prior: { covCoded },
+  cups,
+  curvatures: [{ H: WORKED_H, weight: 1 }],
+  misfit: false,
+};
 
 it('surface: worked figures (14) in the words of a recipe', () => {
   const { optimum, tasters, site, expectedLeft, robustOptimum, tolerance } = kb(

@@ -1,6 +1,7 @@
 import { Matrix } from 'ml-matrix';
 import { chanceFrom } from '../random';
-import { STEP, type Coded } from '../trials/coding';
+import { WORKED } from '../../../tests/support/workedCups';
+import { STEP } from '../trials/coding';
 import { fitSurface, siteOf } from '../trials/surface';
 import { byJointOutput, learnJoint, predictJoint, siteOfRecipe } from './joint';
 import { priorFor } from './priors';
@@ -12,24 +13,7 @@ const BASE = Array.from({ length: WIDTH }, (_, j) => (RULES.lnRatio[j]!.factor =
 const CENTRE = [Math.log(2) / STEP.lnRatio, 92 / STEP.temperatureC, Math.log(28) / STEP.lnTimeS];
 
 it('one site moves the next proposal: worked figures (14) and (16)', () => {
-  const H = new Matrix([
-    [0.7, 0.1, 0],
-    [0.1, 0.5, 0],
-    [0, 0, 0.6],
-  ]);
-  const scores: [Coded, number, number][] = [
-    [[0, 0, 0], 7, 6],
-    [[1, 0, 0], 7.5, 6.8],
-    [[0, 0, 1], 6.5, 5.2],
-  ];
-  const cups = scores.flatMap(([x, first, second]) => [
-    { x, taster: 'first', liking: first },
-    { x, taster: 'second', liking: second },
-  ]);
-  const prior = Matrix.diag([1, 0.9, 0.8]);
-  const curvatures = [{ H, a: 1, weight: 1 }];
-  const surface = fitSurface({ cups, prior, curvatures, misfit: false });
-  const site = { ...siteOf(surface, prior, CENTRE), row: BASE };
+  const site = { ...siteOf(fitSurface(WORKED), WORKED.prior, CENTRE), row: BASE };
   const model = learnJoint({ sites: [site], rules: RULES, keepsSpread: true });
   const { mean, covariance } = predictJoint(model, BASE);
   expect(Math.exp(mean[0]! * STEP.lnRatio)).toBeCloseTo(2.131, 3);

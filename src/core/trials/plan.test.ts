@@ -1,29 +1,15 @@
 import fc from 'fast-check';
 import { Matrix } from 'ml-matrix';
 import type { Coded } from './coding';
+import { WORKED } from '../../../tests/support/workedCups';
 import { curvatureParticles } from './curvature';
 import { gainAt, isEnough, planFlight } from './plan';
-import { BOX, fitSurface, type Cup } from './surface';
+import { BOX, fitSurface } from './surface';
 
 const PRIOR = Matrix.diag([1, 0.9, 0.8]);
 
 it('the gain of a cup: worked figure (14)', () => {
-  const H = new Matrix([
-    [0.7, 0.1, 0],
-    [0.1, 0.5, 0],
-    [0, 0, 0.6],
-  ]);
-  const scores: [Coded, number, number][] = [
-    [[0, 0, 0], 7, 6],
-    [[1, 0, 0], 7.5, 6.8],
-    [[0, 0, 1], 6.5, 5.2],
-  ];
-  const cups = scores.flatMap(([x, first, second]): Cup[] => [
-    { x, taster: 'first', liking: first },
-    { x, taster: 'second', liking: second },
-  ]);
-  const curvatures = [{ H, a: 1, weight: 1 }];
-  const surface = fitSurface({ cups, prior: PRIOR, curvatures, misfit: false });
+  const surface = fitSurface(WORKED);
   const still = { ...surface, meanH: Matrix.zeros(3, 3) };
   expect(gainAt(still, [1.5, 1.5, 0])).toBeCloseTo(0.1351, 4);
 });

@@ -1,29 +1,14 @@
 import { Matrix } from 'ml-matrix';
-import { fitSurface, siteOf, type Cup } from './surface';
+import { WORKED, WORKED_H } from '../../../tests/support/workedCups';
+import { fitSurface, siteOf } from './surface';
 
 /** As far as the worked figures are printed. */
 function near(actual: number, expected: number): void {
   expect(actual).toBeCloseTo(expected, 4);
 }
 
-const CUPS: readonly Cup[] = [
-  { x: [0, 0, 0], taster: 'first', liking: 7 },
-  { x: [0, 0, 0], taster: 'second', liking: 6 },
-  { x: [1, 0, 0], taster: 'first', liking: 7.5 },
-  { x: [1, 0, 0], taster: 'second', liking: 6.8 },
-  { x: [0, 0, 1], taster: 'first', liking: 6.5 },
-  { x: [0, 0, 1], taster: 'second', liking: 5.2 },
-];
-const H = new Matrix([
-  [0.7, 0.1, 0],
-  [0.1, 0.5, 0],
-  [0, 0, 0.6],
-]);
-const PRIOR = Matrix.diag([1, 0.9, 0.8]);
-const ONE = { curvatures: [{ H, a: 1, weight: 1 }], prior: PRIOR, misfit: false };
-
 describe('a surface with a known curvature: worked figures (14)', () => {
-  const surface = fitSurface({ ...ONE, cups: CUPS });
+  const surface = fitSurface(WORKED);
 
   it('finds the best point, how sure it is, and who scores high', () => {
     [0.7684, 0.0988, -0.356].forEach((value, j) => near(surface.optimum[j]!, value));
@@ -36,7 +21,7 @@ describe('a surface with a known curvature: worked figures (14)', () => {
   });
 
   it('teaches what the cups say and not what the proposal had said', () => {
-    const { P, h } = siteOf(surface, PRIOR, [0, 0, 0]);
+    const { P, h } = siteOf(surface, WORKED.prior, [0, 0, 0]);
     [1.0418, 0.0213, 0.7654].forEach((value, j) => expect(P.get(j, j)).toBeCloseTo(value, 4));
     expect(P.get(0, 1)).toBeCloseTo(0.1488, 4);
     expect(P.get(0, 2)).toBeCloseTo(-0.4196, 4);
@@ -44,16 +29,16 @@ describe('a surface with a known curvature: worked figures (14)', () => {
   });
 
   it('takes the signs of the cup sheet as evidence', () => {
-    const cups = CUPS.map((cup, i) => ({ ...cup, u: i < 2 ? [2, 1][i] : undefined }));
-    const signed = fitSurface({ ...ONE, cups });
+    const cups = WORKED.cups.map((cup, i) => ({ ...cup, u: i < 2 ? [2, 1][i] : undefined }));
+    const signed = fitSurface({ ...WORKED, cups });
     [0.9473, 0.2887, -0.1464].forEach((value, j) => near(signed.optimum[j]!, value));
     near(signed.signOffset, 0.3255);
-    expect(fitSurface({ ...ONE, cups, useSigns: false }).optimum).toEqual(surface.optimum);
+    expect(fitSurface({ ...WORKED, cups, useSigns: false }).optimum).toEqual(surface.optimum);
   });
 
   it('moves to the middle of the cups where all are liked alike', () => {
-    const cups = CUPS.map((cup) => ({ ...cup, liking: 6.5 }));
-    const { optimum } = fitSurface({ ...ONE, cups });
+    const cups = WORKED.cups.map((cup) => ({ ...cup, liking: 6.5 }));
+    const { optimum } = fitSurface({ ...WORKED, cups });
     [0.176, 0.0226, 0.1231].forEach((value, j) => near(optimum[j]!, value));
   });
 });
@@ -61,10 +46,10 @@ describe('a surface with a known curvature: worked figures (14)', () => {
 describe('curvatures that are not known', () => {
   it('weighs two by their evidence: worked figures (15)', () => {
     const curvatures = [
-      { H, a: 1, weight: 0.5 },
-      { H: Matrix.mul(H, 2), a: 1, weight: 0.5 },
+      { H: new Matrix(WORKED_H), a: 1, weight: 0.5 },
+      { H: Matrix.mul(new Matrix(WORKED_H), 2), a: 1, weight: 0.5 },
     ];
-    const { fits, mean, optimum } = fitSurface({ ...ONE, cups: CUPS, curvatures });
+    const { fits, mean, optimum } = fitSurface({ ...WORKED, curvatures });
     [0.6188, 0.3812].forEach((share, s) => near(fits[s]!.share, share));
     [0.7593, 0.0976, -0.2622].forEach((value, j) => near(mean[j]!, value));
     [0.7552, 0.0971, -0.2201].forEach((value, j) => near(optimum[j]!, value));

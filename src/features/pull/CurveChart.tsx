@@ -1,24 +1,10 @@
 'use client';
 
-import {
-  Chart,
-  Filler,
-  LinearScale,
-  LineElement,
-  PointElement,
-  ScatterController,
-  type ChartDataset,
-  type ChartOptions,
-  type Plugin,
-} from 'chart.js';
-import { useRef } from 'react';
-import { Scatter } from 'react-chartjs-2';
+import type { ChartDataset, ChartOptions, Plugin } from 'chart.js';
 import type { CurvePoint } from '@/core/advice/curve';
+import { chartFont, InkScatter } from '@/ui/charts/InkScatter';
 import { CHART_HEIGHT_PX } from '@/ui/charts/InView';
-import { thin, useInk, type Ink } from '@/ui/charts/useInk';
-
-Chart.register(Filler, LinearScale, LineElement, PointElement, ScatterController);
-Chart.defaults.font.family = "'Archivo Variable', sans-serif";
+import { thin, type Ink } from '@/ui/charts/useInk';
 
 export interface CurveShot {
   readonly dial: number;
@@ -45,21 +31,16 @@ const SHOTS = 0;
 
 /** Dial against time: the middle, its band, the window across it, the advised dial, and each shot. */
 export function CurveChart(props: CurveChartProps) {
-  const box = useRef<HTMLDivElement>(null);
-  const ink = useInk(box);
   return (
-    <div ref={box} style={{ position: 'relative', height: CHART_HEIGHT_PX }}>
-      {ink && (
-        <Scatter
-          // A chart keeps the plugins it was made with.
-          key={JSON.stringify([ink, props.shots])}
-          aria-hidden="true"
-          data={{ datasets: datasetsOf(props, ink) }}
-          options={optionsOf(props, ink)}
-          plugins={[numbersOf(props.shots, ink)]}
-        />
-      )}
-    </div>
+    <InkScatter
+      heightPx={CHART_HEIGHT_PX}
+      remadeOn={props.shots}
+      drawn={(ink) => ({
+        datasets: datasetsOf(props, ink),
+        options: optionsOf(props, ink),
+        plugins: [numbersOf(props.shots, ink)],
+      })}
+    />
   );
 }
 
@@ -126,9 +107,6 @@ function optionsOf(props: CurveChartProps, ink: Ink): ChartOptions<'scatter'> {
   const { curve, written, finer } = props;
   const look = { color: ink.soft };
   return {
-    responsive: true,
-    maintainAspectRatio: false,
-    animation: false,
     events: [],
     scales: {
       x: {
@@ -164,7 +142,7 @@ function numbersOf(shots: readonly CurveShot[], ink: Ink): Plugin<'scatter'> {
       const { ctx } = chart;
       ctx.save();
       ctx.fillStyle = ink.ink;
-      ctx.font = `600 13px ${Chart.defaults.font.family}`;
+      ctx.font = chartFont(600, 13);
       chart.getDatasetMeta(SHOTS).data.forEach(({ x, y }, i) => {
         ctx.fillText(shots[i]!.words, x + 8, y - 6);
       });

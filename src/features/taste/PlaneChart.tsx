@@ -1,24 +1,11 @@
 'use client';
 
-import {
-  Chart,
-  LinearScale,
-  LineElement,
-  PointElement,
-  ScatterController,
-  type ChartDataset,
-  type ChartOptions,
-  type Plugin,
-} from 'chart.js';
-import { useRef } from 'react';
-import { Scatter } from 'react-chartjs-2';
+import type { ChartDataset, ChartOptions, Plugin } from 'chart.js';
 import { figure } from '@/core/figure';
-import { thin, useInk, type Ink } from '@/ui/charts/useInk';
+import { chartFont, InkScatter } from '@/ui/charts/InkScatter';
+import { thin, type Ink } from '@/ui/charts/useInk';
 import type { PlanePoint } from '@/views/plane';
 import { PLANE_HEIGHT_PX, type Region } from './planeRegion';
-
-Chart.register(LinearScale, LineElement, PointElement, ScatterController);
-Chart.defaults.font.family = "'Archivo Variable', sans-serif";
 
 /** A refractometer is off by about so much, as a standard deviation. House heuristic. */
 const TDS_SD_PCT = 0.15;
@@ -30,21 +17,16 @@ export interface PlaneChartProps {
 
 /** Strength over extraction: a ray for each ratio, a point for each shot as large as it is liked, and what the instrument leaves open. */
 export function PlaneChart(props: PlaneChartProps) {
-  const box = useRef<HTMLDivElement>(null);
-  const ink = useInk(box);
   return (
-    <div ref={box} style={{ position: 'relative', height: PLANE_HEIGHT_PX }}>
-      {ink && (
-        <Scatter
-          // A chart keeps the plugins it was made with.
-          key={JSON.stringify([ink, props])}
-          aria-hidden="true"
-          data={{ datasets: datasetsOf(props, ink) }}
-          options={optionsOf(props, ink)}
-          plugins={[under(props, ink)]}
-        />
-      )}
-    </div>
+    <InkScatter
+      heightPx={PLANE_HEIGHT_PX}
+      remadeOn={props}
+      drawn={(ink) => ({
+        datasets: datasetsOf(props, ink),
+        options: optionsOf(props, ink),
+        plugins: [under(props, ink)],
+      })}
+    />
   );
 }
 
@@ -83,9 +65,6 @@ function optionsOf(props: PlaneChartProps, ink: Ink): ChartOptions<'scatter'> {
   const { x, y } = spansOf(props);
   const grid = { color: ink.rule };
   return {
-    responsive: true,
-    maintainAspectRatio: false,
-    animation: false,
     events: [],
     scales: {
       x: { ...x, grid, ticks: look, title: { display: true, text: 'Extraction, %', ...look } },
@@ -115,7 +94,7 @@ function under(props: PlaneChartProps, ink: Ink): Plugin<'scatter'> {
         ctx.fillRect(left, top, right - left, bottom - top);
         ctx.strokeRect(left, top, right - left, bottom - top);
       }
-      ctx.font = `500 12px ${Chart.defaults.font.family}`;
+      ctx.font = chartFont(500, 12);
       ctx.fillStyle = ink.soft;
       ctx.strokeStyle = ink.soft;
       ctx.setLineDash([2, 4]);

@@ -1,25 +1,12 @@
 'use client';
 
-import {
-  Chart,
-  Filler,
-  LinearScale,
-  LineElement,
-  PointElement,
-  ScatterController,
-  type ChartDataset,
-  type ChartOptions,
-} from 'chart.js';
-import { useRef } from 'react';
-import { Scatter } from 'react-chartjs-2';
+import type { ChartDataset, ChartOptions } from 'chart.js';
 import type { SurfaceDrawing } from '@/core/trials/bestRecipe';
 import { placeAt } from '@/core/trials/coding';
 import { contour, likelyRegion, placed, type Axes } from '@/core/trials/contours';
-import { thin, useInk, type Ink } from '@/ui/charts/useInk';
+import { InkScatter } from '@/ui/charts/InkScatter';
+import { thin, type Ink } from '@/ui/charts/useInk';
 import { AXIS_NAMES, SURFACE_HEIGHT_PX, VARIABLE_NAMES, type Written } from './surfaceAxes';
-
-Chart.register(Filler, LinearScale, LineElement, PointElement, ScatterController);
-Chart.defaults.font.family = "'Archivo Variable', sans-serif";
 
 export interface SurfaceChartProps {
   readonly drawing: SurfaceDrawing;
@@ -35,18 +22,11 @@ const LEVELS = [1, 0.6, 0.3, 0.1] as const;
 
 /** Lines of equal liking over two variables, the cups on them, the best point's region and the recipe that forgives. */
 export function SurfaceChart(props: SurfaceChartProps) {
-  const box = useRef<HTMLDivElement>(null);
-  const ink = useInk(box);
   return (
-    <div ref={box} style={{ position: 'relative', height: SURFACE_HEIGHT_PX }}>
-      {ink && (
-        <Scatter
-          aria-hidden="true"
-          data={{ datasets: datasetsOf(props, ink) }}
-          options={optionsOf(props, ink)}
-        />
-      )}
-    </div>
+    <InkScatter
+      heightPx={SURFACE_HEIGHT_PX}
+      drawn={(ink) => ({ datasets: datasetsOf(props, ink), options: optionsOf(props, ink) })}
+    />
   );
 }
 
@@ -134,9 +114,6 @@ function optionsOf(
     };
   };
   return {
-    responsive: true,
-    maintainAspectRatio: false,
-    animation: false,
     events: [],
     scales: { x: axisOf(axes[0]), y: axisOf(axes[1]) },
   };
