@@ -104,3 +104,5 @@ export function rangeWords(name: LimitName): string {
 
 /** So many releases at once can still be looked over. */
 export const MOST_AT_ONCE = 200;
+/** So many can be named in one address. */
+export const MOST_EXPORTED = 100;

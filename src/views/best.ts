@@ -58,6 +58,9 @@ export function readBest(db: Db, house: House, view: ReleaseView): BestView | nu
           cups: cupsOf(bench, view.batch.roast.level ?? 0),
           doseG: recipe.doseG,
           release: releaseNumber(release.id),
+          fixedTemperatureC: bench.setup.machine.settableTemperature
+            ? undefined
+            : recipe.temperatureC,
         }),
         releases,
         doseG: recipe.doseG,
@@ -115,10 +118,10 @@ function jointModel(
 
 /** Straight cups that were liked or not, of shots that ran; each where its shot really was. */
 function cupsOf({ shots, target, draft }: Bench, roastLevel: number): ScoredCup[] {
-  const dripS = target.clock === 'firstDrip' ? USUAL_FIRST_DRIP_S : 0;
   return shots.flatMap((shot) => {
     const { choked, gushing, timeOnTargetClockS, side } = shot.mark;
     if (choked || gushing) return [];
+    const dripS = target.clock === 'pump' ? 0 : (shot.firstDripS ?? USUAL_FIRST_DRIP_S);
     const timeS = pumpSeconds(timeOnTargetClockS + dripS);
     return shot.tastings.flatMap((tasting): ScoredCup[] => {
       const { liking } = tasting.scales;

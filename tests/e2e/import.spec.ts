@@ -40,6 +40,15 @@ async function choose(page: Page, content: string | Buffer, name = 'lots.csv'): 
 /** How many releases the house exports. */
 async function releasesKept(page: Page): Promise<number> {
   const exported = await page.request.get(`${server.url}/api/exports/releases`);
+  const ticked = (count: number) =>
+    page.request.get(
+      `${server.url}/api/exports/releases?releases=${Array<string>(count).fill('0'.repeat(32)).join(',')}`,
+    );
+  // As many as a screen lets be ticked for it pass the gate; none of them is here, so the header stands alone.
+  expect((await (await ticked(100)).text()).trim().split('\n')).toHaveLength(1);
+  const tooMany = await ticked(101);
+  expect(tooMany.status()).toBe(400);
+  expect(await tooMany.text()).toContain('at most 100 releases');
   const { data } = Papa.parse<Record<string, string>>(await exported.text(), { header: true });
   return new Set(data.flatMap(({ release }) => release ?? [])).size;
 }

@@ -2,6 +2,7 @@
  * The starting recipe of a release: five regressions (model.md §2), then limits, rounding and words.
  * Units at the end of names. A recipe is a place to start: its interval says how far it may be off.
  */
+import { RATIO_LIMIT, TEMPERATURE_LIMIT_C } from './proposalLimits';
 import { featuresOf, type Features, type ReleaseFacts } from '../coffee/features';
 import { USUAL_FIRST_DRIP_S } from '../extraction/clock';
 import { REFERENCE_BASKET, referenceStretch } from '../fits/basketLaw';
@@ -76,9 +77,7 @@ export interface Proposal {
   readonly ownRecipe: PastRelease['recipe'] | null;
 }
 
-/** Limits of a proposal (model.md §2). */
-const RATIO_LIMIT = [0.9, 4] as const;
-const TEMPERATURE_LIMIT_C = [80, 97] as const;
+/** Limits of a proposed dose (model.md §2). */
 const DOSE_UNDER_RATED_G = 2;
 /** A lead may go further over; a proposal does not. */
 const DOSE_OVER_RATED_G = 0.5;

@@ -34,8 +34,18 @@ it('shots that are alike to the gram of a bench are one recipe', () => {
 });
 
 it('a machine whose temperature cannot be set is asked for no other', () => {
-  const { next } = bestRecipe({ ...input, keepsTemperature: true });
-  for (const { temperatureC } of next) expect(temperatureC).toBeCloseTo(93, 9);
+  const { next, robust } = bestRecipe({ ...input, fixedTemperatureC: 92 });
+  for (const { temperatureC } of [...next, robust]) expect(temperatureC).toBeCloseTo(92, 9);
+});
+
+it('asks for nothing that is never proposed, however hot or long the coffee is liked', () => {
+  const hot = { ratio: 3.6, temperatureC: 96.5, timeS: 28 };
+  const cups = [3.2, 3.6, 4].map((ratio, i) => ({ ...hot, ratio, taster: 'one', liking: 5 + i }));
+  const { next, robust } = bestRecipe({ ...input, centre: hot, cups });
+  for (const { ratio, temperatureC } of [...next, robust]) {
+    expect(temperatureC).toBeLessThanOrEqual(97 + 1e-9);
+    expect(ratio).toBeLessThanOrEqual(4 + 1e-9);
+  }
 });
 
 it('without cups it is the proposal, and its doubt is what a first cup may miss', () => {

@@ -4,12 +4,13 @@
  * parts it puts together are.
  */
 import type { Matrix } from 'ml-matrix';
+import { RATIO_LIMIT, TEMPERATURE_LIMIT_C } from '../start/proposalLimits';
 import { curvatureParticles } from './curvature';
 import { codedFrom, placeAt, STEP, type Coded, type Place } from './coding';
 import type { Quadratic } from './contours';
 import { isEnough, planFlight } from './plan';
 import { robustOptimum, toleranceAt, type CafeSpread } from './robust';
-import { BOX, fitSurface, traceOf, type SurfaceWarning } from './surface';
+import { BOX, fitSurface, traceOf, type Limits, type SurfaceWarning } from './surface';
 
 /** A cup that was scored, with the shot it came from. */
 export interface ScoredCup extends Place {
@@ -25,8 +26,8 @@ export interface BestInput {
   readonly cups: readonly ScoredCup[];
   readonly doseG: number;
   readonly release?: number;
-  /** A machine whose temperature cannot be set. */
-  readonly keepsTemperature?: boolean;
+  /** Of a machine whose temperature cannot be set. */
+  readonly fixedTemperatureC?: number | undefined;
   readonly spread?: CafeSpread;
 }
 
@@ -78,16 +79,15 @@ const SAME_STEPS = 0.25;
 const Z_80 = 1.2816;
 
 export function bestRecipe(input: BestInput): BestRecipe {
-  const { centre, prior, cups, doseG, keepsTemperature = false } = input;
+  const { centre, prior, cups, doseG } = input;
   const coded = cups.map((cup) => ({ ...cup, x: codedFrom(centre, cup) }));
   const surface = fitSurface({ cups: coded, prior, release: input.release });
-  const { x, costPoints } = robustOptimum(surface, input);
+  const limits = limitsOf(input);
+  const { x, costPoints } = robustOptimum(surface, { ...input, limits });
   const robust = placeAt(centre, x);
   const [lnRatio, temperature, lnTime] = toleranceAt(surface, x) as [number, number, number];
   const tasters = new Set(cups.map(({ taster }) => taster)).size;
   const recipes = countRecipes(coded.map((cup) => cup.x));
-  const free: Range = [-BOX, BOX];
-  const limits = keepsTemperature ? [free, [0, 0] as const, free] : [free, free, free];
   const ends = [-1, 1].map((side) =>
     placeAt(
       centre,
@@ -129,6 +129,26 @@ export function bestRecipe(input: BestInput): BestRecipe {
       cups: coded.map((cup) => ({ x: cup.x, liking: cup.liking })),
     },
   };
+}
+
+/** The box of a trial, as far as anything is proposed in it; a fixed temperature is the only one. */
+function limitsOf({ centre, fixedTemperatureC }: BestInput): Limits {
+  const coded = (name: keyof Place, ends: Range, at: 0 | 1 | 2): Range => {
+    const [least, most] = ends.map((value) => codedFrom(centre, { ...centre, [name]: value })[at]);
+    const low = Math.min(BOX, Math.max(-BOX, least!));
+    return [low, Math.max(low, Math.min(BOX, most!))];
+  };
+  return [
+    coded('ratio', RATIO_LIMIT, 0),
+    coded(
+      'temperatureC',
+      fixedTemperatureC === undefined
+        ? TEMPERATURE_LIMIT_C
+        : [fixedTemperatureC, fixedTemperatureC],
+      1,
+    ),
+    [-BOX, BOX],
+  ];
 }
 
 function countRecipes(all: readonly (readonly number[])[]): number {

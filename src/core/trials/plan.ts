@@ -5,7 +5,15 @@
  */
 import { dot } from '../linear';
 import { VARIABLES, type Coded } from './coding';
-import { BOX, misfitAt, PRIOR, SIGN_DIRECTION, type Fit, type Surface } from './surface';
+import {
+  misfitAt,
+  PRIOR,
+  SIGN_DIRECTION,
+  WHOLE_BOX,
+  type Fit,
+  type Limits,
+  type Surface,
+} from './surface';
 
 export interface PlanOptions {
   /** Cups of one flight. */
@@ -15,7 +23,7 @@ export interface PlanOptions {
   /** Do their cup sheets point under or over? */
   readonly useSigns?: boolean;
   /** Lowest and highest coded place of each variable that setup and coffee allow. */
-  readonly limits?: readonly (readonly [number, number])[];
+  readonly limits?: Limits;
 }
 
 export interface PlannedCup {
@@ -26,14 +34,10 @@ export interface PlannedCup {
 
 /** Places looked at on each axis, within so many coded steps of the optimum. House heuristics. */
 const GRID = [-1.5, -0.75, 0, 0.75, 1.5] as const;
-const ANYWHERE: readonly (readonly [number, number])[] = Array.from({ length: VARIABLES }, () => [
-  -BOX,
-  BOX,
-]);
 
 /** The next flight, most useful cup first; the centre is not forced into it. */
 export function planFlight(surface: Surface, options: PlanOptions = {}): PlannedCup[] {
-  const { flight = 3, tasters = 2, useSigns = true, limits = ANYWHERE } = options;
+  const { flight = 3, tasters = 2, useSigns = true, limits = WHOLE_BOX } = options;
   const candidates = candidatesAround(surface.optimum, limits);
   const known = surface.fits.map(knownOf);
   return Array.from({ length: flight }, () => {
@@ -64,10 +68,7 @@ const knownOf = ({ share, a, H, joint }: Fit): Known => ({
   joint: joint.to2DArray(),
 });
 
-function candidatesAround(
-  optimum: readonly number[],
-  limits: readonly (readonly [number, number])[],
-): Coded[] {
+function candidatesAround(optimum: readonly number[], limits: Limits): Coded[] {
   const along = optimum.map((middle, j) => {
     const [least, most] = limits[j]!;
     return [...new Set(GRID.map((off) => Math.min(most, Math.max(least, middle + off))))];

@@ -7,7 +7,7 @@
 import { CholeskyDecomposition, inverse, Matrix } from 'ml-matrix';
 import { chanceFrom } from '../random';
 import { placeAt, STEP, type Place } from './coding';
-import { BOX, traceOf, type Surface } from './surface';
+import { traceOf, WHOLE_BOX, type Limits, type Surface } from './surface';
 
 /** How far cafés are off, as standard deviations. */
 export interface CafeSpread {
@@ -38,6 +38,8 @@ export interface RobustInput {
   readonly centre: Place;
   readonly doseG: number;
   readonly spread?: CafeSpread;
+  /** Lowest and highest coded place of each variable; the box of a trial when absent. */
+  readonly limits?: Limits;
 }
 
 export interface Robust {
@@ -50,8 +52,11 @@ const STEPS = 60;
 const TOLERANCE = 1e-7;
 const NUDGE = 1e-4;
 
-/** The place whose cups, as cafés pull them, are expected to be liked best; within the box of a trial. */
+/** The place whose cups, as cafés pull them, are expected to be liked best; within its limits. */
 export function robustOptimum(surface: Surface, input: RobustInput): Robust {
+  const { limits = WHOLE_BOX } = input;
+  const within = (value: number, j: number) =>
+    Math.min(limits[j]![1], Math.max(limits[j]![0], value));
   const costAt = (x: readonly number[]) =>
     0.5 * traceOf(surface.meanH, spreadAt(placeAt(input.centre, x), input.doseG, input.spread));
   const worth = (x: readonly number[]) => -lossOf(surface, x) - costAt(x);
@@ -64,15 +69,13 @@ export function robustOptimum(surface: Surface, input: RobustInput): Robust {
       return (worth(more!) - worth(less!)) / (2 * NUDGE);
     });
     const move = newton.mmul(Matrix.columnVector(slope)).to1DArray();
-    const next = x.map((value, j) => within(value + 0.5 * move[j]!));
+    const next = x.map((value, j) => within(value + 0.5 * move[j]!, j));
     const moved = Math.max(...next.map((value, j) => Math.abs(value - x[j]!)));
     x = next;
     if (moved < TOLERANCE) break;
   }
   return { x, costPoints: costAt(x) };
 }
-
-const within = (value: number) => Math.min(BOX, Math.max(-BOX, value));
 
 /** ½(x − x_m)ᵀH̄(x − x_m): points under the best expected cup. */
 function lossOf({ optimum, meanH }: Surface, x: readonly number[]): number {

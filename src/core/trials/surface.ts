@@ -87,6 +87,10 @@ const REFITS = 2;
 /** Coded steps from the proposal: the box of a trial. */
 export const BOX = 2;
 
+/** Lowest and highest coded place of each variable. */
+export type Limits = readonly (readonly [number, number])[];
+export const WHOLE_BOX: Limits = Array.from({ length: VARIABLES }, () => [-BOX, BOX]);
+
 /** Below this chance of such contradictory cups their noise is taken to be larger. */
 const LEAST_P = 0.02;
 

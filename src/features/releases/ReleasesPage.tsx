@@ -6,6 +6,7 @@ import styled from 'styled-components';
 import { OwnKey } from '@/ui/OwnKey';
 import { dayWords } from '@/core/dayWords';
 import { RELEASE } from '@/core/entity/release';
+import { MOST_EXPORTED } from '@/core/limits';
 import { SERVED, SERVED_LABELS, type Served } from '@/core/vocabulary';
 import type { Order, ReleaseLine, ReleaseListView, ReleaseSort } from '@/views/releaseList';
 import { Button, QuietButton } from '@/ui/Button';
@@ -198,6 +199,12 @@ interface Sheet {
 
 /** The ticked ones as sheets that can be brought in again. */
 function Exports({ ids, sheets }: { ids: readonly string[]; sheets: readonly Sheet[] }) {
+  if (ids.length > MOST_EXPORTED)
+    return (
+      <Small>
+        Export takes at most {MOST_EXPORTED} releases at once: untick some, or export all in Import.
+      </Small>
+    );
   const hrefOf = (sheet: string) => `/api/exports/${sheet}?releases=${ids.join(',')}`;
   return (
     <Small>

@@ -1,7 +1,7 @@
 /** What the house knows as CSV: its sheets as they can be brought in again, and what Patterns shows. */
 import { z } from 'zod';
 import { userFault } from '@/core/errors';
-import { MOST_AT_ONCE } from '@/core/limits';
+import { MOST_EXPORTED } from '@/core/limits';
 import { database } from '@/data/database';
 import { findHouse } from '@/data/house';
 import { logAtDoor } from '@/data/doorLog';
@@ -58,11 +58,11 @@ function onlyOf(asked: string | undefined): readonly string[] | null {
   throw userFault(
     'badInput',
     'releases',
-    `These are not at most ${MOST_AT_ONCE} releases of this house. Tick them in Releases and export from there.`,
+    `These are not at most ${MOST_EXPORTED} releases of this house. Tick them in Releases and export from there.`,
   );
 }
 
-const ONLY = z.array(z.string().regex(/^[0-9a-f]{32}$/)).max(MOST_AT_ONCE);
+const ONLY = z.array(z.string().regex(/^[0-9a-f]{32}$/)).max(MOST_EXPORTED);
 
 /** Chunks as they are asked for: other requests are answered between two of them. */
 function streamOf(chunks: Iterator<string>): ReadableStream<Uint8Array> {
