@@ -30,3 +30,8 @@ export function command<In extends z.ZodType, Out extends z.ZodType>(options: {
 export function keyed<K extends string, V extends z.ZodType>(keys: readonly K[], value: V) {
   return z.object(Object.fromEntries(keys.map((key) => [key, value])) as Record<K, V>);
 }
+
+/** Low and high. */
+export const interval = z.tuple([z.number(), z.number()]);
+/** Words with the code of what they are about. */
+export const coded = z.array(z.object({ code: z.string(), text: z.string() }));

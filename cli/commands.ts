@@ -12,39 +12,17 @@ import { learnGrinder, MEMORY_SIZE, type GrinderMemory } from '@/core/grinder/me
 import { CARRY_VERDICTS, carryOver } from '@/core/rest/carry';
 import { REST_STATES, restOn } from '@/core/rest/rest';
 import { day, oneOf, quantity } from '@/core/schema/fields';
-import { recipeSchema } from '@/core/schema/recipe';
-import { ownRulesSchema } from '@/core/schema/ownRule';
 import { releaseFactsSchema } from '@/core/schema/release';
-import {
-  basketSchema,
-  grinderSchema,
-  machineSchema,
-  setupSchema,
-  type Grinder,
-} from '@/core/schema/setup';
+import { basketSchema, grinderSchema, machineSchema, type Grinder } from '@/core/schema/setup';
 import { shotSchema, tasteSchema } from '@/core/schema/shot';
 import { targetSchema } from '@/core/schema/target';
 import { simulateInputOf, simulateSchema } from '@/core/shot/question';
 import { simulateShot } from '@/core/shot/simulate';
 import { tasteOfCup } from '@/core/shot/cupTaste';
-import { comingFrom } from '@/core/start/comingFrom';
-import { learn } from '@/core/start/fit';
-import { OUTPUTS, rulesInForce } from '@/core/start/priors';
-import { propose, withEvidence } from '@/core/start/propose';
-import { PUSHED } from '@/core/start/pushed';
-import {
-  CLOCKS,
-  DOSE_SCHOOLS,
-  HEADSPACES,
-  REST_SCHOOLS,
-  STYLES,
-  TEMPERATURE_SCHOOLS,
-} from '@/core/vocabulary';
-import { command, keyed, type Command } from './command';
+import { DOSE_SCHOOLS, REST_SCHOOLS, STYLES } from '@/core/vocabulary';
+import { coded, command, interval, type Command } from './command';
+import { proposeCommand } from './proposeCommand';
 import { TASTE_COMMANDS } from './tasteCommands';
-
-const interval = z.tuple([z.number(), z.number()]);
-const coded = z.array(z.object({ code: z.string(), text: z.string() }));
 
 const extract = command({
   purpose: 'Ratio, extraction and dissolved mass of a shot.',
@@ -69,81 +47,6 @@ const ease = command({
     missing: z.array(z.object({ factor: z.string(), label: z.string(), narrowsBy: z.number() })),
   }),
   run: ({ release }) => easeOf(release),
-});
-
-const pastRelease = z.strictObject({
-  release: releaseFactsSchema,
-  style: oneOf('Style', STYLES),
-  recipe: recipeSchema,
-  ratedG: quantity('ratedG').optional(),
-  diameterMm: quantity('diameterMm').optional(),
-  grindSteps: z.number().min(-60).max(60).optional(),
-  weight: z.number().min(0).max(1).optional(),
-});
-
-const change = z.object({
-  from: z.number(),
-  to: z.number(),
-  change: z.number(),
-  interval80: interval,
-});
-
-const proposal = z.object({
-  recipe: recipeSchema,
-  grindSteps: z.number(),
-  interval80: keyed(PUSHED, interval),
-  mean: keyed(OUTPUTS, z.number()),
-  halfWidth80: keyed(OUTPUTS, z.number()),
-  pushes: keyed(
-    PUSHED,
-    z.array(
-      z.object({
-        factor: z.string(),
-        label: z.string(),
-        rule: z.number(),
-        learned: z.number(),
-      }),
-    ),
-  ),
-  evidence: z.array(z.object({ id: z.string(), weight: z.number(), effect: z.number() })),
-  warnings: coded,
-  rulesOnly: z.boolean(),
-  ownRecipe: z.object({ ratio: z.number() }).loose().nullable(),
-  releases: z.number(),
-  startDial: z
-    .object({
-      dial: z.number(),
-      interval80: interval,
-      heldBy: z.enum(['range', 'choke']).nullable(),
-    })
-    .nullable(),
-  /** Only when `comingFrom` was given: what to change from that coffee's recipe. */
-  changes: z.partialRecord(z.enum(PUSHED), change).optional(),
-});
-
-const proposeCommand = command({
-  purpose: 'A starting recipe with intervals, pushes and evidence.',
-  input: z.strictObject({
-    release: releaseFactsSchema,
-    style: oneOf('Style', STYLES).default('classic'),
-    temperatureSchool: oneOf('Temperature school', TEMPERATURE_SCHOOLS).default('both'),
-    restSchool: oneOf('Rest school', REST_SCHOOLS).optional(),
-    clock: oneOf('Clock', CLOCKS).optional(),
-    history: z.array(pastRelease).max(5000).default([]),
-    setup: setupSchema.optional(),
-    rules: ownRulesSchema.optional(),
-    headspace: oneOf('Headspace', HEADSPACES).default('toRating'),
-    comingFrom: pastRelease.optional(),
-  }),
-  output: proposal,
-  run: ({ comingFrom: known, headspace, rules: own = [], ...input }) => {
-    const rules = rulesInForce(own, headspace);
-    if (!known) return propose({ ...input, rules });
-    const { history, temperatureSchool, ...question } = input;
-    const model = learn(history, temperatureSchool, rules);
-    const { changes, proposal: answer, told } = comingFrom(model, known, question, rules);
-    return { ...withEvidence(answer, told, question), changes };
-  },
 });
 
 const expectation = z.object({

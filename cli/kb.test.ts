@@ -137,6 +137,50 @@ describe('kb', () => {
     expect(kb(['next'], question).answer()).toMatchObject({ status: 'grind', purgeG: 2 });
   });
 
+  it('propose takes cups in its history', () => {
+    const recipe = {
+      doseG: 18,
+      yieldG: 36,
+      ratio: 2,
+      temperatureC: 92,
+      timeS: [26, 30],
+      clock: 'pump',
+      restDays: [8, 21],
+    };
+    const release = { id: 'a', roastLevel: 0, process: 'washed' };
+    // Longer and hotter cups were liked better than the recipe they belong to.
+    const cups = [2, 2.4, 2.8].flatMap((ratio) =>
+      [91, 93, 95].flatMap((temperatureC) =>
+        [25, 29].map((timeS) => ({
+          ratio,
+          temperatureC,
+          timeS,
+          taster: 'one',
+          liking: 9 - 4 * (ratio - 2.5) ** 2 - 0.2 * (temperatureC - 94) ** 2,
+        })),
+      ),
+    );
+    const asked = (past: object) => {
+      const history = [{ release, style: 'classic', recipe, ratedG: 18, ...past }];
+      const input = { release: { roastLevel: 0, process: 'washed' }, history };
+      return kb(['propose'], input).answer() as {
+        cups: number;
+        mean: { lnRatio: number; temperatureC: number };
+        pushes: { ratio: { factor: string }[] };
+      };
+    };
+    const [before, tasted] = [asked({}), asked({ cups })];
+    expect([before.cups, tasted.cups]).toEqual([0, cups.length]);
+    expect(tasted.mean.lnRatio).toBeGreaterThan(before.mean.lnRatio + 0.05);
+    expect(tasted.mean.temperatureC).toBeGreaterThan(before.mean.temperatureC + 0.2);
+    expect(tasted.pushes.ratio.map(({ factor }) => factor)).toContain('cups');
+    const bent = {
+      release: {},
+      history: [{ release, style: 'classic', recipe, cups: [{ liking: 11 }] }],
+    };
+    expect(kb(['propose'], bent)).toMatchObject({ status: 2 });
+  });
+
   it('next takes a whole recipe as its target, and propose a machine by its name', () => {
     const target = {
       ...question.target,

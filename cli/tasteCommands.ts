@@ -19,17 +19,20 @@ const place = z.strictObject({
 });
 const step = z.number().min(-6).max(6);
 const coded = z.tuple([step, step, step]);
-const matrix = z.array(z.array(z.number()).length(3)).length(3);
+export const matrix = z.array(z.array(z.number()).length(3)).length(3);
 const scored = {
   taster: z.string().min(1).max(80),
   liking: quantity('cup'),
   u: z.number().min(-30).max(30).optional(),
 };
 
+/** A cup at its place. */
+export const scoredCup = place.extend(scored);
+
 const asked = {
   centre: place,
   prior: z.strictObject({ covCoded: matrix }).optional(),
-  cups: z.array(z.union([z.strictObject({ x: coded, ...scored }), place.extend(scored)])).max(400),
+  cups: z.array(z.union([z.strictObject({ x: coded, ...scored }), scoredCup])).max(400),
   curvatures: z
     .array(
       z.strictObject({ H: matrix, weight: z.number().positive(), a: z.number().min(0).optional() }),

@@ -40,7 +40,7 @@ await signIn(page, server.url);
 const arrived = await pathOf(page, server.url, 'Dembi Ridge');
 const blend = await pathOf(page, server.url, 'Harbour Lamp');
 const onBench = await pathOf(page, server.url, 'Serra do Lume');
-const simulated = await pathOf(page, server.url, 'Cerro Bruma');
+const blindlyTasted = await pathOf(page, server.url, 'Late Ferry Decaf');
 const published = await pathOf(page, server.url, 'Las Veredas Rojas');
 
 await open('/');
@@ -53,13 +53,6 @@ await open(`${arrived}/start`);
 await picture('start');
 await open(`${onBench}/pull`);
 await picture('pull');
-await open(`${simulated}/pull`);
-await page.emulateMedia({ colorScheme: 'dark' });
-await picture('pull-choked', async (view) => {
-  await view.getByLabel('Dial', { exact: true }).fill('8');
-  await running(view, 26);
-});
-await page.emulateMedia({ colorScheme: 'light' });
 await page.setViewportSize({ ...DESK, height: 1900 });
 await open(`${published}/taste`);
 await picture('taste', async (view) => {
@@ -104,6 +97,7 @@ await picture('house');
 
 await phone();
 await page.setViewportSize(DESK);
+await flights();
 await allDay();
 await doors();
 
@@ -133,6 +127,56 @@ async function phone(): Promise<void> {
   await open(`${arrived}/start`);
   await look();
   await side('phone', seen);
+}
+
+/** A flight at the machine and revealed, and its cup sheet on two phones by day and in the dark: one picture. */
+async function flights(): Promise<void> {
+  const GAP = 16;
+  const canvas = createCanvas(DESK.width + PHONE.width + 3 * GAP, 2 * DESK.height + 3 * GAP);
+  const context = canvas.getContext('2d');
+  context.fillStyle = '#7d8d85';
+  context.fillRect(0, 0, canvas.width, canvas.height);
+  const draw = async (view: Page, x: number, y: number) => {
+    await view.waitForTimeout(600);
+    context.drawImage(await loadImage(await view.screenshot()), x, y);
+  };
+  const openFlight = async (release: string) => {
+    await open(`${release}/taste`);
+    const list = page.getByRole('region', { name: 'Blind flights of this release' });
+    await list.getByRole('link').first().click();
+    await page.waitForURL(/flights/);
+    await page.waitForLoadState('networkidle');
+  };
+  await openFlight(published);
+  await draw(page, GAP, DESK.height + 2 * GAP);
+  await openFlight(blindlyTasted);
+  const words = await page.getByRole('region', { name: 'Cup sheets', exact: true }).innerText();
+  const [, code] = /flight\/([A-Z0-9]{8})/.exec(words)!;
+  const right = DESK.width + 2 * GAP;
+  for (const [i, colorScheme] of (['light', 'dark'] as const).entries()) {
+    const height = DESK.height;
+    const view = await browser.newPage({ viewport: { ...PHONE, height }, colorScheme });
+    await view.goto(`${server.url}/flight/${code}`);
+    if (colorScheme === 'light') {
+      await view.getByLabel('Your name').fill('Wren Abara');
+      await view.getByRole('button', { name: 'Take a place' }).click();
+      await view.getByRole('form').waitFor();
+      for (const [scale, value] of [
+        ['Liking', '7'],
+        ['Sweetness', '6'],
+      ] as const)
+        await view
+          .getByRole('radiogroup', { name: scale, exact: true })
+          .getByRole('radio', { name: value, exact: true })
+          .check({ force: true });
+    } else await view.getByLabel('Your name').waitFor();
+    await draw(view, right, i * (height + GAP) + GAP);
+    await view.close();
+  }
+  await page.reload();
+  await page.waitForLoadState('networkidle');
+  await draw(page, GAP, GAP);
+  writeFileSync(`${FOLDER}/flight.png`, canvas.toBuffer('image/png'));
 }
 
 /** Six screens as one picture: what is found, listed, open, kept of a half-typed form, seen in forced colours, printed. */
@@ -234,15 +278,6 @@ async function pasting(view: Page): Promise<void> {
   await view.getByLabel('What the bag says').fill(BAG);
   await view.getByRole('button', { name: 'Read it', exact: true }).click();
   await view.getByText('Understood, and from which words').waitFor();
-}
-
-/** A simulated shot, so many seconds after its pump started. */
-async function running(view: Page, seconds: number): Promise<void> {
-  const speed = 5;
-  await view.getByText('Simulated scale ready').waitFor();
-  await view.getByLabel('Simulated shots run').selectOption(String(speed));
-  await view.getByRole('button', { name: /^Clock/ }).click();
-  await view.waitForTimeout((1000 * seconds) / speed);
 }
 
 /** A programme in the middle of being written, tried in the simulator. */

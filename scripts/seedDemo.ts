@@ -5,15 +5,18 @@
  */
 import type { Programme } from '@/core/programme/step';
 import { openDatabase } from '@/data/database';
+import { findHouse } from '@/data/house';
 import { hashPassword } from '@/data/passwords';
 import { findLead, listPeople } from '@/data/people';
 import { openSetUp } from '@/data/setUpCode';
+import { renewTasteSites } from '@/views/tasteSites';
 import { DEMO_PEOPLE } from '@/features/people/demoPeople';
 import { COFFEES, type DemoRelease } from './demo/coffees';
 import { chanceFrom } from '@/core/random';
 import { pastCoffees } from './demo/pastCoffees';
 import { BACK, CORNER, describeSetups, WINDOW } from './demo/setups';
 import { keepProgrammes, PADDLE_SOAK } from './demo/programmes';
+import { DemoPanel } from './demo/panel';
 import { pullSimulated } from './demo/simulated';
 import { DemoWorker, type DemoChanges, type DialIn } from './demo/worker';
 
@@ -181,6 +184,8 @@ for (const coffee of pastCoffees(chanceFrom(SEED + 1))) {
   worker.run('withdraw', { releaseId: arrived.id, why: 'Sold out.' }, lead);
 }
 
+const panel = new DemoPanel(worker, { lead, bench, chance: chanceFrom(SEED + 2) });
+
 // A past release of four months ago: published, drunk, and faded.
 const quay = arrive(COFFEES.quay);
 const quayBench = dialIn(COFFEES.quay, quay, { daysAgo: 104, startDial: 17 });
@@ -251,11 +256,13 @@ publish(veredas.id, 6, {
 });
 worker.check(veredasNow, people, 2, COFFEES.veredas.release.promisedNotes);
 
-dialIn(COFFEES.veredas, veredas, {
+const veredasLonger = dialIn(COFFEES.veredas, veredas, {
   daysAgo: 1,
   startDial: 12,
   changes: { yieldG: 42, why: 'Taste says so' },
 });
+
+panel.compareYields(veredasLonger, 1);
 
 // Ultra light, with a soak on the machine that can.
 const tarn = arrive(COFFEES.tarn);
@@ -283,7 +290,11 @@ publish(calado.id, 19, {
 });
 worker.check(caladoBench, people, 16, COFFEES.calado.release.promisedNotes);
 worker.check(caladoBench, people, 12, COFFEES.calado.release.promisedNotes);
+panel.findByTrial(caladoBench, 11, 10);
 worker.check(caladoBench, people, 7, COFFEES.calado.release.promisedNotes);
+
+// Which of three yields, with a cup given twice unsaid.
+panel.rankYields(tarnBench, 2);
 
 // Withdrawn.
 const niebla = arrive(COFFEES.niebla);
@@ -310,7 +321,13 @@ worker.run(
 dialIn(COFFEES.kibira, arrive(COFFEES.kibira), { daysAgo: 1, startDial: 13 });
 
 // Confirmed, tasted by one.
-dialIn(COFFEES.decaf, arrive(COFFEES.decaf), { daysAgo: 1, startDial: 16, tasters: [lead] });
+const decafBench = dialIn(COFFEES.decaf, arrive(COFFEES.decaf), {
+  daysAgo: 1,
+  startDial: 16,
+  tasters: [lead],
+});
+// Blind at this moment: two of four have tasted, one of them half of it.
+panel.beginTemperatures(decafBench);
 
 // Best from today, confirmed, not tasted.
 dialIn(COFFEES.sombra, arrive(COFFEES.sombra), { daysAgo: 1, startDial: 15, tasters: [] });
@@ -358,4 +375,6 @@ arrive(COFFEES.embun);
 arrive(COFFEES.dembi);
 arrive(COFFEES.mirador);
 
+// What the cups taught, as the server works it out after each of them.
+await renewTasteSites(db, findHouse(db)!);
 db.close();

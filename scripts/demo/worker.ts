@@ -1,4 +1,5 @@
 /** Working in the demo house as its people do: the same commands, with the clock set back. */
+import type { ArmPull } from '@/core/panel/arm';
 import { isProvenStatus } from '@/core/advice/types';
 import { randomBytes } from 'node:crypto';
 import { proposeFrom } from '@/core/start/propose';
@@ -209,6 +210,30 @@ export class DemoWorker {
       person,
     );
     return String(shotId);
+  }
+
+  /** Pulls one shot to figures of its own, purged. */
+  pullTo(
+    { bench, setup, firstDaysAgo }: DialIn,
+    { draftId, dial, doseG: wantedG, yieldG: wantedYieldG, temperatureC, beans }: ArmPull,
+    daysAgo: number,
+    person: string,
+  ): { readonly shotId: string; readonly doseG: number; readonly yieldG: number } {
+    const { chance } = this;
+    const doseG = tenth(wantedG + 0.05 * chance.normal());
+    const yieldG = tenth(wantedYieldG + 0.3 * chance.normal());
+    const { timeS, firstDripS } = bench.pull({
+      dial,
+      doseG,
+      yieldG,
+      temperatureC,
+      purgeG: 2 * setup.grinder.retentionG,
+      daysLater: firstDaysAgo - daysAgo,
+      isBadPrep: false,
+    });
+    const shot = { draftId, dial, doseG, yieldG, timeS, firstDripS, temperatureC, beans };
+    const { shotId } = this.run('logShot', { ...shot, clock: 'pump', purged: true }, person);
+    return { shotId: String(shotId), doseG, yieldG };
   }
 
   /** Follows the advice until it says proven, or for so many shots; answers the shots. */

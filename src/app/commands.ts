@@ -31,6 +31,15 @@ import {
   removeTasting,
   restoreTasting,
 } from '@/features/taste/actions';
+import {
+  changeFlight,
+  decideFlight,
+  freePlace,
+  planFlight,
+  pourCup,
+  revealFlight,
+} from '@/features/taste/flights/plan';
+import { answerFlight, joinFlight, tasteBlind } from '@/features/taste/flights/sheets';
 import { noteStages } from '@/features/taste/noteStages';
 
 export const commands: ReadonlyMap<string, Command> = new Map(
@@ -67,6 +76,15 @@ export const commands: ReadonlyMap<string, Command> = new Map(
     removeTasting,
     restoreTasting,
     noteStages,
+    planFlight,
+    changeFlight,
+    pourCup,
+    freePlace,
+    revealFlight,
+    decideFlight,
+    joinFlight,
+    tasteBlind,
+    answerFlight,
     publish,
     withdraw,
     showAgain,

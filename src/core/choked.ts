@@ -2,3 +2,6 @@
 import { LIMITS } from './limits';
 
 export const CHOKED = { underG: LIMITS.yieldG.min, afterS: 20 } as const;
+
+/** All in the cup before this, it gushed. House heuristic. */
+export const GUSHING_UNDER_S = 12;

@@ -63,6 +63,12 @@ export const LIMITS = {
   strength: { label: 'Strength', unit: '', min: -2, max: 2 },
   proofGoalPct: { label: 'A setting is proven from', unit: '%', min: 80, max: 90 },
   leastLiking: { label: 'A cup confirms from a liking of', unit: '', min: 0, max: 10 },
+  holdsYieldG: { label: 'Taste holds within, yield', unit: 'g', min: 0, max: 60 },
+  holdsTemperatureC: { label: 'Taste holds within, temperature', unit: '°C', min: 0, max: 20 },
+  holdsTimeS: { label: 'Taste holds within, time', unit: 's', min: 0, max: 90 },
+  costPoints: { label: 'What cafés lose by being off', unit: '', min: 0, max: 10 },
+  places: { label: 'Tasters', unit: '', min: 1, max: 30 },
+  openHours: { label: 'Open for', unit: 'h', min: 1, max: 72 },
   backupDays: { label: 'Daily backups kept', unit: '', min: 1, max: 60 },
   backupWeeks: { label: 'Weekly backups kept', unit: '', min: 0, max: 200 },
 } as const satisfies Record<string, Limit>;

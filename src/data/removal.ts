@@ -8,6 +8,7 @@ import { now } from './rows';
 export const REMOVABLE = [
   'release',
   'batch',
+  'flight',
   'machine',
   'grinder',
   'basket',
@@ -71,8 +72,8 @@ export function nameOf(db: Db, what: 'person' | 'invitation', id: string): strin
 /** The release an id belongs to, for its event log; null for what belongs to the house. */
 export function releaseOf(db: Db, what: Removable, id: string): string | null {
   if (what === 'release') return id;
-  if (what !== 'batch') return null;
-  const row = prepared(db, 'SELECT release_id AS releaseId FROM batch WHERE id = ?').get(id) as
+  if (what !== 'batch' && what !== 'flight') return null;
+  const row = prepared(db, `SELECT release_id AS releaseId FROM ${what} WHERE id = ?`).get(id) as
     { releaseId: string } | undefined;
   return row?.releaseId ?? null;
 }

@@ -16,6 +16,8 @@ export interface StoredShot extends ShotValues {
   readonly pulledBy: string;
   /** Of the batch on the day it was pulled. */
   readonly restDays: number;
+  /** Pulled for a blind flight: to its figures, which may not be the recipe's. */
+  readonly isOfFlight: boolean;
 }
 
 export const SHOT_TABLE = tableOf('shot', SHOT);
@@ -23,6 +25,7 @@ export const SHOT_TABLE = tableOf('shot', SHOT);
 /** Columns of a shot `s` by a person `p`; with the roast date of its batch it is complete. */
 export const SHOT_COLUMNS = `
   s.id, s.row_version AS rowVersion, s.recipe_draft_id AS draftId, s.pulled_at AS pulledAt, p.name AS pulledBy,
+  EXISTS (SELECT 1 FROM flight_cup c WHERE c.shot_id = s.id) AS isOfFlight,
   ${SHOT_TABLE.selected('s')}`;
 
 const SELECT_SHOT = `
@@ -32,9 +35,8 @@ const SELECT_SHOT = `
   JOIN person p ON p.id = s.pulled_by`;
 
 export function completeShot(row: unknown): StoredShot {
-  const { id, rowVersion, draftId, pulledAt, pulledBy, roastDate } = row as StoredShot & {
-    roastDate: string;
-  };
+  const { id, rowVersion, draftId, pulledAt, pulledBy, isOfFlight, roastDate } =
+    row as StoredShot & { roastDate: string };
   return Object.assign(SHOT_TABLE.read(row), {
     id,
     rowVersion,
@@ -42,6 +44,7 @@ export function completeShot(row: unknown): StoredShot {
     pulledAt,
     pulledBy,
     restDays: batchRestDays({ roastDate }, dayOf(pulledAt)),
+    isOfFlight: Boolean(isOfFlight),
   });
 }
 

@@ -14,18 +14,26 @@ export interface StoredTasting extends TastingValues {
   readonly tastedAt: string;
   readonly tastedBy: string;
   readonly tastedById: string;
+  /** Tasted in a flight, before anybody knew which cup was which. */
+  readonly isBlind: boolean;
   readonly scales: Taste;
 }
 
 export const TASTING_TABLE = tableOf('tasting', TASTING);
 
-/** Columns of a tasting `t` by a person `p`. */
+/** Who tasted `t`, kept by person `p`: a guest of a flight is one taster by name over all flights. */
+export const TASTER_COLUMNS = `
+  COALESCE(t.guest, p.name) AS tastedBy,
+  CASE WHEN t.guest IS NULL THEN t.tasted_by ELSE 'guest ' || lower(t.guest) END AS tastedById`;
+
+/** Columns of a tasting `t` kept by a person `p`. */
 export const TASTING_COLUMNS = `
-  t.id, t.row_version AS rowVersion, t.shot_id AS shotId, t.tasted_at AS tastedAt, p.name AS tastedBy,
-  t.tasted_by AS tastedById, t.scales, ${TASTING_TABLE.selected('t')}`;
+  t.id, t.row_version AS rowVersion, t.shot_id AS shotId, t.tasted_at AS tastedAt, ${TASTER_COLUMNS},
+  t.flight_id IS NOT NULL AS isBlind, t.scales, ${TASTING_TABLE.selected('t')}`;
 
 export function completeTasting(row: unknown): StoredTasting {
-  const { id, rowVersion, shotId, tastedAt, tastedBy, tastedById, scales } = row as StoredTasting;
+  const { id, rowVersion, shotId, tastedAt, tastedBy, tastedById, isBlind, scales } =
+    row as StoredTasting;
   return {
     id,
     rowVersion,
@@ -33,6 +41,7 @@ export function completeTasting(row: unknown): StoredTasting {
     tastedAt,
     tastedBy,
     tastedById,
+    isBlind: Boolean(isBlind),
     scales: JSON.parse(String(scales)) as Taste,
     ...TASTING_TABLE.read(row),
   };

@@ -6,11 +6,11 @@
 import { figure } from '@/core/figure';
 import { join } from 'node:path';
 import PDFDocument from 'pdfkit';
-import QRCode from 'qrcode';
 import { dayWords } from '@/core/dayWords';
 import { linesOf, remembered, type WidthOf } from './textLines';
 import { outlineOf } from '@/core/programme/outline';
 import type { Programme } from '@/core/programme/step';
+import { qrSquares } from './qrCode';
 import {
   CARD_CAUTION,
   CARD_FACTS,
@@ -282,16 +282,17 @@ function drawFoot(sheet: Sheet, body: RecipeBody, address: string, { x, y, width
   return Math.max(at, y + CODE_PT);
 }
 
-/** A QR code as squares, so that it prints sharp at any size. */
 function drawCode(
   doc: PDFKit.PDFDocument,
   address: string,
   { x, y }: { x: number; y: number },
 ): void {
-  const { modules } = QRCode.create(address, { errorCorrectionLevel: 'M' });
-  const side = CODE_PT / modules.size;
-  for (let row = 0; row < modules.size; row++)
-    for (let column = 0; column < modules.size; column++)
-      if (modules.get(row, column)) doc.rect(x + column * side, y + row * side, side, side);
-  doc.fill(INK);
+  const { size, path } = qrSquares(address);
+  doc
+    .save()
+    .translate(x, y)
+    .scale(CODE_PT / size)
+    .path(path)
+    .fill(INK)
+    .restore();
 }

@@ -23,6 +23,8 @@ const host = process.env.HOST ?? 'localhost';
 
 /** A request is whole within this, its headers sooner: slow ones hold nothing for long. */
 const [REQUEST_MS, HEADERS_MS] = [60_000, 10_000];
+/** Longer than browsers and proxies keep a quiet connection, so that none sends into one that is just closed. */
+const KEEP_ALIVE_MS = 75_000;
 /** Whoever is still being answered has this long when the server is told to end. */
 const LAST_WORDS_MS = 3_000;
 
@@ -34,7 +36,12 @@ async function main(): Promise<void> {
   const app = next({ dev: isDev, dir: process.cwd(), hostname: host, port });
   await app.prepare();
   const server = createServer(
-    { requestTimeout: REQUEST_MS, headersTimeout: HEADERS_MS, connectionsCheckingInterval: 5_000 },
+    {
+      requestTimeout: REQUEST_MS,
+      headersTimeout: HEADERS_MS,
+      keepAliveTimeout: KEEP_ALIVE_MS,
+      connectionsCheckingInterval: 5_000,
+    },
     listener(db, app.getRequestHandler()),
   );
   server.on('upgrade', (request, socket, head) =>

@@ -5,6 +5,7 @@ import { findHouse } from '@/data/house';
 import { log } from '@/data/log';
 import { makeBackup } from '@/data/makeBackup';
 import { troubleOfDatabase } from '@/data/trouble';
+import { renewTasteSites } from '@/views/tasteSites';
 import { pressNew } from './press';
 import { brokenVersions } from './versions';
 
@@ -25,6 +26,14 @@ export function startNightly(db: Db): void {
     FIRST_LOOK_MS,
   ).unref();
   setInterval(look, LOOK_MS).unref();
+  // What cups taught and was not worked out before the server last ended.
+  setTimeout(() => {
+    const house = findHouse(db);
+    if (house)
+      void renewTasteSites(db, house).catch((err: unknown) =>
+        log.error({ err }, 'cups were not learnt from'),
+      );
+  }, FIRST_LOOK_MS).unref();
 }
 
 async function backUpIfDue(db: Db): Promise<void> {

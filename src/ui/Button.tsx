@@ -82,6 +82,8 @@ export interface PlainButtonProps {
   /** Its command is under way: it keeps the focus, and a second press does nothing. */
   readonly isPending?: boolean;
   readonly autoFocus?: boolean;
+  /** One that stays down once it was pressed; absent for all others. */
+  readonly isPressed?: boolean;
   readonly style?: CSSProperties;
   readonly 'aria-label'?: string;
   readonly ref?: Ref<HTMLButtonElement>;
@@ -89,13 +91,21 @@ export interface PlainButtonProps {
 }
 
 /** What the browser's own button is told; a button whose command is under way keeps the focus. */
-function told({ onPress, isDisabled, isPending, type = 'button', ...rest }: PlainButtonProps) {
+function told({
+  onPress,
+  isDisabled,
+  isPending,
+  isPressed,
+  type = 'button',
+  ...rest
+}: PlainButtonProps) {
   return {
     ...rest,
     type: isPending ? ('button' as const) : type,
     onClick: isPending ? undefined : onPress,
     disabled: isDisabled,
     'aria-disabled': isPending || undefined,
+    'aria-pressed': isPressed,
   };
 }
 

@@ -27,6 +27,10 @@ export interface PlateRecipe {
   readonly reachWords?: string;
   readonly restDays: readonly [number, number];
   readonly tolerance: { readonly doseG: number; readonly yieldG: number };
+  readonly holdsYieldG?: number | undefined;
+  readonly holdsTemperatureC?: number | undefined;
+  readonly holdsTimeS?: number | undefined;
+  readonly costPoints?: number | undefined;
 }
 
 /** A figure and its unit are not torn apart. */
@@ -166,6 +170,7 @@ export function Plate({
             {toleranceWords(tolerance.doseG)}, yield{NBSP}±{NBSP}
             {toleranceWords(tolerance.yieldG)}
           </dd>
+          <Holds recipe={recipe} />
           <dt>Rest</dt>
           <dd>
             day {recipe.restDays[0]}-{recipe.restDays[1]}
@@ -173,6 +178,32 @@ export function Plate({
         </Lines>
       </Inner>
     </Sheet>
+  );
+}
+
+/** How far off a cup may be before it tastes clearly worse, and what cafés lose; of a recipe that was found by a trial. */
+function Holds({
+  recipe: { holdsYieldG, holdsTemperatureC, holdsTimeS, costPoints },
+}: {
+  recipe: PlateRecipe;
+}) {
+  const { temperatureStep } = useUnits();
+  if (holdsYieldG === undefined || holdsTemperatureC === undefined || holdsTimeS === undefined)
+    return null;
+  return (
+    <>
+      <dt>Taste holds</dt>
+      <dd>
+        ±{NBSP}
+        {toleranceWords(holdsYieldG)}, ±{NBSP}
+        {temperatureStep(holdsTemperatureC)}, ±{NBSP}
+        {figure(holdsTimeS, 1)}
+        {NBSP}s
+        {costPoints !== undefined && (
+          <Short>cafés usually lose {figure(costPoints, 1)} points of 10</Short>
+        )}
+      </dd>
+    </>
   );
 }
 

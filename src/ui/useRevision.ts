@@ -1,7 +1,7 @@
 'use client';
 
 import type { Advice } from '@/core/advice/types';
-import type { RecipeValues } from '@/core/entity/recipe';
+import type { HOLDS, RecipeValues } from '@/core/entity/recipe';
 import type { BrewStyle, TemperatureSchool } from '@/core/vocabulary';
 import { useCommand } from './useCommand';
 
@@ -17,11 +17,13 @@ interface Revised {
     readonly proposed: Readonly<Record<string, number>> | undefined;
   };
   readonly advice: Pick<Advice, 'setting'>;
+  /** What stands on the bench, where that is another recipe. */
+  readonly benchDraftId?: string | undefined;
 }
 
-/** The recipe on the bench with a few figures changed, as its next revision. */
+/** A recipe with a few figures changed, as the next revision on the bench. */
 export function useRevision(
-  { draft, advice }: Revised,
+  { draft, advice, benchDraftId = draft.id }: Revised,
   releaseId: string,
   changed: {
     readonly why: string;
@@ -29,10 +31,18 @@ export function useRevision(
     readonly doseG?: number;
     readonly yieldG?: number;
     readonly temperatureC?: number;
-  },
+  } & { readonly [K in keyof typeof HOLDS]?: number },
 ) {
   const { submit, faults, isBusy } = useCommand();
-  const { ratio: _ratio, ...sentRecipe } = draft.recipe;
+  const {
+    ratio: _ratio,
+    holdsYieldG: _yieldG,
+    holdsTemperatureC: _temperatureC,
+    holdsTimeS: _timeS,
+    costPoints: _points,
+    // What a trial said of the recipe before says nothing of this one.
+    ...sentRecipe
+  } = draft.recipe;
   const take = () =>
     void submit('acceptRecipe', {
       releaseId,
@@ -44,7 +54,7 @@ export function useRevision(
       ...changed,
       startDial: advice.setting.dial,
       proposed: draft.proposed,
-      basedOn: draft.id,
+      basedOn: benchDraftId,
     });
   return { take, faults, isBusy };
 }

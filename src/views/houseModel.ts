@@ -4,15 +4,18 @@
  */
 import { setImmediate } from 'node:timers/promises';
 import { prepareEvidence } from '@/core/start/evidence';
-import { learn, type HouseModel, type PastRelease } from '@/core/start/fit';
+import { learn, type CupSite, type PastRelease } from '@/core/start/fit';
+import { learningTaste, type TasteModel, type TaughtModel } from '@/core/start/learnTaste';
 import { rulesInForce, type OwnRule } from '@/core/start/priors';
 import { recencyWeight } from '@/core/start/recency';
 import { grindStepsOf, inferredReference } from '@/core/start/startDial';
 import type { Grinder } from '@/core/schema/setup';
+import { runThrough } from '@/core/runThrough';
 import type { TemperatureSchool } from '@/core/vocabulary';
 import type { Db } from '@/data/database';
 import type { StoredGrinder } from '@/data/equipment';
-import { kept } from '@/data/kept';
+import { inSteps, kept } from '@/data/kept';
+import { tasteSites } from '@/data/tasteSites';
 import { listDecided, type DecidedRecipe } from './history';
 import type { House } from '@/data/house';
 
@@ -20,7 +23,11 @@ export interface HouseKnowledge {
   /** Oldest first; `history` is aligned with it. */
   readonly decided: readonly DecidedRecipe[];
   readonly history: readonly PastRelease[];
-  readonly modelOf: (school: TemperatureSchool) => HouseModel;
+  readonly modelOf: (school: TemperatureSchool) => TaughtModel;
+  /** Ratio, temperature and time jointly, from recipes and cups. */
+  readonly tasteOf: (school: TemperatureSchool) => TasteModel;
+  /** Learns that in steps, where it is not learnt yet. */
+  readonly learningTasteOf: (school: TemperatureSchool) => Generator<void, void>;
   /** A grinder with the reference dial it was calibrated to, or the one past recipes point to. */
   readonly withReference: <G extends Grinder & Pick<StoredGrinder, 'id'>>(grinder: G) => G;
 }
@@ -32,8 +39,8 @@ export function rulesOf({ rules, headspace }: House): readonly OwnRule[] {
 
 /** Everything the house has learnt. */
 export function readHouseModel(db: Db, house: House): HouseKnowledge {
-  return kept(db, { name: 'house model', restsOn: MODEL_RESTS_ON }, () =>
-    knowledgeOf(listDecided(db, house), house),
+  return kept(db, { name: 'house model', restsOn: [...MODEL_RESTS_ON, 'site'] }, () =>
+    knowledgeOf(listDecided(db, house), tasteSites(db), house),
   );
 }
 
@@ -44,6 +51,7 @@ export function readHouseModel(db: Db, house: House): HouseKnowledge {
 export async function prepareModel(db: Db, house: House): Promise<void> {
   const knowledge = readHouseModel(db, house);
   await setImmediate();
+  await inSteps(knowledge.learningTasteOf(house.temperatureSchool));
   const { fits } = knowledge.modelOf(house.temperatureSchool);
   for (const fit of Object.values(fits)) {
     await setImmediate();
@@ -62,7 +70,11 @@ export const MODEL_RESTS_ON = [
   'publication',
 ] as const;
 
-function knowledgeOf(decided: readonly DecidedRecipe[], house: House): HouseKnowledge {
+function knowledgeOf(
+  decided: readonly DecidedRecipe[],
+  sites: ReadonlyMap<string, CupSite>,
+  house: House,
+): HouseKnowledge {
   const withReference = referencesOf(decided, house);
   const history = decided.map((item, i): PastRelease => {
     const { facts, draft, setup, dial } = item;
@@ -78,18 +90,34 @@ function knowledgeOf(decided: readonly DecidedRecipe[], house: House): HouseKnow
       grindSteps:
         dial === null ? undefined : (grindStepsOf(withReference(setup.grinder), dial) ?? undefined),
       weight: recencyWeight(ago, house.halfLife ?? null),
+      site: sites.get(draft.releaseId),
     };
   });
-  const models = new Map<TemperatureSchool, HouseModel>();
+  const models = new Map<TemperatureSchool, TaughtModel>();
+  const tastes = new Map<TemperatureSchool, TasteModel>();
+  function* learningTasteOf(school: TemperatureSchool): Generator<void, void> {
+    if (!tastes.has(school))
+      tastes.set(school, yield* learningTaste(history, school, rulesOf(house)));
+  }
+  const tasteOf = (school: TemperatureSchool) => {
+    runThrough(learningTasteOf(school));
+    return tastes.get(school)!;
+  };
   return {
     decided,
     history,
     withReference,
     modelOf: (school) => {
       let model = models.get(school);
-      if (!model) models.set(school, (model = learn(history, school, rulesOf(house))));
+      if (!model) {
+        const learnt = learn(history, school, rulesOf(house));
+        model = sites.size === 0 ? learnt : { ...learnt, taste: tasteOf(school) };
+        models.set(school, model);
+      }
       return model;
     },
+    tasteOf,
+    learningTasteOf,
   };
 }
 

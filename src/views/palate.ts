@@ -5,6 +5,7 @@ import type { Db } from '@/data/database';
 import { kept } from '@/data/kept';
 import { allRows } from '@/data/many';
 import { findReleases } from '@/data/releases';
+import { TASTER_COLUMNS } from '@/data/tastings';
 import { momentOf } from '@/data/today';
 
 export interface TasterToday extends Palate {
@@ -13,8 +14,8 @@ export interface TasterToday extends Palate {
 }
 
 interface Row {
-  readonly personId: string;
-  readonly name: string;
+  readonly tastedById: string;
+  readonly tastedBy: string;
   readonly shotId: string;
   readonly doseG: number;
   readonly releaseId: string;
@@ -22,7 +23,7 @@ interface Row {
 
 /** A sheet for each cup somebody tasted between two moments; several of one shot by one person are one cup. */
 const CUPS = `
-  SELECT DISTINCT t.tasted_by AS personId, p.name, s.id AS shotId, s.dose_g AS doseG, d.release_id AS releaseId
+  SELECT DISTINCT ${TASTER_COLUMNS}, s.id AS shotId, s.dose_g AS doseG, d.release_id AS releaseId
   FROM tasting t JOIN shot s ON s.id = t.shot_id JOIN recipe_draft r ON r.id = s.recipe_draft_id
   JOIN dial_in d ON d.id = r.dial_in_id JOIN person p ON p.id = t.tasted_by
   WHERE t.removed_at IS NULL AND t.tasted_at >= ? AND t.tasted_at < ?`;
@@ -47,7 +48,7 @@ export function readPalates(db: Db, day: string): readonly TasterToday[] {
     const sharers = new Map<string, number>();
     for (const { shotId } of rows) sharers.set(shotId, (sharers.get(shotId) ?? 0) + 1);
     const people = new Map<string, TasterToday>();
-    for (const { personId, name, shotId, doseG, releaseId } of rows) {
+    for (const { tastedById: personId, tastedBy: name, shotId, doseG, releaseId } of rows) {
       const before = people.get(personId) ?? { personId, name, cups: 0, caffeineMg: 0 };
       const mg = caffeineMg(
         doseG,

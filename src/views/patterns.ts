@@ -5,6 +5,12 @@ import { OUTPUTS, type Output } from '@/core/start/priors';
 import { roundTo } from '@/core/start/pushed';
 import { groupBy } from '@/core/patterns/groupBy';
 import { meanOf, type MeanOf } from '@/core/patterns/summary';
+import {
+  TONGUE,
+  tongueEffects,
+  type TongueEffects,
+  type TongueScale,
+} from '@/core/patterns/tongue';
 import type { Process } from '@/core/vocabulary';
 import type { Db } from '@/data/database';
 import type { DecidedRecipe } from './history';
@@ -63,7 +69,19 @@ export interface PatternsView {
   readonly proposals: Newest<ProposalPoint>;
   readonly dialIns: Newest<CostPoint>;
   readonly cups: readonly CupGroup[];
+  readonly tongue: readonly TongueRow[];
 }
+
+/** What moves one scale of the cup sheet, and the coffees that tell most of it. */
+export interface TongueRow {
+  readonly scale: TongueScale;
+  readonly byLever: TongueEffects['byLever'];
+  readonly cups: number;
+  readonly coffees: number;
+  readonly telling: readonly { readonly releaseId: string; readonly name: string }[];
+}
+
+const MOST_TELLING = 3;
 
 const MOST_NOTES = 4;
 
@@ -126,6 +144,7 @@ function patternsOf(db: Db, house: House, filters: Filters, most: number): Patte
       const { style, shots, spentG, isProven } = dialIn;
       return { ...knownOf(dialIn), style, shots, spentG: roundTo(spentG, 0.1), isProven };
     });
+  const cups = records.cups.filter((cup) => isLetThrough(cup, filters));
   return {
     filters,
     releases: shown.length,
@@ -134,8 +153,23 @@ function patternsOf(db: Db, house: House, filters: Filters, most: number): Patte
     ) as Record<Output, Effect[]>,
     proposals: newestOf(proposals, most),
     dialIns: newestOf(dialIns, most),
-    cups: cupGroups(records.cups.filter((cup) => isLetThrough(cup, filters))),
+    cups: cupGroups(cups),
+    tongue: tongueOf(cups),
   };
+}
+
+function tongueOf(cups: readonly Cup[]): TongueRow[] {
+  const placed = cups.flatMap((cup) => cup.placed ?? []);
+  const nameOf = new Map(cups.map(({ releaseId, name }) => [releaseId, name]));
+  return TONGUE.flatMap((scale) => {
+    const found = tongueEffects(placed, scale);
+    if (!found) return [];
+    const { byLever, cups: count, releaseIds } = found;
+    const telling = releaseIds
+      .slice(0, MOST_TELLING)
+      .map((releaseId) => ({ releaseId, name: nameOf.get(releaseId)! }));
+    return [{ scale, byLever, cups: count, coffees: releaseIds.length, telling }];
+  });
 }
 
 function aboutDecided(recipe: DecidedRecipe): About {

@@ -2,6 +2,9 @@
  * What years of notes say, read once and kept until what it rests on changes: every dial-in with what it
  * cost, every tasting with the coffee it was of. The decided recipes come from the house model.
  */
+import { CHOKED } from '@/core/choked';
+import { fromPump } from '@/core/extraction/clock';
+import type { PlacedCup } from '@/core/patterns/tongue';
 import { runThrough } from '@/core/runThrough';
 import { purgeOf } from '@/core/advice/judge';
 import { shotsToProven } from '@/core/advice/provenAt';
@@ -50,6 +53,8 @@ export interface Cup extends About {
   readonly liking: number | undefined;
   readonly promised: readonly string[];
   readonly found: readonly string[];
+  /** Where it was pulled, of a straight cup: for what moves the tongue. */
+  readonly placed: PlacedCup | null;
 }
 
 export interface Records {
@@ -176,6 +181,7 @@ function readDialIn(
   if (!batch || !setup || stored.length === 0) return { cost: null, cups: [] };
   const tastings = tastingsOf(id);
   const cupsOf = groupBy(tastings, ({ shotId }) => shotId);
+  const shotOf = new Map(stored.map((shot) => [shot.id, shot]));
   const roast = readRoast(batch, house.roastMap);
   const about = aboutOf(release, { batch, style, setupId, roastLevel: roast.level });
   const opensOn = restSpan(roast.level ?? 0, house.restSchool).opens;
@@ -209,13 +215,36 @@ function readDialIn(
       minutes: benchMinutes(spent.map(({ pulledAt }) => pulledAt)),
       isProven: count !== null,
     },
-    cups: tastings.map(({ tastedAt, scales, notesFound }) => ({
+    cups: tastings.map((tasting) => ({
       ...about,
-      day: dayOf(tastedAt),
-      liking: scales.liking,
+      day: dayOf(tasting.tastedAt),
+      liking: tasting.scales.liking,
       promised: release.promisedNotes,
-      found: notesFound,
+      found: tasting.notesFound,
+      placed: placedOf(release.id, tasting, shotOf.get(tasting.shotId)),
     })),
+  };
+}
+
+/** A straight cup of a shot that ran, where its shot really was. */
+function placedOf(
+  releaseId: string,
+  { serving, scales, tastedById }: StoredTasting,
+  shot: StoredShot | undefined,
+): PlacedCup | null {
+  if (!shot || serving !== 'straight' || shot.yieldG < CHOKED.underG) return null;
+  const { liking, sweetness, sharpness, bitterness } = scales;
+  const known = { liking, sweetness, sharpness, bitterness };
+  return {
+    releaseId,
+    taster: tastedById,
+    ratio: shot.yieldG / shot.doseG,
+    temperatureC: shot.temperatureC,
+    timeS: fromPump(shot.timeS, shot.clock, shot.firstDripS),
+    restDays: shot.restDays,
+    scores: Object.fromEntries(
+      Object.entries(known).filter(([, value]) => value !== undefined),
+    ) as PlacedCup['scores'],
   };
 }
 

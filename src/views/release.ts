@@ -33,6 +33,7 @@ import { dialToday, type Era } from '@/core/grinder/era';
 import { listEras } from '@/data/eras';
 import { memoryFor } from './grinderMemory';
 import { carryOf, newBatchOf, type NewBatch } from './newBatch';
+import type { Target } from '@/core/schema/target';
 import type { BatchView, Bench, BenchShot } from './shown';
 import { advisedShot, judgingOf, targetOf } from './target';
 
@@ -224,11 +225,12 @@ function readBench(
     tastings: cupsOf.get(shot.id) ?? [],
   }));
   const judging = judgingOf(house, release);
-  const advice = nextMove({
-    ...askedOf({ target, setup, shots: stored, draft, judging, eras }, units),
-    ...learnt,
-  });
-  const shots = stored.map((shot, i) => ({ ...shot, mark: advice.marks[i]! }));
+  const adviceOn = (shots: readonly AskedShot[]) =>
+    nextMove({ ...askedOf({ target, setup, shots, draft, judging, eras }, units), ...learnt });
+  const forRecipe = stored.filter((shot) => !isOfOther(shot, target));
+  const advice = adviceOn(forRecipe);
+  const marks = forRecipe.length === stored.length ? advice.marks : adviceOn(stored).marks;
+  const shots = stored.map((shot, i) => ({ ...shot, mark: marks[i]! }));
   const spentG = all.reduce(
     (sum, shot) => sum + shot.doseG + purgeOf(shot, setup.grinder.retentionG),
     0,
@@ -237,6 +239,19 @@ function readBench(
 }
 
 type AskedShot = Omit<BenchShot, 'mark'>;
+
+/** A machine is set by half a degree. */
+const SAME_C = 0.25;
+
+/** Pulled for a flight to other figures than the recipe's: it says nothing for or against the recipe on the bench. */
+function isOfOther(shot: AskedShot, target: Target): boolean {
+  if (!shot.isOfFlight) return false;
+  const isAsHot =
+    target.temperatureC === undefined ||
+    Math.abs(shot.temperatureC - target.temperatureC) <= SAME_C;
+  const isAsLong = Math.abs(shot.yieldG - target.yieldG) <= 2 * target.yieldToleranceG;
+  return !isAsHot || !isAsLong || shot.beans !== 'room';
+}
 
 /** The question the advice of a bench answers; the words of the answer are said in `units`. */
 export function askedOf(

@@ -57,7 +57,7 @@ export interface StartView {
   readonly open: readonly OpenRecipe[];
   readonly water: Water;
   /** Points a first cup is expected to lie under the best this coffee can give. */
-  readonly firstCup: { readonly points: number; readonly releases: number };
+  readonly firstCup: ReturnType<typeof readFirstCup>;
 }
 
 /** A recipe that stands open: the newest of its dial-in. */

@@ -23,7 +23,15 @@ async function addresses(page: Page): Promise<string[]> {
   const blend = await pathOf(page, url, 'Harbour Lamp');
   const card = await cardOf(page, 'Las Veredas');
   const withdrawn = await cardOf(page, 'Vereda Niebla');
+  // One that was revealed, and one that is blind at this moment: at the bench and on a phone.
+  const revealed = await flightOf(page, 'Las Veredas Rojas');
+  const blind = await flightOf(page, 'Late Ferry Decaf');
+  const sheets = await sheetsOf(page, blind);
   const views = [
+    revealed,
+    blind,
+    sheets,
+    '/flight',
     ...STAGES.map((stage) => `${published}/${stage}`),
     `${onBench}/pull`,
     `${simulated}/pull`,
@@ -48,6 +56,19 @@ async function addresses(page: Page): Promise<string[]> {
     '/find?q=tea',
   ];
   return [...pages, '/house/rules', card, withdrawn, '/p/nothing-here', ...views];
+}
+
+async function flightOf(page: Page, name: string): Promise<string> {
+  await openRelease(page, server.url, name, 'taste');
+  const flights = page.getByRole('region', { name: 'Blind flights of this release' });
+  return (await flights.getByRole('link').first().getAttribute('href'))!;
+}
+
+/** Where the cup sheets of a flight open. */
+async function sheetsOf(page: Page, flight: string): Promise<string> {
+  await page.goto(server.url + flight);
+  const words = await page.getByRole('region', { name: 'Cup sheets', exact: true }).innerText();
+  return `/flight/${/flight\/([A-Z0-9]{8})/.exec(words)![1]!}`;
 }
 
 async function cardOf(page: Page, name: string): Promise<string> {
@@ -161,7 +182,9 @@ test('phone width: nothing is wider than the screen, the clock and the log are l
   page,
 }) => {
   await signIn(page, server.url);
-  const views = (await addresses(page)).filter((path) => /pull|taste|find|^\/p\/|^\/$/.test(path));
+  const views = (await addresses(page)).filter((path) =>
+    /pull|taste|flight|find|^\/p\/|^\/$/.test(path),
+  );
   await page.setViewportSize({ width: 390, height: 844 });
   for (const path of views) {
     await page.goto(server.url + path);

@@ -31,6 +31,8 @@ interface Facts {
   readonly releaseId: string;
   readonly unpublished: readonly string[];
   readonly token: string;
+  /** Of a flight that is tasted blind just now. */
+  readonly flightCode: string;
 }
 
 /** Names and words of the house that no stranger may read, and a public address. */
@@ -44,8 +46,10 @@ function factsOf(file: string): Facts {
   const { token } = all<{ token: string }>(
     'SELECT token FROM publication WHERE withdrawn_at IS NULL',
   )[0]!;
+  const [flight] = all<{ code: string }>('SELECT code FROM flight WHERE revealed_at IS NULL');
   db.close();
   return {
+    flightCode: flight!.code,
     releaseId: names[0]!.id,
     unpublished: [...names, ...people].map(({ name }) => name),
     token,
@@ -58,6 +62,8 @@ const counted = [
   'shot',
   'tasting',
   'recipe_version',
+  'flight',
+  'flight_sheet',
   'person',
   'event',
   'house',
@@ -77,7 +83,7 @@ function weigh(file: string): string {
 const OPEN = ['/sign-in', '/status', '/trouble', '/welcome', '/schema/[file]'];
 /** What the server itself gives, before the house's pages. */
 const GIVEN = ['/p/[token]', '/p/[token]/card.pdf', '/p/[token]/recipe.json', '/schema/[file]'];
-const isPublic = (path: string) => path.startsWith('/p/') || path.startsWith('/invitation/');
+const isPublic = (path: string) => /^\/(p|invitation|flight|api\/flights)(\/|$)/.test(path);
 
 async function walk(request: APIRequestContext, path: string) {
   return request.get(server.url + path, { maxRedirects: 0 });
@@ -86,17 +92,19 @@ async function walk(request: APIRequestContext, path: string) {
 test('signed out: no page of the house opens, known or unknown alike, and nothing leaks', async ({
   request,
 }) => {
-  const { releaseId, unpublished, token } = factsOf(server.databaseFile);
+  const { releaseId, unpublished, token, flightCode } = factsOf(server.databaseFile);
   const walked: string[] = [];
   const given = GIVEN.map((path) => ({ path, isPage: false }));
   for (const { path, isPage } of [...routes(), ...given]) {
     const known = path
       .replace('[id]', releaseId)
       .replace('[token]', token)
+      .replace('[code]', flightCode)
       .replace('[file]', 'recipe-document-1.json');
     const unknown = path
       .replace('[id]', 'guess')
       .replace('[token]', 'guess')
+      .replace('[code]', 'guess')
       .replace('[file]', 'guess');
     for (const address of [known, unknown]) {
       const response = await walk(request, address);

@@ -95,11 +95,12 @@ test('open lines have a bound for each person, and one that is closed makes room
   const cookie = await cookieOf(server.url);
   const openLine = async (whose: string) => {
     const ending = new AbortController();
-    const { status } = await fetch(`${server.url}/api/stream`, {
+    const response = await fetch(`${server.url}/api/stream`, {
       headers: { cookie: whose },
       signal: ending.signal,
     });
-    return { status, close: () => ending.abort() };
+    // An answer nobody holds any more is closed when memory is tidied up.
+    return { response, status: response.status, close: () => ending.abort() };
   };
   const lines = [];
   for (let n = 0; n < 20; n++) lines.push(await openLine(cookie));

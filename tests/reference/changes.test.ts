@@ -46,6 +46,10 @@ const TOPIC_OF: Readonly<Record<string, Topic>> = {
   trace: 'shot',
   tasting: 'tasting',
   staged_shot: 'tasting',
+  flight: 'flight',
+  flight_cup: 'flight',
+  flight_taster: 'flight',
+  flight_sheet: 'flight',
   recipe_version: 'publication',
   publication: 'publication',
   gate_pass: 'publication',
@@ -62,6 +66,7 @@ const OF_NO_TOPIC = [
   'edit',
   'findable',
   'findable_state',
+  'taste_site',
 ];
 
 function contents(db: Db): Map<string, string> {
@@ -160,6 +165,29 @@ it('every command raises the epochs of all it changed', () => {
   honest('removeTasting', { tastingId });
   honest('restoreTasting', { tastingId });
   honest('noteStages', { shotId, cups: [{ massG: 12, taste: 'sweet' }], likeness: 'middle' });
+  const { timeS: window, temperatureC, yieldG, doseG } = RECIPE;
+  const pull = { draftId, doseG, yieldG, temperatureC, timeS: window, clock: 'pump', dial: 12 };
+  const arm = (label: string) => ({ label, serving: 'straight', pull });
+  const { flightId, code: flightCode } = honest('planFlight', {
+    releaseId,
+    test: 'paired',
+    question: 'Which',
+    arms: [arm('One'), arm('Other')],
+    places: 2,
+    hours: 8,
+  });
+  honest('changeFlight', { flightId, places: 3, hours: 4 });
+  const { code } = db.prepare('SELECT code FROM flight_cup').get() as { code: string };
+  honest('pourCup', { flightId, code, shotId });
+  const device = 'a'.repeat(32);
+  const { tasterId } = honest('joinFlight', { flightCode, name: 'Wren', device }, null);
+  const blind = { tasterId, device, code, moment: 'hot', scales: { liking: 7 } };
+  honest('tasteBlind', { ...blind, notesFound: [], remark: '' }, null);
+  honest('answerFlight', { tasterId, device, codes: [code] }, null);
+  honest('freePlace', { tasterId });
+  honest('revealFlight', { flightId });
+  honest('decideFlight', { flightId, chosenArm: 0, decision: 'for a test' });
+  honest('takeAway', { what: 'flight', id: flightId });
   honest('publish', { releaseId, draftId, ...WORDS });
   // Late: pulled before the recipe was published, so its dial may be the one it ended on.
   const late = changesOf(db, 'logShot', shotInput(draftId));

@@ -60,6 +60,10 @@ export function sizes(db: Db): string {
     'shot',
     'tasting',
     'staged_shot',
+    'flight',
+    'flight_cup',
+    'flight_taster',
+    'flight_sheet',
     'recipe_version',
     'event',
     'person',
@@ -71,6 +75,16 @@ export function sizes(db: Db): string {
     .map((table) => (db.prepare(`SELECT count(*) AS n FROM ${table}`).get() as { n: number }).n)
     .join();
 }
+
+const PULL = {
+  doseG: 18,
+  yieldG: 36,
+  temperatureC: 93,
+  timeS: [26, 30],
+  clock: 'pump',
+  dial: 12,
+  beans: 'room',
+} as const;
 
 /** An input of each command that is taken as it stands, or refused for what it asks alone. */
 export function validInputs(
@@ -170,6 +184,43 @@ export function validInputs(
       },
     ],
     ['noteStages', { shotId, cups: [{ massG: 12, tdsPct: 12, taste: 'sour' }], likeness: 'first' }],
+    [
+      'planFlight',
+      {
+        releaseId,
+        test: 'ranking',
+        question: 'Three temperatures',
+        arms: [91, 93, 95].map((temperatureC) => ({
+          label: `${temperatureC} °C`,
+          serving: 'straight',
+          pull: { ...PULL, draftId, temperatureC },
+        })),
+        places: 6,
+        hours: 8,
+        hasDuplicate: true,
+        asksLikeness: true,
+      },
+    ],
+    ['changeFlight', { flightId: 'a-flight', places: 6, hours: 8 }],
+    ['pourCup', { flightId: 'a-flight', code: '123', shotId }],
+    ['freePlace', { tasterId: 'a-taster' }],
+    ['revealFlight', { flightId: 'a-flight' }],
+    ['decideFlight', { flightId: 'a-flight', chosenArm: 0, decision: 'sweeter' }],
+    ['joinFlight', { flightCode: 'ABCD2345', name: 'Wren', device: 'a'.repeat(32) }],
+    [
+      'tasteBlind',
+      {
+        tasterId: 'a-taster',
+        device: 'a'.repeat(32),
+        code: '123',
+        moment: 'hot',
+        scales: { liking: 7, strength: 0, signs: [] },
+        notesFound: ['plum'],
+        remark: '',
+        likeness: 'first',
+      },
+    ],
+    ['answerFlight', { tasterId: 'a-taster', device: 'a'.repeat(32), codes: ['123'] }],
     ['publish', { releaseId, draftId, ...WORDS, whatChanged: 'words' }],
     ['importDocument', { document: '{"format":"kettlebrand-recipe"}' }],
     ['setUpHouse', { houseName: 'Another', code: 'AAAA-BBBB-CCCC', ...LEAD }],

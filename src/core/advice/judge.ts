@@ -18,7 +18,7 @@ import {
   type Reference,
   type TimedShot,
 } from '../grinder/timeRows';
-import { CHOKED } from '../choked';
+import { CHOKED, GUSHING_UNDER_S } from '../choked';
 import type { Shot } from '../schema/shot';
 import { tasteDirection, type Direction } from '../taste/direction';
 import { METRIC, type Units } from '../units';
@@ -34,8 +34,6 @@ import {
   type Side,
 } from './types';
 
-/** All in the cup before this, it gushed. */
-const GUSHING_UNDER_S = 12;
 /** Under this share of its yield at the top of the window a shot is choked, or nearly so. */
 const CHOKED_UNDER_SHARE = 0.6;
 /** Two odd shots that agree within this many sd are not odd: they are news. */

@@ -57,6 +57,12 @@ interface SentCup {
   readonly tdsPct?: TypedFigure;
 }
 
+/** A taster of a flight and the phone that holds the place. */
+interface OfTaster {
+  readonly tasterId: string;
+  readonly device: string;
+}
+
 interface Nothing {
   readonly [key: string]: never;
 }
@@ -229,6 +235,59 @@ export interface Commands {
     };
     answers: Nothing;
   };
+  /** A blind flight, with its cups under codes. */
+  planFlight: {
+    asks: {
+      readonly releaseId: string;
+      readonly test: string;
+      readonly question: string;
+      readonly arms: readonly object[];
+      readonly places: TypedFigure;
+      readonly hours: TypedFigure;
+      readonly hasDuplicate?: boolean;
+      readonly asksLikeness?: boolean;
+    };
+    answers: { readonly flightId: string; readonly code: string };
+  };
+  changeFlight: {
+    asks: { readonly flightId: string; readonly places: TypedFigure; readonly hours: TypedFigure };
+    answers: Nothing;
+  };
+  /** A cup stands on the table; `shotId` is absent for one from elsewhere. */
+  pourCup: {
+    asks: { readonly flightId: string; readonly code: string; readonly shotId?: string };
+    answers: Nothing;
+  };
+  freePlace: { asks: { readonly tasterId: string }; answers: Nothing };
+  revealFlight: { asks: { readonly flightId: string }; answers: Nothing };
+  decideFlight: {
+    asks: {
+      readonly flightId: string;
+      readonly chosenArm: number | null;
+      readonly decision: string;
+    };
+    answers: Nothing;
+  };
+  joinFlight: {
+    asks: { readonly flightCode: string; readonly name: string; readonly device: string };
+    answers: { readonly tasterId: string };
+  };
+  tasteBlind: {
+    asks: OfTaster & {
+      readonly code: string;
+      readonly moment: string;
+      readonly scales: object;
+      readonly notesFound: readonly string[];
+      readonly remark: string;
+      readonly likeness?: string;
+      readonly tastedAt?: string;
+    };
+    answers: { readonly isLate: boolean };
+  };
+  answerFlight: {
+    asks: OfTaster & { readonly codes: readonly string[] };
+    answers: Nothing;
+  };
   publish: {
     asks: {
       readonly releaseId: string;
@@ -257,7 +316,14 @@ export interface Commands {
 }
 export type CommandKind = keyof Commands;
 
-const REMOVABLES: readonly Topic[] = ['release', 'batch', 'equipment', 'programme', 'people'];
+const REMOVABLES: readonly Topic[] = [
+  'release',
+  'batch',
+  'flight',
+  'equipment',
+  'programme',
+  'people',
+];
 
 /** What a command may change; what is kept in memory of these is worked out anew. */
 export const CHANGES: { readonly [K in CommandKind]: readonly Topic[] } = {
@@ -302,6 +368,15 @@ export const CHANGES: { readonly [K in CommandKind]: readonly Topic[] } = {
   removeTasting: ['tasting'],
   restoreTasting: ['tasting'],
   noteStages: ['tasting'],
+  planFlight: ['flight'],
+  changeFlight: ['flight'],
+  pourCup: ['flight'],
+  freePlace: ['flight'],
+  revealFlight: ['flight', 'tasting'],
+  decideFlight: ['flight'],
+  joinFlight: ['flight'],
+  tasteBlind: ['flight'],
+  answerFlight: ['flight'],
   publish: ['publication'],
   withdraw: ['publication'],
   showAgain: ['publication'],

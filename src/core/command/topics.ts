@@ -11,6 +11,9 @@ export const TOPICS = [
   /** A shot of a recipe that is decided: the dial it ended on may be another. */
   'decidedShot',
   'tasting',
+  'flight',
   'publication',
+  /** What cups taught: changed by what is worked out after a command. */
+  'site',
 ] as const;
 export type Topic = (typeof TOPICS)[number];

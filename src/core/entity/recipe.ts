@@ -5,6 +5,15 @@
 import { CLOCK_LABELS, CLOCKS } from '../vocabulary';
 import { quantity, range, steps, text, word, type Entered, type Values } from './field';
 
+/** What a trial says of a recipe; of another recipe it says nothing. */
+export const HOLDS = {
+  holdsYieldG: quantity('holdsYieldG', { step: 0.1, isOpen: true, isPublished: true }),
+  holdsTemperatureC: quantity('holdsTemperatureC', { step: 0.1, isOpen: true, isPublished: true }),
+  holdsTimeS: quantity('holdsTimeS', { step: 0.5, isOpen: true, isPublished: true }),
+  /** Points an average café cup lies under one that hits the recipe. */
+  costPoints: quantity('costPoints', { step: 0.1, isOpen: true, isPublished: true }),
+} as const;
+
 export const RECIPE = {
   doseG: quantity('doseG', { step: 0.1, isPublished: true, headers: ['dose', 'in', 'dose in'] }),
   yieldG: quantity('yieldG', {
@@ -43,6 +52,8 @@ export const RECIPE = {
     step: 1,
     isPublished: true,
   }),
+  /** How far off a cup may be before it loses .3 points, as blind cups taught it; unknown without a trial. */
+  ...HOLDS,
 } as const;
 
 export type RecipeValues = Values<typeof RECIPE>;

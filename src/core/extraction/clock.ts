@@ -34,3 +34,7 @@ export function fromPumpSeconds(timeS: PumpSeconds, clock: Clock, firstDripS: nu
  * House heuristic: middle of the trade's 5-10 s.
  */
 export const USUAL_FIRST_DRIP_S = 7;
+
+/** Seconds from the pump of a shot on either clock; a drip nobody noted is a usual one. */
+export const fromPump = (timeS: number, clock: Clock, firstDripS = USUAL_FIRST_DRIP_S) =>
+  pumpSeconds(clock === 'pump' ? timeS : timeS + firstDripS);

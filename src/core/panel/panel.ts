@@ -6,6 +6,8 @@
 import jStat from 'jstat';
 import { figure } from '../figure';
 import { UserFault } from '../errors';
+import { chanceFrom } from '../random';
+import { CUP_SD } from '../taste/cupNoise';
 
 export const ALPHA = 0.05;
 
@@ -59,11 +61,15 @@ export function powerOf(test: CountTest, n: number, share: number): number {
   return atLeast(n, least, share) + other;
 }
 
-export function pairedPreference(n: number, preferA: number): PanelResult {
+export function pairedPreference(
+  n: number,
+  preferA: number,
+  names: readonly string[] = ['the first', 'the second'],
+): PanelResult {
   checkCount(n, preferA, 'preferA');
   const isA = preferA * 2 >= n;
   const more = Math.max(preferA, n - preferA);
-  const found = `${more} of ${n} prefer ${isA ? 'the first' : 'the second'}`;
+  const found = `${more} of ${n} ${more === 1 ? 'prefers' : 'prefer'} ${names[isA ? 0 : 1]}`;
   return counted('paired', n, preferA, found);
 }
 
@@ -83,12 +89,14 @@ function counted(test: CountTest, n: number, k: number, found: string): PanelRes
     decision: isFound ? 'difference' : 'noneFound',
     words: isFound
       ? `${found}: a difference, ${chanceWords(pValue)}.`
-      : `${found}: no difference found (${enough}). With ${n} tasters that does not make them the same: a difference that 3 in 4 would notice is found ${timesWords(powerOf(test, n, 0.75))}.`,
+      : `${found}: no difference found (${enough}). With ${tastersWords(n)} that does not make them the same: a difference that 3 in 4 would notice is found ${timesWords(powerOf(test, n, 0.75))}.`,
   };
 }
 
 const chanceWords = (p: number) =>
   p < 0.001 ? 'less than 1 in 1,000 by chance' : `${figure(100 * p, 1)} in 100 by chance`;
+
+const tastersWords = (n: number) => `${n} ${n === 1 ? 'taster' : 'tasters'}`;
 
 const timesWords = (power: number) => `${figure(100 * power, 0)} times in 100`;
 
@@ -106,23 +114,26 @@ const MOST_SUMS = 60_000;
  * Friedman's test of n tasters who each ranked k cups, 1 the best, without ties. Exact while the rank sums can be
  * counted, χ² with k − 1 degrees beyond.
  */
-export function ranking(ranks: readonly (readonly number[])[]): PanelResult {
+export function ranking(
+  ranks: readonly (readonly number[])[],
+  names: readonly string[] = [],
+): PanelResult {
   const n = ranks.length;
   const k = ranks[0]?.length ?? 0;
   checkRanks(ranks, k);
   const sums = Array.from({ length: k }, (_, j) => ranks.reduce((sum, row) => sum + row[j]!, 0));
   const statistic = friedman(sums, n);
-  const pValue = exactRankP(n, k, statistic) ?? 1 - jStat.chisquare.cdf(statistic, k - 1);
+  const pValue = rankP(statistic, k, rankChances(n, k));
   const isFound = pValue <= ALPHA;
   const best = sums.indexOf(Math.min(...sums));
-  const said = `Rank sums ${sums.join(', ')} of ${n} tasters`;
+  const said = `Rank sums ${sums.join(', ')} of ${tastersWords(n)}`;
   return {
     pValue,
     statistic,
     decision: isFound ? 'difference' : 'noneFound',
     words: isFound
-      ? `${said}: they differ, ${chanceWords(pValue)}; cup ${best + 1} is ranked best.`
-      : `${said}: no difference found. With ${n} tasters that does not make them the same.`,
+      ? `${said}: they differ, ${chanceWords(pValue)}; ${names[best] ?? `cup ${best + 1}`} is ranked best.`
+      : `${said}: no difference found. With ${tastersWords(n)} that does not make them the same.`,
   };
 }
 
@@ -146,8 +157,23 @@ function friedman(sums: readonly number[], n: number): number {
   return (12 / (n * k * (k + 1))) * squares - 3 * n * (k + 1);
 }
 
-/** P(Q ≥ q) when each taster ranks at random: all vectors of rank sums with their number of ways. */
-function exactRankP(n: number, k: number, statistic: number): number | null {
+interface RankChance {
+  readonly statistic: number;
+  readonly share: number;
+}
+
+/** P(Q ≥ q): exact where the chances could be counted, else by χ². */
+function rankP(statistic: number, k: number, chances: readonly RankChance[] | null): number {
+  if (!chances) return 1 - jStat.chisquare.cdf(statistic, k - 1);
+  const p = chances.reduce(
+    (sum, chance) => sum + (chance.statistic >= statistic - 1e-9 ? chance.share : 0),
+    0,
+  );
+  return Math.min(1, p);
+}
+
+/** How often each Q comes when every taster ranks at random: all vectors of rank sums with their number of ways. */
+function rankChances(n: number, k: number): readonly RankChance[] | null {
   const orders = ordersOf(k);
   if (orders === null) return null;
   let ways = new Map<string, { sums: readonly number[]; share: number }>([
@@ -166,10 +192,48 @@ function exactRankP(n: number, k: number, statistic: number): number | null {
     if (next.size * orders.length > MOST_SUMS) return null;
     ways = next;
   }
-  let p = 0;
-  for (const { sums, share } of ways.values())
-    if (friedman(sums, n) >= statistic - 1e-9) p += share;
-  return Math.min(1, p);
+  return [...ways.values()].map(({ sums, share }) => ({ statistic: friedman(sums, n), share }));
+}
+
+/** Panels that are made up to see how often they find what is there. */
+const MADE_UP = 400;
+
+/** Chance that n tasters who rank k cups find one that is liked `points` more than all others; by made-up panels. */
+export function rankingPower(n: number, k: number, points: number): number {
+  const chances = rankChances(n, k);
+  const chance = chanceFrom(n * 100 + k);
+  let found = 0;
+  for (let panel = 0; panel < MADE_UP; panel++) {
+    const sums = Array<number>(k).fill(0);
+    for (let taster = 0; taster < n; taster++) {
+      const liked = sums.map((_, j) => (j === 0 ? points : 0) + CUP_SD * chance.normal());
+      for (let j = 0; j < k; j++) sums[j]! += liked.filter((other) => other >= liked[j]!).length;
+    }
+    if (rankP(friedman(sums, n), k, chances) <= ALPHA) found++;
+  }
+  return found / MADE_UP;
+}
+
+/** What a flight of so many tasters can show, said before anybody tastes. */
+export function powerWords(test: CountTest | 'ranking', n: number, arms: number): string {
+  const seen = (power: number) =>
+    power >= 0.8
+      ? ''
+      : power >= 0.4
+        ? ' Small differences stay unseen.'
+        : ' Only large differences can be seen.';
+  if (test === 'ranking') {
+    const power = rankingPower(n, arms, 1);
+    return `With ${tastersWords(n)} a cup liked 1 point more than the others is found about ${timesWords(power)}.${seen(power)}`;
+  }
+  const least = minimumCorrect(test, n);
+  if (least === null) {
+    let enough = n;
+    while (minimumCorrect(test, enough) === null) enough++;
+    return `${tastersWords(n)} cannot show a difference, whatever they answer: it takes ${enough} or more.`;
+  }
+  const power = powerOf(test, n, 0.75);
+  return `With ${tastersWords(n)} it takes ${least} of ${n}: a difference that 3 in 4 would notice is found ${timesWords(power)}.${seen(power)}`;
 }
 
 /** All orders of 1…k; null where there are too many to count through. */
@@ -184,7 +248,7 @@ function ordersOf(k: number): number[][] | null {
 }
 
 /** Noise of a taster before any duplicate was tasted, and how much it counts. House heuristic. */
-const REPEAT = { priorVariance: 0.64, priorCount: 3 } as const;
+export const REPEAT = { priorVariance: CUP_SD ** 2, priorCount: 3 } as const;
 
 /**
  * A taster's repeatability as the sd of a cup, points, from differences d between two cups of one shot:

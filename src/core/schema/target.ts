@@ -1,5 +1,7 @@
 /** What a shot is judged against: the recipe on the bench with its tolerances. */
 import { z } from 'zod';
+import { entryShape } from '../entity/entry';
+import { HOLDS } from '../entity/recipe';
 import { quantity } from './fields';
 import { recipeFields, ratioField } from './recipe';
 
@@ -20,6 +22,7 @@ const letBy = {
   pressureBar: recipeFields.pressureBar,
   grindUm: recipeFields.grindUm,
   restDays: recipeFields.restDays.optional(),
+  ...entryShape(HOLDS),
 };
 
 const fields = z.strictObject({

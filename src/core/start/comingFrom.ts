@@ -6,7 +6,8 @@
  */
 import type { Recipe } from '../schema/recipe';
 import type { OwnRule } from './priors';
-import { learn, type HouseModel, type PastRelease } from './fit';
+import type { PastRelease } from './fit';
+import { learnWithCups, type TaughtModel } from './learnTaste';
 import { proposeFrom, type Proposal, type Question } from './propose';
 import { PUSHED, type Pushed } from './pushed';
 
@@ -23,7 +24,7 @@ export interface ComingFrom {
   readonly changes: Readonly<Partial<Record<Pushed, Change>>>;
   readonly proposal: Proposal;
   /** The model that was told X's recipe. */
-  readonly told: HouseModel;
+  readonly told: TaughtModel;
 }
 
 /** X as the bench has it: a whole recipe, and its grind where the grinder is calibrated. */
@@ -33,7 +34,7 @@ export interface KnownCoffee extends PastRelease {
 
 /** The proposal for a coffee by someone whose bench now runs another, as changes from that one. */
 export function comingFrom(
-  model: HouseModel,
+  model: TaughtModel,
   known: KnownCoffee,
   question: Question,
   own: readonly OwnRule[] = [],
@@ -41,7 +42,7 @@ export function comingFrom(
   const others = model.history.filter(
     ({ release }) => release.id !== known.release.id || release.id === undefined,
   );
-  const told = learn([...others, { ...known, weight: 1 }], model.school, own);
+  const told = learnWithCups([...others, { ...known, weight: 1 }], model.school, own);
   const proposal = proposeFrom(told, question);
   const values = valuesOf(proposal.recipe, proposal.grindSteps);
   const before = valuesOf(known.recipe, known.grindSteps ?? null);

@@ -6,6 +6,8 @@ import { featuresOf, type Features, type ReleaseFacts } from '../coffee/features
 import { USUAL_FIRST_DRIP_S } from '../extraction/clock';
 import { referenceStretch } from '../fits/basketLaw';
 import type { Recipe } from '../schema/recipe';
+import type { ScoredCup } from '../trials/bestRecipe';
+import type { Site } from '../trials/surface';
 import type { BrewStyle, TemperatureSchool } from '../vocabulary';
 import { designRow } from './design';
 import { posteriors, type Posterior } from './posterior';
@@ -30,6 +32,15 @@ export interface PastRelease {
   readonly grindSteps?: number | undefined;
   /** How much it counts, 0-1; 1 when absent. See `recencyWeight`. */
   readonly weight?: number | undefined;
+  /** Its scored cups, at places of the reference basket. */
+  readonly cups?: readonly ScoredCup[] | undefined;
+  /** What they teach of its best point, where that was worked out already. */
+  readonly site?: CupSite | undefined;
+}
+
+/** What the cups of a past release taught, and how many they were. */
+export interface CupSite extends Site {
+  readonly cups: number;
 }
 
 export interface OutputFit {

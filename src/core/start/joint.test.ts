@@ -46,6 +46,28 @@ it('learns a house that differs from the rules, and is surer with more releases'
     expect(many.covariance.get(j, j)).toBeLessThan(few.covariance.get(j, j));
 });
 
+it('leaves one release out as if it had never been there', () => {
+  const chance = chanceFrom(11);
+  const rowOf = (light: number) =>
+    BASE.map((value, j) => (RULES.lnRatio[j]!.factor === 'light' ? light : value));
+  const sites = Array.from({ length: 4 }, (_, i) => ({
+    ...siteOfRecipe(CENTRE.map((value) => value + 0.5 * chance.normal())),
+    row: rowOf(i / 3),
+    weight: i === 2 ? 0.5 : 1,
+  }));
+  // In one direction it says nothing.
+  const own = { ...sites[2]!, P: Matrix.diag([2, 0, 1]), h: [2 * CENTRE[0]!, 0, CENTRE[2]!] };
+  const model = learnJoint({ sites: [sites[0]!, sites[1]!, own], rules: RULES, keepsSpread: true });
+  const apart = learnJoint({ sites: sites.slice(0, 2), rules: RULES, keepsSpread: true });
+  for (const row of [rowOf(0.4), own.row]) {
+    const [left, never] = [predictJoint(model, row, own), predictJoint(apart, row)];
+    never.mean.forEach((value, j) => expect(left.mean[j]).toBeCloseTo(value, 8));
+    for (const j of [0, 1, 2])
+      for (const k of [0, 1, 2])
+        expect(left.covariance.get(j, k)).toBeCloseTo(never.covariance.get(j, k), 8);
+  }
+});
+
 it('a site that knows nothing teaches nothing, and weight 0 is none', () => {
   const nothing = { P: Matrix.zeros(3, 3), h: [0, 0, 0], row: BASE };
   const ignored = { ...siteOfRecipe([9, 9, 9]), row: BASE, weight: 0 };

@@ -6,8 +6,9 @@
  * form of model.md §4b; the rules as prior, trust factors κ and degrees of freedom are house heuristics.
  * Valid for any number of sites; below five the rules are trusted as they stand (κ = 1).
  */
-import { CholeskyDecomposition, inverse, Matrix } from 'ml-matrix';
+import { CholeskyDecomposition, inverse, Matrix, solve } from 'ml-matrix';
 import { evened } from '../linear';
+import { runThrough } from '../runThrough';
 import { STEP, VARIABLES } from '../trials/coding';
 import type { Site } from '../trials/surface';
 import { TRUST, TRUST_FROM_N } from './posterior';
@@ -79,21 +80,32 @@ export function siteOfRecipe(coded: readonly number[]): Site {
   return { P: Matrix.diag(precision), h: precision.map((value, j) => value * coded[j]!) };
 }
 
-export function learnJoint({ sites, rules, keepsSpread = false }: JointInput): JointModel {
+/** Learns at once. */
+export const learnJoint = (input: JointInput): JointModel => runThrough(learningJoint(input));
+
+/** Learns in steps: a thousand sites take more than half a second. */
+export function* learningJoint({
+  sites,
+  rules,
+  keepsSpread = false,
+}: JointInput): Generator<void, JointModel> {
   const prior = codedRules(rules);
   const used = sites.filter(({ weight = 1 }) => weight > 0);
   const columns = prior.mean[0]!.map((_, j) => j);
   const seen = columns.filter((j) => used.some(({ row }) => row[j] !== 0));
   const model = { prior, seen };
   let spread = RULE_SPREAD;
-  for (let step = 0; step < (keepsSpread ? 0 : EM_STEPS); step++)
+  for (let step = 0; step < (keepsSpread ? 0 : EM_STEPS); step++) {
     spread = nextSpread({ ...model, spread, fits: [trusted(model, used, spread, 1).fit] }, used);
+    yield;
+  }
   if (used.length < TRUST_FROM_N)
     return { ...model, spread, fits: [trusted(model, used, spread, 1).fit] };
-  const all = TRUST.map(({ kappa, weight }) => ({
-    ...trusted(model, used, spread, kappa),
-    weight,
-  }));
+  const all: (ReturnType<typeof trusted> & { readonly weight: number })[] = [];
+  for (const { kappa, weight } of TRUST) {
+    all.push({ ...trusted(model, used, spread, kappa), weight });
+    yield;
+  }
   const top = Math.max(...all.map(({ lnEvidence }) => lnEvidence));
   const raw = all.map(({ lnEvidence, weight }) => weight * Math.exp(lnEvidence - top));
   const total = raw.reduce((sum, value) => sum + value, 0);
@@ -174,21 +186,65 @@ function trusted(
   };
 }
 
-/** θ̂z and ZᵀA⁻¹Z of one fit, for the columns that any site uses. */
-function changeAt({ seen }: Columns, { change, covariance }: Trusted, row: readonly number[]) {
+/** θ̂z of one fit, for the columns that any site uses. */
+function meanAt({ seen }: Columns, { change }: Trusted, row: readonly number[]): number[] {
   const width = seen.length;
-  const z = seen.map((column) => row[column]!);
-  const of = (a: number) => z.reduce((sum, value, j) => sum + value * change[a * width + j]!, 0);
-  const spread = Matrix.zeros(VARIABLES, VARIABLES);
-  const filled = z.flatMap((value, j) => (value === 0 ? [] : [j]));
+  return [0, 1, 2].map((a) =>
+    seen.reduce((sum, column, j) => sum + row[column]! * change[a * width + j]!, 0),
+  );
+}
+
+/** XᵀA⁻¹Z of one fit for two rows. */
+function blockAt(
+  { seen }: Columns,
+  { covariance }: Trusted,
+  x: readonly number[],
+  z: readonly number[],
+): Matrix {
+  const width = seen.length;
+  const filled = (row: readonly number[]) =>
+    seen.flatMap((column, j) => (row[column] === 0 ? [] : [[j, row[column]!] as const]));
+  const [left, right] = [filled(x), filled(z)];
+  const block = Matrix.zeros(VARIABLES, VARIABLES);
   for (let a = 0; a < VARIABLES; a++)
     for (let b = 0; b < VARIABLES; b++) {
       let sum = 0;
-      for (const j of filled)
-        for (const k of filled) sum += z[j]! * z[k]! * covariance.get(a * width + j, b * width + k);
-      spread.set(a, b, sum);
+      for (const [j, xj] of left)
+        for (const [k, zk] of right) sum += xj * zk * covariance.get(a * width + j, b * width + k);
+      block.set(a, b, sum);
     }
-  return { mean: [0, 1, 2].map(of), spread };
+  return block;
+}
+
+const changeAt = (columns: Columns, fit: Trusted, row: readonly number[]) => ({
+  mean: meanAt(columns, fit, row),
+  spread: blockAt(columns, fit, row, row),
+});
+
+/**
+ * The same without one site that the fit was learnt with: C' = C + KDKᵀ, K = CZ, D = (W⁻¹ − ZᵀK)⁻¹, θ' = C'(b − Z·Wy)
+ * (Woodbury, published). W need not have an inverse: D = (I − W·ZᵀK)⁻¹W.
+ */
+function changeWithout(
+  model: JointModel,
+  fit: Trusted,
+  row: readonly number[],
+  site: JointSite,
+): ReturnType<typeof changeAt> {
+  const { mean, spread } = changeAt(model, fit, row);
+  const { W, Wy } = seenFrom(model.prior, site, model.spread);
+  const weight = site.weight ?? 1;
+  W.mul(weight);
+  const wy = Matrix.columnVector(Wy.map((value) => weight * value));
+  const across = blockAt(model, fit, row, site.row);
+  const own = changeAt(model, fit, site.row);
+  const D = evened(solve(Matrix.sub(Matrix.eye(VARIABLES), W.mmul(own.spread)), W));
+  const back = D.mmul(Matrix.sub(Matrix.columnVector(own.mean), own.spread.mmul(wy))).sub(wy);
+  const shift = across.mmul(back).to1DArray();
+  return {
+    mean: mean.map((value, j) => value + shift[j]!),
+    spread: Matrix.add(spread, across.mmul(D).mmul(across.transpose())),
+  };
 }
 
 /** One EM step: s_j² = (4s₀² + ½ΣE e_j²)/(4 + n/2). */
@@ -220,9 +276,20 @@ export interface JointPrediction {
   readonly covariance: Matrix;
 }
 
-/** Where the best point of a coffee with these features is expected, and how surely. */
-export function predictJoint(model: JointModel, row: readonly number[]): JointPrediction {
-  const parts = model.fits.map((fit) => ({ share: fit.share, ...changeAt(model, fit, row) }));
+/**
+ * Where the best point of a coffee with these features is expected, and how surely.
+ * @param without a site the model was learnt with, left out: a coffee is no proof of itself. Trust factors and the
+ *   spread between releases stay as they were learnt with it.
+ */
+export function predictJoint(
+  model: JointModel,
+  row: readonly number[],
+  without?: JointSite,
+): JointPrediction {
+  const parts = model.fits.map((fit) => ({
+    share: fit.share,
+    ...(without ? changeWithout(model, fit, row, without) : changeAt(model, fit, row)),
+  }));
   const changed = [0, 1, 2].map((j) =>
     parts.reduce((sum, { share, mean }) => sum + share * mean[j]!, 0),
   );

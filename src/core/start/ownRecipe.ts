@@ -30,6 +30,15 @@ export function ownRecipeOf(
   );
 }
 
+/** Share of its own deviation that a coffee keeps from that recipe to what is asked. */
+export function ownRecipeShare(
+  own: Pick<PastRelease, 'style' | 'setupId'>,
+  asked: Pick<PastRelease, 'style' | 'setupId'>,
+): number {
+  const isSame = own.style === asked.style && own.setupId === asked.setupId;
+  return isSame ? SHARED.same : SHARED.other;
+}
+
 /** What that recipe says of each output beyond the model. */
 export function ownParts(
   { fits }: HouseModel,
@@ -37,8 +46,7 @@ export function ownParts(
   asked: Pick<PastRelease, 'style' | 'setupId'>,
 ): Readonly<Record<Output, OwnPart>> {
   if (own === null) return mapOutputs(() => NOTHING);
-  const isSame = own.style === asked.style && own.setupId === asked.setupId;
-  const shared = isSame ? SHARED.same : SHARED.other;
+  const shared = ownRecipeShare(own, asked);
   const row = rowOfPast(own);
   return mapOutputs((output) => {
     const value = outputOf(own, output);

@@ -24,13 +24,14 @@ import { evidenceOf, type Evidence } from './evidence';
 import {
   averageMean,
   countOf,
-  learn,
   mapOutputs,
   questionRow,
   type HouseModel,
   type PastRelease,
 } from './fit';
 import { ownParts, ownRecipeOf } from './ownRecipe';
+import { learnWithCups, type TaughtModel } from './learnTaste';
+import { tastedParts, type TastedPart } from './tasted';
 import { predict, TRUST_FROM_N, type Posterior } from './posterior';
 import { FACTORS, processSd, type Output, type OwnRule } from './priors';
 import { dialWarnings, setupWarnings, styleWarnings, type Warning } from './setupLimits';
@@ -73,6 +74,8 @@ export interface Proposal {
   readonly rulesOnly: boolean;
   /** Past releases that count at all. */
   readonly releases: number;
+  /** Past cups behind ratio, temperature and time. */
+  readonly cups: number;
   /** The coffee's own last recipe, which the figures follow; null for one without. */
   readonly ownRecipe: PastRelease['recipe'] | null;
 }
@@ -100,7 +103,7 @@ export function propose({
   rules,
   ...question
 }: ProposeInput): ProposalWithEvidence {
-  const model = learn(history, temperatureSchool, rules);
+  const model = learnWithCups(history, temperatureSchool, rules);
   return withEvidence(proposeFrom(model, question), model, question);
 }
 
@@ -115,7 +118,7 @@ export function withEvidence(
 }
 
 /** The same, asked of a model that was learnt before; its evidence is another question. */
-export function proposeFrom(model: HouseModel, question: Question): Proposal {
+export function proposeFrom(model: TaughtModel, question: Question): Proposal {
   const { release, style, setup, units = METRIC } = question;
   const { fits } = model;
   const features = featuresOf(release);
@@ -126,15 +129,20 @@ export function proposeFrom(model: HouseModel, question: Question): Proposal {
 
   const ownRecipe = ownRecipeOf(model, release.id);
   const own = ownParts(model, ownRecipe, question);
+  const tasted: Partial<Record<Output, TastedPart>> = tastedParts(model, row, ownRecipe, question);
 
-  const predictions = mapOutputs((output) =>
-    predict(
-      fits[output].posteriors,
-      row,
-      (fit) => unlistedVariance(fit, output, unlisted) + dot(roastStep, fit.mean) ** 2,
-      own[output],
-    ),
-  );
+  const predictions = mapOutputs((output) => {
+    const { posteriors } = fits[output];
+    const unsaid = (fit: Posterior) =>
+      unlistedVariance(fit, output, unlisted) + dot(roastStep, fit.mean) ** 2;
+    const part = tasted[output];
+    if (!part) return predict(posteriors, row, unsaid, own[output]);
+    const extra = posteriors.reduce((sum, fit) => sum + fit.share * unsaid(fit), 0);
+    return {
+      mean: dot(row, averageMean(fits[output])) + part.cups + part.own,
+      halfWidth80: Z_80 * Math.sqrt(part.variance + extra),
+    };
+  });
   const mean = mapOutputs((output) => predictions[output].mean);
   const halfWidth80 = mapOutputs((output) => predictions[output].halfWidth80);
   const ratedG = setup?.basket?.ratedG ?? REFERENCE_BASKET.ratedG;
@@ -157,7 +165,8 @@ export function proposeFrom(model: HouseModel, question: Question): Proposal {
       learnedMean: averageMean(fits[output]),
       logarithmic: output.startsWith('ln'),
       scale: variable === 'doseG' ? ratedG : 1,
-      own: own[output].mean,
+      own: tasted[output]?.own ?? own[output].mean,
+      cups: tasted[output]?.cups ?? 0,
       ...(variable === 'timeS' && { moved: movedTime(mean.lnTimeS, stretch, dripS) }),
       proposed: shown[variable],
       limited: limited.has(variable),
@@ -193,6 +202,7 @@ export function proposeFrom(model: HouseModel, question: Question): Proposal {
     ],
     rulesOnly: countOf(model) < TRUST_FROM_N,
     releases: countOf(model),
+    cups: model.taste?.cups ?? 0,
     ownRecipe: ownRecipe?.recipe ?? null,
   };
 }

@@ -7,7 +7,7 @@ import { factorLabel } from './design';
 import { FACTORS, type Factor } from './priors';
 
 export interface Push {
-  readonly factor: Factor | 'own' | 'basket' | 'clock' | 'rounding' | 'limit';
+  readonly factor: Factor | 'own' | 'cups' | 'basket' | 'clock' | 'rounding' | 'limit';
   readonly label: string;
   readonly rule: number;
   readonly learned: number;
@@ -20,6 +20,8 @@ export interface PushInput {
   /** Unit of the shown value: exp for ln outputs, times `scale` (basket rating for the dose). */
   readonly logarithmic: boolean;
   readonly scale?: number;
+  /** What cups add to what the recipes say, on the model's scale. */
+  readonly cups?: number;
   /** What the coffee's own last recipe adds, on the model's scale. */
   readonly own?: number;
   /** What basket and clock do to the sum, in the shown unit. */
@@ -38,12 +40,13 @@ export function pushesOf(input: PushInput): Push[] {
     logarithmic,
     scale = 1,
     own = 0,
+    cups = 0,
     moved = [],
     proposed,
   } = input;
   const base = FACTORS.indexOf('base');
   const show = (value: number) => (logarithmic ? scale * Math.exp(value) : scale * value);
-  const lnTotal = row.reduce((sum, x, j) => sum + x * learnedMean[j]!, own);
+  const lnTotal = row.reduce((sum, x, j) => sum + x * learnedMean[j]!, own + cups);
   const shownBase = show(learnedMean[base]!);
   const shownTotal = show(lnTotal);
   const stretch = logarithmic
@@ -60,6 +63,13 @@ export function pushesOf(input: PushInput): Push[] {
       ? []
       : [{ factor, label: factorLabel(factor), rule, learned }];
   });
+  if (cups !== 0)
+    bars.push({
+      factor: 'cups',
+      label: 'Cups, and the three together',
+      rule: 0,
+      learned: cups * stretch,
+    });
   if (own !== 0)
     bars.push({
       factor: 'own',

@@ -50,6 +50,8 @@ export interface BestRecipe {
   /** Different recipes among them. */
   readonly recipes: number;
   readonly tasters: number;
+  /** Points each taster scores above the others; taken out of what is found. */
+  readonly offsets: Readonly<Record<string, number>>;
   readonly next: readonly Place[];
   readonly isEnough: boolean;
   readonly warnings: readonly SurfaceWarning[];
@@ -113,6 +115,7 @@ export function bestRecipe(input: BestInput): BestRecipe {
     cups: cups.length,
     recipes,
     tasters,
+    offsets: surface.tasters,
     next: planFlight(surface, { tasters: Math.max(1, tasters), limits }).map((cup) =>
       placeAt(centre, cup.x),
     ),
@@ -151,7 +154,8 @@ function limitsOf({ centre, fixedTemperatureC }: BestInput): Limits {
   ];
 }
 
-function countRecipes(all: readonly (readonly number[])[]): number {
+/** Different recipes among coded cups. */
+export function countRecipes(all: readonly (readonly number[])[]): number {
   const seen: (readonly number[])[] = [];
   for (const x of all) {
     const isKnown = seen.some((other) =>

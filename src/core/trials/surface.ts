@@ -9,6 +9,7 @@
 import jStat from 'jstat';
 import { CholeskyDecomposition, EigenvalueDecomposition, Matrix } from 'ml-matrix';
 import { dot, evened, quadratic } from '../linear';
+import { CUP_SD } from '../taste/cupNoise';
 import { VARIABLES, type Coded } from './coding';
 import { curvatureParticles, type Curvature } from './curvature';
 
@@ -76,7 +77,7 @@ export const PRIOR = {
   liking: { mean: 6.5, sd: 1.5 },
   tasterSd: 0.7,
   signOffsetSd: 0.8,
-  cupSd: 0.8,
+  cupSd: CUP_SD,
   signSd: 1.5,
 } as const;
 

@@ -227,7 +227,9 @@ export function ReleaseFrame({
   const { release, batch, bench } = view;
   const { rest, span } = batch;
   const router = useRouter();
-  const current = useSelectedLayoutSegment();
+  const segment = useSelectedLayoutSegment();
+  // A flight is part of tasting.
+  const current = segment === 'flights' ? 'taste' : segment;
   useSayRelease(release.name);
   const base = `/releases/${release.id}`;
   const isWide = WITH_OWN_PLATE.includes(current ?? '');

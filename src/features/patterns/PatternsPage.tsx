@@ -17,6 +17,7 @@ import { FiltersBar } from './FiltersBar';
 import { findingWords, scaleOf } from './findings';
 import type { PatternsView } from '@/views/patterns';
 import { Proposals } from './Proposals';
+import { Tongue } from './Tongue';
 
 const Findings = styled.ul`
   display: grid;
@@ -61,6 +62,7 @@ export function PatternsPage({
         <Proposals {...view.proposals} exportHref={exportOf('proposals')} />
         <Costs {...view.dialIns} exportHref={exportOf('dial-ins')} />
       </Columns>
+      <Tongue rows={view.tongue} exportHref={exportOf('tongue')} />
       <Cups groups={view.cups} exportHref={exportOf('cups')} />
     </Page>
   );

@@ -1,10 +1,11 @@
 /** What Patterns shows as rows for a spreadsheet, under the same filters. Server only. */
+import { LEVERS } from '@/core/patterns/tongue';
 import { OUTPUTS } from '@/core/start/priors';
 import type { Db } from '@/data/database';
 import type { House } from '@/data/house';
 import { readPatterns } from '@/views/patterns';
 
-export const PATTERN_EXPORTS = ['effects', 'proposals', 'dial-ins', 'cups'] as const;
+export const PATTERN_EXPORTS = ['effects', 'proposals', 'dial-ins', 'cups', 'tongue'] as const;
 export type PatternExport = (typeof PATTERN_EXPORTS)[number];
 
 type Rows = (string | number)[][];
@@ -52,6 +53,16 @@ export function exportPatterns(
           spentG,
           isProven ? 'yes' : 'no',
         ]),
+      ];
+    case 'tongue':
+      return [
+        ['scale', 'lever', 'points_a_step', 'half_width_80', 'cups', 'coffees'],
+        ...view.tongue.flatMap(({ scale, byLever, cups, coffees }) =>
+          LEVERS.flatMap((lever) => {
+            const effect = byLever[lever];
+            return effect ? [[scale, lever, effect.mean, effect.half80, cups, coffees]] : [];
+          }),
+        ),
       ];
     case 'cups':
       return [

@@ -151,7 +151,7 @@ describe('Patterns', () => {
 
   it('exports what it shows', () => {
     const { house } = open();
-    const of = (what: 'effects' | 'proposals' | 'dial-ins' | 'cups') =>
+    const of = (what: Parameters<typeof exportPatterns>[2]) =>
       exportPatterns(house.db, findHouse(house.db)!, what, {});
     const natural = of('effects').find(
       ([output, label]) => output === 'temperatureC' && label === 'Natural, beside washed',
@@ -161,6 +161,8 @@ describe('Patterns', () => {
     expect(of('proposals').filter(([, , output]) => output === 'temperatureC')).toHaveLength(6);
     expect(of('dial-ins')).toHaveLength(7);
     expect(of('cups')[1]!.at(-1)).toMatch(/bergamot 6 of 6/);
+    // One cup a coffee: nothing to compare.
+    expect(of('tongue')).toHaveLength(1);
   });
 
   it('says nothing where nothing is known', () => {
@@ -169,6 +171,7 @@ describe('Patterns', () => {
     renderAs(<PatternsPage view={view} setups={[]} />);
     expect(screen.getByText(/No published release yet/)).toBeTruthy();
     expect(screen.getByText(/once cups are tasted/)).toBeTruthy();
+    expect(screen.getByText(/once somebody tasted two cups of one coffee/)).toBeTruthy();
   });
 });
 

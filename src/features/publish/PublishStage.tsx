@@ -188,7 +188,7 @@ function PublishForm({
 
 function Preview({ body }: { body: RecipeBody }) {
   return (
-    <section>
+    <section aria-label="Preview of the card">
       <SectionTitle>Preview</SectionTitle>
       <div style={{ marginTop: 12 }}>
         <CardBody isPreview body={body} />

@@ -6,7 +6,8 @@ import { UserFault } from '@/core/errors';
 import { readTrace } from '@/core/trace/read';
 import { SHOT } from '@/core/entity/shot';
 import { readNumber } from '@/core/readNumber';
-import { BEAN_STATE_LABELS, CLOCK_LABELS, type BeanState } from '@/core/vocabulary';
+import { BEAN_CAUTIONS } from '@/core/beanCautions';
+import { BEAN_STATE_LABELS, CLOCK_LABELS } from '@/core/vocabulary';
 import { displayTemperatureC } from '@/core/start/setupLimits';
 import type { Bench } from '@/views/release';
 import type { Refractometer } from '@/devices/instruments';
@@ -31,14 +32,6 @@ const Grid = styled.div`
 const Wide = styled.div`
   grid-column: span 2;
 `;
-
-/** What can hurt someone, or the grinder, with beans that are not at room temperature. */
-const BEAN_CAUTIONS: Partial<Record<BeanState, string>> = {
-  warm: 'Warming dry beans: gentle heat, a thermometer, never unattended. They can scorch and catch fire. Warm beans run several seconds faster.',
-  misted:
-    'Misting: a drop or two, no more. Moisture may rust burrs: follow the maker of the grinder. A misted shot runs slower.',
-  frozen: 'From the freezer: close the bag at once, or damp settles on the beans. It runs slower.',
-};
 
 /** What is noted of a shot now and then: clock, temperature, beans, blonding, puck, a trace from a file. */
 export function MoreOfShot({

@@ -141,9 +141,7 @@ export function StartStage({ view, start }: { view: ReleaseView; start: StartVie
             <Small>
               A first cup is expected within about {figure(start.firstCup.points, 1)} points of
               liking of the best this coffee can give
-              {start.firstCup.releases > 0 &&
-                `, from the rules and ${start.firstCup.releases} past recipes`}
-              . Rule of thumb; Taste finds the rest.
+              {behindWords(start.firstCup)}. Rule of thumb; Taste finds the rest.
             </Small>
             {setups.length === 0 && (
               <Notice>
@@ -227,4 +225,13 @@ function basisWords({ proposal: { releases, rulesOnly }, halfLife }: StartView):
     return `Rules only: ${releases === 0 ? 'no release' : count} of your own ${releases > 1 ? 'stand' : 'stands'} behind this, fewer than five, so the bands (8 in 10) are honest only as far as the trade’s rules are. Rule of thumb.`;
   const fading = halfLife === undefined ? '' : `, older ones less (half after ${halfLife} more)`;
   return `The trade’s rules, moved by ${count} of your own${fading}. How far to trust the rules is weighed by how well they foretold those.`;
+}
+
+/** How many recipes and cups stand behind ratio, temperature and time. */
+function behindWords({ releases, cups, coffees }: StartView['firstCup']): string {
+  if (releases === 0) return '';
+  const recipes = releases === 1 ? 'one past recipe' : `${releases} past recipes`;
+  return cups === 0
+    ? `, from the rules and ${recipes}`
+    : `, from the rules, ${recipes} and ${cups} cups of ${coffees === 1 ? 'one coffee' : `${coffees} coffees`} that tell more than their recipes`;
 }

@@ -1,11 +1,15 @@
 import { DRAFT } from '@/core/entity/draft';
 import { entriesOf, type Sent } from '@/core/entity/field';
-import { RECIPE } from '@/core/entity/recipe';
+import { HOLDS, RECIPE } from '@/core/entity/recipe';
 import type { Proposal } from '@/core/start/propose';
 import type { BrewStyle, TemperatureSchool } from '@/core/vocabulary';
 import { sentOf, textOf, type EntryText } from '@/ui/entryText';
 
-const { clock: _clock, programme: _programme, steps: _steps, ...FIGURES } = RECIPE;
+const { clock: _clock, programme: _programme, steps: _steps, ...ALL } = RECIPE;
+// What a trial said of the recipe before says nothing of this one.
+const FIGURES = Object.fromEntries(
+  Object.entries(ALL).filter(([name]) => !(name in HOLDS)),
+) as Omit<typeof ALL, keyof typeof HOLDS>;
 
 /** The figures of a recipe as typed; the lead may change any before accepting. */
 const RECIPE_FORM = { ...FIGURES, startDial: DRAFT.startDial, why: DRAFT.why } as const;

@@ -2,8 +2,10 @@
 
 import styled from 'styled-components';
 import { USUAL_FIRST_DRIP_S } from '@/core/extraction/clock';
-import { figure } from '@/core/figure';
-import type { Place } from '@/core/trials/coding';
+import { figure, signed } from '@/core/figure';
+import { dialWords } from '@/core/grinder/notation';
+import { holdsOf } from '@/core/trials/holds';
+import { settableC, settableG } from '@/core/trials/settable';
 import type { BestView } from '@/views/best';
 import type { Bench } from '@/views/release';
 import { Button } from '@/ui/Button';
@@ -22,14 +24,6 @@ const Head = styled.h4`
 /** A window as wide as the house's recipe has, around another middle. */
 const HALF_WINDOW_S = 2;
 
-/** Temperatures are set by half a degree. */
-const STEP_C = 0.5;
-
-const settableC = (c: number) => Math.round(c / STEP_C) * STEP_C;
-
-/** A cup is stopped by half a gram. */
-const settableG = (g: number) => Math.round(2 * g) / 2;
-
 /** What all cups of this dial-in say together: the best point, the recipe that forgives, the cups that would tell most. */
 export function Best({
   best,
@@ -41,6 +35,7 @@ export function Best({
   releaseId: string;
 }) {
   const { cups, recipes, tasters, expectedLeft, isEnough, releases } = best;
+  const isLead = useMay('lead');
   return (
     <section aria-label="The best this coffee can give">
       <SectionTitle>The best this coffee can give</SectionTitle>
@@ -54,7 +49,13 @@ export function Best({
             }`}
       </p>
       {cups > 0 && <Found best={best} bench={bench} releaseId={releaseId} />}
-      {!isEnough && <NextFlight best={best} />}
+      {!isEnough && <NextFlight best={best} bench={bench} />}
+      {isLead && best.apart.length > 1 && (
+        <Small as="p">
+          Everybody uses the scale their own way, and it is taken out:{' '}
+          {best.apart.map(({ name, points }) => `${name} ${signed(points, 1)}`).join(', ')}.
+        </Small>
+      )}
       {cups > 0 && (
         <Unfold label="Picture of what is known">
           {() => <SurfacePicture drawing={best.drawing} />}
@@ -97,6 +98,7 @@ function Found({ best, bench, releaseId }: { best: BestView; bench: Bench; relea
     yieldG,
     temperatureC,
     timeS: [middleS - HALF_WINDOW_S, middleS + HALF_WINDOW_S],
+    ...holdsOf(best),
     why: `The recipe that forgives, from ${cupWords(best.cups, best.recipes, best.tasters)}`,
   });
   const [coolest, hottest] = interval80.temperatureC;
@@ -157,30 +159,30 @@ function Found({ best, bench, releaseId }: { best: BestView; bench: Bench; relea
   );
 }
 
-function NextFlight({ best: { next, doseG } }: { best: BestView }) {
+function NextFlight({ best: { next, doseG }, bench }: { best: BestView; bench: Bench }) {
   const { mass, temperature } = useUnits();
-  const yieldOf = ({ ratio }: Place) => mass(settableG(ratio * doseG));
   return (
     <>
       <Head>Cups that would tell most, as one flight</Head>
       <TableScroll aria-label="Cups that would tell most">
         <Table>
-          <TableHead columns={['Cup', 'Yield', 'Temperature', 'From the pump']} />
+          <TableHead columns={['Cup', 'Yield', 'Temperature', 'From the pump', 'Dial, about']} />
           <tbody>
             {next.map((place, i) => (
               <tr key={i}>
                 <td>{i + 1}</td>
-                <td>{yieldOf(place)}</td>
+                <td>{mass(place.yieldG)}</td>
                 <td>{temperature(settableC(place.temperatureC))}</td>
                 <td>{figure(place.timeS, 0)} s</td>
+                <td>{dialWords(bench.setup.grinder, place.dial)}</td>
               </tr>
             ))}
           </tbody>
         </Table>
       </TableScroll>
       <Small>
-        Each from {mass(doseG)}. Reach the time with the grind. Pull them, taste them blind, and
-        keep a sheet for each: near is enough, what was really pulled is what counts.
+        Each from {mass(doseG)}, as one blind flight or one by one with a sheet for each: near is
+        enough, what was really pulled is what counts.
       </Small>
     </>
   );

@@ -7,18 +7,17 @@ import type { Commands } from '@/core/command/inputs';
 import { extraction } from '@/core/extraction/extraction';
 import { tasteDirection } from '@/core/taste/direction';
 import { tasteMove } from '@/core/taste/tasteMove';
-import { MOMENT_LABELS, MOMENTS, SERVING_LABELS, SERVINGS, TASTE_SIGNS } from '@/core/vocabulary';
+import { MOMENT_LABELS, MOMENTS, SERVING_LABELS, SERVINGS } from '@/core/vocabulary';
 import { EMPTY_CUP_WORDS, isEmptyCup } from '@/core/taste/emptyCup';
 import type { StoredTasting } from '@/data/tastings';
 import type { Bench, BenchShot, ReleaseView } from '@/views/release';
 import { MainButton, QuietButton } from '@/ui/Button';
-import { Chip, ChipRow, Choice } from '@/ui/choices';
+import { Choice } from '@/ui/choices';
 import { DraftNotice } from '@/ui/DraftNotice';
 import { Faults } from '@/ui/Faults';
 import { QuantityInput, TextInput } from '@/ui/fields';
 import { readNumber } from '@/core/readNumber';
 import { useMay, usePerson } from '@/ui/person';
-import { ScaleRow } from '@/ui/ScaleRow';
 import type { Entry } from '@/ui/outbox';
 import { Notice, Small } from '@/ui/type';
 import { Waiting } from '@/ui/Waiting';
@@ -27,16 +26,8 @@ import { useOutbox } from '@/ui/useOutbox';
 import { useCommand } from '@/ui/useCommand';
 import { useDraft } from '@/ui/useDraft';
 import { useTextForm } from '@/ui/useTextForm';
-import {
-  cupSentOf,
-  cupTextOf,
-  EMPTY_CUP,
-  SCALES,
-  scored,
-  tasteOf,
-  toggled,
-  type CupText,
-} from './cupText';
+import { PromisedChips, ScaleOf, SignChips, StrengthRow } from './CupParts';
+import { cupSentOf, cupTextOf, EMPTY_CUP, SCALES, tasteOf, type CupText } from './cupText';
 
 const Form = styled.form`
   display: grid;
@@ -166,54 +157,14 @@ export function CupSheet({
         />
       </Pair>
       <Scales>
-        {SCALES.map(({ name, label, low, high }) => (
-          <ScaleRow
-            key={name}
-            label={label}
-            low={low}
-            high={high}
-            from={0}
-            to={10}
-            value={text.scales[name]}
-            onChange={(value) => change({ scales: scored(text.scales, name, value) })}
-          />
+        {SCALES.map((scale) => (
+          <ScaleOf key={scale.name} scale={scale} text={text} onChange={change} />
         ))}
-        <ScaleRow
-          label="Strength"
-          low="weak"
-          high="strong"
-          from={-2}
-          to={2}
-          value={text.strength}
-          onChange={(strength) => change({ strength: strength ?? 0 })}
-        />
+        <StrengthRow text={text} onChange={change} />
       </Scales>
       <Words>
-        <ChipRow role="group" aria-label="Signs">
-          {TASTE_SIGNS.map((sign) => (
-            <Chip
-              key={sign}
-              isSelected={text.signs.includes(sign)}
-              onChange={() => change({ signs: toggled(text.signs, sign) })}
-            >
-              {sign}
-            </Chip>
-          ))}
-        </ChipRow>
-        {promisedNotes.length > 0 && (
-          <ChipRow role="group" aria-label="Promised notes found">
-            <Small>Promised, found?</Small>
-            {promisedNotes.map((note) => (
-              <Chip
-                key={note}
-                isSelected={text.notesFound.includes(note)}
-                onChange={() => change({ notesFound: toggled(text.notesFound, note) })}
-              >
-                {note}
-              </Chip>
-            ))}
-          </ChipRow>
-        )}
+        <SignChips text={text} onChange={change} />
+        <PromisedChips promised={promisedNotes} text={text} onChange={change} />
       </Words>
       <Last>
         <TextInput label="Other notes, separated by commas" {...bind('otherNotes', 'notesFound')} />
@@ -230,6 +181,7 @@ export function CupSheet({
         )}
         {corrected && <QuietButton onPress={cancel}>Cancel</QuietButton>}
       </Last>
+      {text.serving !== 'straight' && <Small as="p">{MILK_WORDS[text.serving]}</Small>}
       <Verdict text={text} view={view} bench={bench} shot={shot} />
       <Faults faults={faults} shown={SHOWN} />
       <Pair>
@@ -247,6 +199,13 @@ export function CupSheet({
     </Form>
   );
 }
+
+/** Milk is another judgement: it moves no straight recipe. */
+const MILK_WORDS = {
+  milk: 'In milk a recipe may need more punch: judge it apart. This sheet moves no straight recipe. Milk is an allergen.',
+  plantMilk:
+    'Plant milks push acidity up: a cup that is round straight may be sharp here. Judge it apart; this sheet moves no straight recipe. Nut and soy are allergens.',
+} as const;
 
 function Verdict({
   text,

@@ -14,6 +14,9 @@ import type { TasterToday } from '@/views/palate';
 import type { PlanePoint } from '@/views/plane';
 import { Best } from './Best';
 import { CupSheet } from './CupSheet';
+import type { FlightLine } from '@/views/flight';
+import type { FlightRecipe } from '@/views/flightRecipes';
+import { Flights } from './flights/Flights';
 import { Palates } from './Palates';
 import { Plane } from './Plane';
 import type { Region } from './planeRegion';
@@ -31,6 +34,9 @@ const Stack = styled.div`
 interface TasteStageProps {
   readonly view: ReleaseView;
   readonly best: BestView | null;
+  readonly flights: readonly FlightLine[];
+  /** What a flight can compare. */
+  readonly recipes: readonly FlightRecipe[];
   /** Who tasted how much today. */
   readonly tasters: readonly TasterToday[];
   /** Shots caught in several cups, by id. */
@@ -61,6 +67,8 @@ export function TasteStage(props: TasteStageProps) {
 function Tasting({
   view,
   best,
+  flights,
+  recipes,
   tasters,
   plane,
   staged,
@@ -123,6 +131,13 @@ function Tasting({
         )}
       </Unfold>
       <Palates tasters={tasters} />
+      <Flights
+        releaseId={view.release.id}
+        flights={flights}
+        bench={bench}
+        recipes={recipes}
+        next={best?.next ?? []}
+      />
       {best && <Best best={best} bench={bench} releaseId={view.release.id} />}
       <Plane {...plane} />
       <section>

@@ -80,7 +80,10 @@ export function TastingList({
           {rows.reverse().map(({ shot, tasting }) => (
             <tr key={tasting.id}>
               <td>{shot.number}</td>
-              <td className="words">{tasting.tastedBy}</td>
+              <td className="words">
+                {tasting.tastedBy}
+                {tasting.isBlind && ', blind'}
+              </td>
               <td>{tasting.scales.liking ?? ''}</td>
               <td>{shot.tdsPct === undefined ? '' : figure(shot.tdsPct, 1)}</td>
               <td>

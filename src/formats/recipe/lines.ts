@@ -1,4 +1,5 @@
 /** Every line of a card as label and words: page, paper and comparison say the same. */
+import type { HOLDS } from '@/core/entity/recipe';
 import { LABELLING_CAUTION } from './labelling';
 import { figure } from '@/core/figure';
 import { altitudeWords } from '@/core/coffee/altitude';
@@ -25,6 +26,7 @@ export type CardLine =
   | 'Temperature'
   | 'Ratio'
   | 'Tolerances'
+  | 'Taste holds'
   | 'Programme'
   | 'Step by step'
   | 'Temperature is meant'
@@ -47,6 +49,7 @@ export const CARD_FIGURES = ['Dose', 'In the cup', 'Time', 'Temperature'] as con
 export const CARD_FACTS = [
   'Ratio',
   'Tolerances',
+  'Taste holds',
   'Programme',
   'Step by step',
   'Temperature is meant',
@@ -78,6 +81,7 @@ export function cardLines(body: RecipeBody): Readonly<Record<CardLine, string>> 
     Temperature: `${figure(recipe.temperatureC, 1)} °C (${figure(fahrenheitOf(recipe.temperatureC), 0)} °F)`,
     Ratio: `1:${figure(recipe.ratio, 2)}`,
     Tolerances: `dose ± ${tolerance.doseG} g, yield ± ${tolerance.yieldG} g`,
+    'Taste holds': holdsWords(recipe),
     Programme: `${STYLE_LABELS[body.style]}: ${recipe.programme ?? ''}`,
     'Step by step': stepsWords(recipe),
     'Temperature is meant': body.temperatureMeasured,
@@ -97,6 +101,26 @@ export function cardLines(body: RecipeBody): Readonly<Record<CardLine, string>> 
         : 'Not yet repeated on target.',
     'Temperature school': TEMPERATURE_SCHOOL_LABELS[body.temperatureSchool],
   };
+}
+
+/** "± 2.1 g in the cup, ± 1.3 °C, ± 3 s": one thing off at a time, as blind cups taught it. */
+export function holdsWords({
+  holdsYieldG,
+  holdsTemperatureC,
+  holdsTimeS,
+  costPoints,
+}: Pick<RecipeBody['recipe'], keyof typeof HOLDS>): string {
+  const within = [
+    holdsYieldG !== undefined && `± ${figure(holdsYieldG, 1)} g in the cup`,
+    holdsTemperatureC !== undefined && `± ${figure(holdsTemperatureC, 1)} °C`,
+    holdsTimeS !== undefined && `± ${figure(holdsTimeS, 1)} s`,
+  ].filter(Boolean);
+  if (within.length === 0) return '';
+  const cost =
+    costPoints === undefined
+      ? ''
+      : `; what cafés are usually off by costs about ${figure(costPoints, 1)}`;
+  return `within ${within.join(', ')} (about 0.3 points of 10 each${cost})`;
 }
 
 /** The steps, where the programme's own words do not say them already. */

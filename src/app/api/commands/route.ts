@@ -5,6 +5,7 @@ import { commandOf, submit } from '@/data/command';
 import { database } from '@/data/database';
 import { findHouse } from '@/data/house';
 import { renewGrinderMemories } from '@/views/grinderMemory';
+import { renewTasteSites } from '@/views/tasteSites';
 import { callerOf, withPasswordHash } from '../caller';
 import { answer, jsonOf, STRANGERS_BYTES } from '../edge';
 
@@ -17,10 +18,12 @@ export async function POST(request: Request): Promise<Response> {
     const body = await jsonOf(request, caller.personId === null ? STRANGERS_BYTES : undefined);
     const { command, input } = commandOf(commands, body);
     const result = submit(db, commands, body, await withPasswordHash(caller, command, input));
-    // What a dial-in that ended teaches is learnt once its answer is out.
+    // What a dial-in that ended and its cups teach is learnt once its answer is out.
     after(async () => {
       const house = findHouse(db);
-      if (house) await renewGrinderMemories(db, house);
+      if (!house) return;
+      await renewGrinderMemories(db, house);
+      await renewTasteSites(db, house);
     });
     return result;
   });

@@ -4,6 +4,8 @@ import { loadHouse, loadRelease } from '@/features/frame/load';
 import { TasteStage } from '@/features/taste/TasteStage';
 import { stagedOf } from '@/data/staged';
 import { readBest } from '@/views/best';
+import { readFlights } from '@/views/flight';
+import { readFlightRecipes } from '@/views/flightRecipes';
 import { prepareModel } from '@/views/houseModel';
 import { readPalates } from '@/views/palate';
 import { readPlane } from '@/views/plane';
@@ -19,6 +21,8 @@ export default async function TastePage({ params }: { params: Promise<{ id: stri
     <TasteStage
       view={view}
       best={readBest(db, house, view)}
+      flights={readFlights(db, view.release.id)}
+      recipes={readFlightRecipes(db, view)}
       tasters={readPalates(db, view.today)}
       staged={Object.fromEntries(
         stagedOf(

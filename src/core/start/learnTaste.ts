@@ -1,0 +1,140 @@
+/**
+ * The joint start model over a house's past releases: each counts by what its cups say of its best point, and by its
+ * recipe alone where its cups leave a direction open (model.md §4b). A release's cups are fitted around what all others say of it,
+ * and that is taken out of its site again: proposals do not confirm themselves.
+ * House heuristic: cups of fewer than three recipes, or that leave a direction open, leave the recipe: an ordinary
+ * dial-in tells little of ratio and temperature.
+ */
+import { EigenvalueDecomposition } from 'ml-matrix';
+import { runThrough } from '../runThrough';
+import { codedFrom, placeAt, STEP } from '../trials/coding';
+import { countRecipes, type ScoredCup } from '../trials/bestRecipe';
+import { fitSurface, siteOf, type Site } from '../trials/surface';
+import type { TemperatureSchool } from '../vocabulary';
+import { learn, outputOf, rowOfPast, type CupSite, type HouseModel, type PastRelease } from './fit';
+import {
+  byJointOutput,
+  JOINT_OUTPUTS,
+  learningJoint,
+  predictJoint,
+  siteOfRecipe,
+  type JointModel,
+  type JointPrediction,
+  type JointSite,
+} from './joint';
+import { priorFor, type OwnRule } from './priors';
+
+export interface TasteModel {
+  readonly model: JointModel;
+  /** By past release; those whose ratio, temperature or time nobody knows are missing. */
+  readonly sites: ReadonlyMap<PastRelease, JointSite>;
+  /** Cups behind it, and the coffees they were of. */
+  readonly cups: number;
+  readonly coffees: number;
+}
+
+/** Learns from recipes and from the sites that the past releases carry. */
+export const learnTaste = (...asked: Parameters<typeof learningTaste>): TasteModel =>
+  runThrough(learningTaste(...asked));
+
+/** The same in steps, with room for others between two of them. */
+export function* learningTaste(
+  history: readonly PastRelease[],
+  school: TemperatureSchool,
+  own: readonly OwnRule[] = [],
+): Generator<void, TasteModel> {
+  const sites = new Map<PastRelease, JointSite>();
+  for (const past of history) {
+    const site = past.site ?? recipeSiteOf(past);
+    if (site) sites.set(past, { ...site, row: rowOfPast(past), weight: past.weight ?? 1 });
+  }
+  const rules = byJointOutput((output) => priorFor(output, school, own));
+  const tasted = history.flatMap(({ site, weight = 1 }) => (site && weight > 0 ? [site] : []));
+  return {
+    model: yield* learningJoint({ sites: [...sites.values()], rules }),
+    sites,
+    cups: tasted.reduce((sum, site) => sum + site.cups, 0),
+    coffees: tasted.length,
+  };
+}
+
+/** A recipe in absolute coded units; null where it lacks one of the three. */
+function codedRecipe(past: PastRelease): readonly number[] | null {
+  const values = JOINT_OUTPUTS.map((output) => {
+    const value = outputOf(past, output);
+    return value === null ? null : value / STEP[output];
+  });
+  return values.every((value) => value !== null) ? values : null;
+}
+
+function recipeSiteOf(past: PastRelease): Site | null {
+  const coded = codedRecipe(past);
+  return coded === null ? null : siteOfRecipe(coded);
+}
+
+/** Fewer recipes than this tell no direction. House heuristic. */
+const LEAST_RECIPES = 3;
+/** Cups that know a direction less than this, coded (sd 1.4 steps), leave the recipe. House heuristic. */
+const LEAST_PRECISION = 0.5;
+
+/** How much is known in the direction least is known of. */
+const leastKnown = ({ P }: Site) =>
+  Math.min(...new EigenvalueDecomposition(P, { assumeSymmetric: true }).realEigenvalues);
+
+/**
+ * What a release's cups teach, or null where they leave some direction open that its recipe tells.
+ * @param cups at places of the reference basket.
+ * @param expected what the other releases say of this one.
+ * @param release its number, for the particles of its surface.
+ */
+export function siteOfCups(
+  cups: readonly ScoredCup[],
+  expected: JointPrediction,
+  release?: number,
+): CupSite | null {
+  const centre = placeAt({ ratio: 1, temperatureC: 0, timeS: 1 }, expected.mean);
+  const coded = cups.map((cup) => ({ ...cup, x: codedFrom(centre, cup) }));
+  if (countRecipes(coded.map(({ x }) => x)) < LEAST_RECIPES) return null;
+  const surface = fitSurface({ cups: coded, prior: expected.covariance, release });
+  const site = siteOf(surface, expected.covariance, expected.mean);
+  return leastKnown(site) >= LEAST_PRECISION ? { ...site, cups: cups.length } : null;
+}
+
+/** What the others say of a past release of the model, itself left out. */
+export function expectedWithout({ model, sites }: TasteModel, past: PastRelease): JointPrediction {
+  return predictJoint(model, rowOfPast(past), sites.get(past));
+}
+
+/** A history whose releases carry what their cups teach, fitted around what their recipes say together. */
+function withCupSites(
+  history: readonly PastRelease[],
+  school: TemperatureSchool,
+  own: readonly OwnRule[] = [],
+): PastRelease[] {
+  if (!history.some(({ cups = [] }) => cups.length > 0)) return [...history];
+  const recipes = learnTaste(history, school, own);
+  return history.map((past, i) => {
+    const cups = past.cups ?? [];
+    if (cups.length === 0) return past;
+    const site = siteOfCups(cups, expectedWithout(recipes, past), i);
+    return site ? { ...past, site } : past;
+  });
+}
+
+/** A house model that has tasted: its ratio, temperature and time go by recipes and cups together. */
+export interface TaughtModel extends HouseModel {
+  /** Absent where no past cups teach more than the recipes. */
+  readonly taste?: TasteModel | undefined;
+}
+
+/** Learns from recipes, and from cups where there are any. */
+export function learnWithCups(
+  history: readonly PastRelease[],
+  school: TemperatureSchool,
+  own: readonly OwnRule[] = [],
+): TaughtModel {
+  const tasted = withCupSites(history, school, own);
+  const model = learn(tasted, school, own);
+  const hasCups = tasted.some(({ site, weight = 1 }) => site && weight > 0);
+  return hasCups ? { ...model, taste: learnTaste(tasted, school, own) } : model;
+}

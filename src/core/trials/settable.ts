@@ -1,0 +1,3 @@
+/** What a bench can set: a cup is stopped by half a gram, a temperature set by half a degree. House heuristic. */
+export const settableG = (g: number): number => Math.round(2 * g) / 2;
+export const settableC = (c: number): number => Math.round(2 * c) / 2;
