@@ -91,6 +91,14 @@ test('more than a body may hold is refused while it comes in', async () => {
   expect(await unsaid.closed).toMatch(/^HTTP\/1\.1 400[^]*That is over 4 kB/);
 });
 
+test('a refused body leaves the connection to the next request', async () => {
+  const line = send(`${head(5_000_000)}${'x'.repeat(5_000_000)}`);
+  line.socket.write('GET /health HTTP/1.1\r\nhost: localhost\r\nconnection: close\r\n\r\n');
+  expect(await line.closed).toMatch(
+    /^HTTP\/1\.1 400[^]*That is over 4 kB[^]*HTTP\/1\.1 200[^]*"status":"ok"/,
+  );
+});
+
 test('open lines have a bound for each person, and one that is closed makes room', async () => {
   const cookie = await cookieOf(server.url);
   const openLine = async (whose: string) => {

@@ -115,7 +115,10 @@ export async function jsonOf(request: Request, mostBytes = MOST_BYTES): Promise<
   }
 }
 
-/** The bytes of a request's body; refused as soon as there are too many, however many were announced. */
+/**
+ * The bytes of a request's body; too many are refused, however many were announced. They are read to
+ * their end even so, and thrown away: the next request of the same connection stands behind them.
+ */
 export async function bytesOf(
   request: Request,
   mostBytes: number,
@@ -125,10 +128,11 @@ export async function bytesOf(
   let length = 0;
   for await (const chunk of request.body ?? []) {
     length += chunk.length;
-    if (length > mostBytes)
-      throw userFault('badInput', 'file', `That is over ${mostWords}. Send less at once.`);
-    chunks.push(chunk);
+    if (length <= mostBytes) chunks.push(chunk);
+    else chunks.length = 0;
   }
+  if (length > mostBytes)
+    throw userFault('badInput', 'file', `That is over ${mostWords}. Send less at once.`);
   const bytes = new Uint8Array(length);
   let at = 0;
   for (const chunk of chunks) {
