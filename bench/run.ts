@@ -19,7 +19,7 @@ const PARTS: Readonly<Record<string, () => Promise<Measure[]>>> = {
   start: benchStart,
   dialin: async () => [...(await benchDialin()), ...benchHistory()],
   batches: () => Promise.resolve([...benchNewBatches(), ...benchAgeing()]),
-  trial: () => Promise.resolve(benchTrial()),
+  trial: benchTrial,
   public: benchPublic,
 };
 

@@ -201,6 +201,16 @@ export const SERVING_LABELS: Record<Serving, string> = {
   plantMilk: 'in plant milk',
 };
 
+/** What a recipe is for: the same coffee may have one for milk drinks beside its own. */
+export const DRINKS = ['straight', 'milk'] as const;
+export type Drink = (typeof DRINKS)[number];
+
+export const DRINK_LABELS: Record<Drink, string> = { straight: 'Straight', milk: 'Milk drinks' };
+
+/** Is a cup judged as the recipe is meant to be drunk? */
+export const isCupFor = (drink: Drink, serving: string): boolean =>
+  (serving === 'straight') === (drink === 'straight');
+
 /** How the beans went into the grinder: each state grinds otherwise, so they are never mixed. */
 export const BEAN_STATES = ['room', 'warm', 'frozen', 'misted'] as const;
 export type BeanState = (typeof BEAN_STATES)[number];

@@ -85,12 +85,12 @@ export function putOnBench(db: Db, releaseId: string, draftId: string): void {
   ).run(releaseId, draftId);
 }
 
-/** The newest recipe of each dial-in of a release, the newest first: those one can go on with. */
+/** The newest recipe of each dial-in of a release, straight and for milk, the newest first: those one can go on with. */
 export function listOpenDrafts(db: Db, releaseId: string): StoredDraft[] {
   return prepared(
     db,
     `${SELECT_DRAFT} WHERE d.release_id = ? AND r.revision =
-       (SELECT max(revision) FROM recipe_draft WHERE dial_in_id = d.id)
+       (SELECT max(revision) FROM recipe_draft WHERE dial_in_id = d.id AND drink = r.drink)
      ORDER BY r.created_at DESC, r.rowid DESC`,
   )
     .all(releaseId)

@@ -1,6 +1,7 @@
 /** Shots: what was pulled for which recipe. */
 import { z } from 'zod';
 import { SHOT, type ShotEntered, type ShotValues } from '@/core/entity/shot';
+import type { Drink } from '@/core/vocabulary';
 import { batchRestDays } from '@/core/rest/batchRest';
 import { prepared, type Db } from './database';
 import { groupedByOwner, IDS } from './many';
@@ -12,6 +13,8 @@ export interface StoredShot extends ShotValues {
   readonly id: string;
   readonly rowVersion: number;
   readonly draftId: string;
+  /** What its recipe is for. */
+  readonly drink: Drink;
   readonly pulledAt: string;
   readonly pulledBy: string;
   /** Of the batch on the day it was pulled. */
@@ -29,18 +32,19 @@ export const SHOT_COLUMNS = `
   ${SHOT_TABLE.selected('s')}`;
 
 const SELECT_SHOT = `
-  SELECT r.dial_in_id AS owner, b.roast_date AS roastDate, ${SHOT_COLUMNS}
+  SELECT r.dial_in_id AS owner, b.roast_date AS roastDate, r.drink, ${SHOT_COLUMNS}
   FROM shot s JOIN recipe_draft r ON r.id = s.recipe_draft_id
   JOIN dial_in d ON d.id = r.dial_in_id JOIN batch b ON b.id = d.batch_id
   JOIN person p ON p.id = s.pulled_by`;
 
 export function completeShot(row: unknown): StoredShot {
-  const { id, rowVersion, draftId, pulledAt, pulledBy, isOfFlight, roastDate } =
+  const { id, rowVersion, draftId, drink, pulledAt, pulledBy, isOfFlight, roastDate } =
     row as StoredShot & { roastDate: string };
   return Object.assign(SHOT_TABLE.read(row), {
     id,
     rowVersion,
     draftId,
+    drink,
     pulledAt,
     pulledBy,
     restDays: batchRestDays({ roastDate }, dayOf(pulledAt)),

@@ -2,7 +2,7 @@
 
 import type { Advice } from '@/core/advice/types';
 import type { HOLDS, RecipeValues } from '@/core/entity/recipe';
-import type { BrewStyle, TemperatureSchool } from '@/core/vocabulary';
+import type { BrewStyle, Drink, TemperatureSchool } from '@/core/vocabulary';
 import { useCommand } from './useCommand';
 
 /** A recipe on the bench, and where its grinder stands. */
@@ -13,6 +13,7 @@ interface Revised {
     readonly setupId: string;
     readonly style: BrewStyle;
     readonly temperatureSchool: TemperatureSchool;
+    readonly drink: Drink;
     readonly recipe: RecipeValues & { readonly ratio: number };
     readonly proposed: Readonly<Record<string, number>> | undefined;
   };
@@ -27,6 +28,7 @@ export function useRevision(
   releaseId: string,
   changed: {
     readonly why: string;
+    readonly drink?: Drink;
     readonly timeS: readonly [number, number];
     readonly doseG?: number;
     readonly yieldG?: number;
@@ -50,6 +52,7 @@ export function useRevision(
       setupId: draft.setupId,
       style: draft.style,
       temperatureSchool: draft.temperatureSchool,
+      drink: draft.drink,
       ...sentRecipe,
       ...changed,
       startDial: advice.setting.dial,

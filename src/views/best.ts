@@ -3,8 +3,8 @@ import { dialFor } from '@/core/advice/dialFor';
 import type { ReleaseFacts } from '@/core/coffee/features';
 import { referenceStretch } from '@/core/fits/basketLaw';
 import { questionRow } from '@/core/start/fit';
-import { predictJoint, type JointPrediction } from '@/core/start/joint';
-import type { TasteModel } from '@/core/start/learnTaste';
+import { predictJoint } from '@/core/start/joint';
+import { expectedSigns, type Expected, type TasteModel } from '@/core/start/learnTaste';
 import { bestRecipe, firstCupPoints, type BestRecipe } from '@/core/trials/bestRecipe';
 import { placeAt, type Place } from '@/core/trials/coding';
 import { settableG } from '@/core/trials/settable';
@@ -37,7 +37,7 @@ export interface BestView extends Omit<BestRecipe, 'next' | 'offsets'> {
 export function readBest(db: Db, house: House, view: ReleaseView): BestView | null {
   const { bench, release } = view;
   if (!bench) return null;
-  const { style, temperatureSchool, recipe } = bench.draft;
+  const { style, temperatureSchool, recipe, drink } = bench.draft;
   const key = `${release.id} ${bench.draft.id} ${view.today}`;
   return kept(
     db,
@@ -49,13 +49,14 @@ export function readBest(db: Db, house: House, view: ReleaseView): BestView | nu
         school: temperatureSchool,
         releaseId: release.id,
       });
-      const { mean, covariance } = expected;
+      const { mean, covariance, signs } = expected;
       const stretch = referenceStretch(bench.setup.basket);
       const centre = placeAt({ ratio: 1, temperatureC: 0, timeS: 1 }, mean);
       const best = bestRecipe({
         centre: { ...centre, timeS: centre.timeS * stretch },
         prior: covariance,
-        cups: cupsOfShots(bench.shots, recipe, view.batch.roast.level ?? 0),
+        signOffset: signs,
+        cups: cupsOfShots(bench.shots, recipe, view.batch.roast.level ?? 0, drink),
         doseG: recipe.doseG,
         release: numberOf(release.id),
         fixedTemperatureC: bench.setup.machine.settableTemperature
@@ -119,14 +120,14 @@ function expectationOf(
   db: Db,
   house: House,
   { facts, style, school, releaseId }: FirstCup,
-): { readonly expected: JointPrediction; readonly taste: TasteModel; readonly releases: number } {
+): { readonly expected: Expected; readonly taste: TasteModel; readonly releases: number } {
   const { history, tasteOf } = readHouseModel(db, house);
   const taste = tasteOf(school);
   const own = history.find(({ release }) => release.id === releaseId);
   const site = own && taste.sites.get(own);
   const [, row] = questionRow(facts, style);
   return {
-    expected: predictJoint(taste.model, row, site),
+    expected: { ...predictJoint(taste.model, row, site), signs: expectedSigns(history, own) },
     taste,
     releases: taste.sites.size - (site ? 1 : 0),
   };

@@ -2,7 +2,7 @@
 import type { ArmPull } from '@/core/panel/arm';
 import { dialToday } from '@/core/grinder/era';
 import type { Notation } from '@/core/grinder/notation';
-import type { BrewStyle } from '@/core/vocabulary';
+import type { BrewStyle, Drink } from '@/core/vocabulary';
 import type { Db } from '@/data/database';
 import { listDrafts, listOpenDrafts, type StoredDraft } from '@/data/dialIns';
 import { erasOf } from '@/data/eras';
@@ -14,6 +14,7 @@ export interface FlightRecipe {
   readonly draftId: string;
   readonly revision: number;
   readonly style: BrewStyle;
+  readonly drink: Drink;
   readonly isOnBench: boolean;
   readonly pull: ArmPull;
   /** Of the grinder it is ground on. */
@@ -50,6 +51,7 @@ export function readFlightRecipes(db: Db, { release, bench }: ReleaseView): Flig
         draftId: draft.id,
         revision: draft.revision,
         style: draft.style,
+        drink: draft.drink,
         isOnBench,
         pull: pullOf(draft, isOnBench ? bench.advice.setting.dial : onToday),
         notation: { notation: grinder.notation, divisions: grinder.divisions },

@@ -227,7 +227,12 @@ function readBench(
   const judging = judgingOf(house, release);
   const adviceOn = (shots: readonly AskedShot[]) =>
     nextMove({ ...askedOf({ target, setup, shots, draft, judging, eras }, units), ...learnt });
-  const forRecipe = stored.filter((shot) => !isOfOther(shot, target));
+  // Shots of the straight recipe teach the first one for milk its grind; later ones would only stand between.
+  const firstOwn = stored.findIndex(({ drink }) => drink === draft.drink);
+  const forRecipe = stored.filter(
+    (shot, i) =>
+      !isOfOther(shot, target) && (shot.drink === draft.drink || firstOwn < 0 || i < firstOwn),
+  );
   const advice = adviceOn(forRecipe);
   const marks = forRecipe.length === stored.length ? advice.marks : adviceOn(stored).marks;
   const shots = stored.map((shot, i) => ({ ...shot, mark: marks[i]! }));
@@ -280,13 +285,15 @@ export function askedOf(
     shots: shots.map((shot, i) => {
       const dial = dialToday(shot.dial, shot.pulledAt, eras);
       return {
-        ...advisedShot(shot, shot.tastings),
+        ...advisedShot(shot, shot.tastings, draft.drink),
         dial: dial ?? shot.dial,
         isApart: dial === null,
         isFirst: firsts[i],
       };
     }),
-    targetFrom: shots.findLastIndex((shot) => shot.draftId !== draft.id) + 1,
+    // Shots for the other drink say nothing of where this recipe began.
+    targetFrom:
+      shots.findLastIndex((shot) => shot.draftId !== draft.id && shot.drink === draft.drink) + 1,
     units,
     ...judging,
   };

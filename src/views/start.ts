@@ -8,7 +8,7 @@ import { grindStepsOf, LN_TIME_PER_STEP, startDialOf } from '@/core/start/startD
 import type { ReleaseFacts } from '@/core/coffee/features';
 import { slopePrior } from '@/core/grinder/dial';
 import type { Units } from '@/core/units';
-import type { BrewStyle, Process } from '@/core/vocabulary';
+import type { BrewStyle, Drink, Process } from '@/core/vocabulary';
 import type { Db } from '@/data/database';
 import type { House } from '@/data/house';
 import { readHouseModel, rulesOf, type HouseKnowledge } from './houseModel';
@@ -60,17 +60,20 @@ export interface StartView {
   readonly firstCup: ReturnType<typeof readFirstCup>;
 }
 
-/** A recipe that stands open: the newest of its dial-in. */
+/** A recipe that stands open: the newest of its dial-in and drink. */
 export interface OpenRecipe {
   readonly draftId: string;
+  readonly dialInId: string;
   readonly style: BrewStyle;
+  readonly drink: Drink;
   readonly setupName: string;
   readonly roastDate: string;
   readonly recipe: StoredRecipe;
   readonly isOnBench: boolean;
 }
 
-function openRecipes(
+/** Recipes of a release one can go on with; none where there is no choice. */
+export function openRecipes(
   db: Db,
   { release, batches, bench }: ReleaseView,
   setups: readonly StoredSetup[],
@@ -79,11 +82,13 @@ function openRecipes(
     const batch = batches.find(({ id }) => id === draft.batchId);
     const setup = setups.find(({ id }) => id === draft.setupId);
     if (!batch || !setup) return [];
-    const { id, style, recipe } = draft;
+    const { id, dialInId, style, drink, recipe } = draft;
     return [
       {
         draftId: id,
+        dialInId,
         style,
+        drink,
         setupName: setup.name,
         roastDate: batch.roastDate,
         recipe,

@@ -3,6 +3,7 @@ import type { Judging } from '@/core/advice/types';
 import type { RoastReading } from '@/core/coffee/roast';
 import type { Shot } from '@/core/schema/shot';
 import { targetSchema, yieldTolerance, type Target } from '@/core/schema/target';
+import { isCupFor, type Drink } from '@/core/vocabulary';
 import type { StoredDraft } from '@/data/dialIns';
 import type { House } from '@/data/house';
 import type { StoredRelease } from '@/data/releases';
@@ -38,10 +39,14 @@ export function targetOf(
   });
 }
 
-/** A stored shot as the advisor takes it, with its latest straight tasting. */
-export function advisedShot(shot: StoredShot, tastings: readonly StoredTasting[]): Shot {
+/** A stored shot as the advisor takes it, with its latest tasting of the kind the recipe is for. */
+export function advisedShot(
+  shot: StoredShot,
+  tastings: readonly StoredTasting[],
+  drink: Drink = 'straight',
+): Shot {
   const taste = tastings.findLast(
-    (tasting) => tasting.shotId === shot.id && tasting.serving === 'straight',
+    (tasting) => tasting.shotId === shot.id && isCupFor(drink, tasting.serving),
   )?.scales;
   return { ...shot, taste };
 }

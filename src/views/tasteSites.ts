@@ -5,7 +5,7 @@
 import { createHash } from 'node:crypto';
 import { readRoast } from '@/core/coffee/roast';
 import { referenceStretch } from '@/core/fits/basketLaw';
-import { expectedWithout, learningTaste, siteOfCups } from '@/core/start/learnTaste';
+import { expectedSigns, expectedWithout, learningTaste, siteOfCups } from '@/core/start/learnTaste';
 import type { ScoredCup } from '@/core/trials/bestRecipe';
 import { cupsOfShots } from '@/core/trials/shotCups';
 import { groupBy } from '@/core/patterns/groupBy';
@@ -50,15 +50,18 @@ function* renewing(db: Db, house: House): Generator<void, true> {
   // What each is fitted around goes by recipes alone: a cup more in one release does not move all others.
   const recipes = history.map(({ site: _site, ...past }) => past);
   const around = yield* learningTaste(recipes, house.temperatureSchool, rulesOf(house));
+  const tasted = [...history];
   for (const [i, { draft }] of decided.entries()) {
     const cups = cupsOf(i);
     const signature = signatureOf(cups);
     if (known.get(draft.releaseId) === signature) continue;
     yield;
-    const site =
-      cups.length === 0
-        ? null
-        : siteOfCups(cups, expectedWithout(around, recipes[i]!), numberOf(draft.releaseId));
+    const expected = {
+      ...expectedWithout(around, recipes[i]!),
+      signs: expectedSigns(tasted, tasted[i]),
+    };
+    const site = cups.length === 0 ? null : siteOfCups(cups, expected, numberOf(draft.releaseId));
+    tasted[i] = { ...recipes[i]!, site: site ?? undefined };
     keepTasteSite(db, { releaseId: draft.releaseId, signature, site });
   }
   return true;

@@ -7,6 +7,7 @@ import { USUAL_FIRST_DRIP_S } from '../extraction/clock';
 import { referenceStretch } from '../fits/basketLaw';
 import type { Recipe } from '../schema/recipe';
 import type { ScoredCup } from '../trials/bestRecipe';
+import type { SignMessage } from '../trials/signs';
 import type { Site } from '../trials/surface';
 import type { BrewStyle, TemperatureSchool } from '../vocabulary';
 import { designRow } from './design';
@@ -41,6 +42,8 @@ export interface PastRelease {
 /** What the cups of a past release taught, and how many they were. */
 export interface CupSite extends Site {
   readonly cups: number;
+  /** What they said of the place of "under" and "over" in this house. */
+  readonly signs?: SignMessage | undefined;
 }
 
 export interface OutputFit {

@@ -9,7 +9,8 @@ import { EigenvalueDecomposition } from 'ml-matrix';
 import { runThrough } from '../runThrough';
 import { codedFrom, placeAt, STEP } from '../trials/coding';
 import { countRecipes, type ScoredCup } from '../trials/bestRecipe';
-import { fitSurface, siteOf, type Site } from '../trials/surface';
+import { houseSigns, signMessageOf } from '../trials/signs';
+import { fitSurface, siteOf, type SignOffset, type Site } from '../trials/surface';
 import type { TemperatureSchool } from '../vocabulary';
 import { learn, outputOf, rowOfPast, type CupSite, type HouseModel, type PastRelease } from './fit';
 import {
@@ -81,6 +82,11 @@ const LEAST_PRECISION = 0.5;
 const leastKnown = ({ P }: Site) =>
   Math.min(...new EigenvalueDecomposition(P, { assumeSymmetric: true }).realEigenvalues);
 
+/** What the house's other releases expect of a coffee: its best point, and where its signs stand. */
+export interface Expected extends JointPrediction {
+  readonly signs?: SignOffset | undefined;
+}
+
 /**
  * What a release's cups teach, or null where they leave some direction open that its recipe tells.
  * @param cups at places of the reference basket.
@@ -89,20 +95,34 @@ const leastKnown = ({ P }: Site) =>
  */
 export function siteOfCups(
   cups: readonly ScoredCup[],
-  expected: JointPrediction,
+  expected: Expected,
   release?: number,
 ): CupSite | null {
   const centre = placeAt({ ratio: 1, temperatureC: 0, timeS: 1 }, expected.mean);
   const coded = cups.map((cup) => ({ ...cup, x: codedFrom(centre, cup) }));
   if (countRecipes(coded.map(({ x }) => x)) < LEAST_RECIPES) return null;
-  const surface = fitSurface({ cups: coded, prior: expected.covariance, release });
-  const site = siteOf(surface, expected.covariance, expected.mean);
-  return leastKnown(site) >= LEAST_PRECISION ? { ...site, cups: cups.length } : null;
+  const { covariance, mean, signs } = expected;
+  const surface = fitSurface({ cups: coded, prior: covariance, release, signOffset: signs });
+  const site = siteOf(surface, covariance, mean);
+  const message = signMessageOf(surface, signs);
+  return leastKnown(site) >= LEAST_PRECISION
+    ? { ...site, cups: cups.length, ...(message && { signs: message }) }
+    : null;
 }
 
 /** What the others say of a past release of the model, itself left out. */
 export function expectedWithout({ model, sites }: TasteModel, past: PastRelease): JointPrediction {
   return predictJoint(model, rowOfPast(past), sites.get(past));
+}
+
+/** Where the signs of the next release stand, or of a past one that is left out. */
+export function expectedSigns(history: readonly PastRelease[], without?: PastRelease): SignOffset {
+  return houseSigns(
+    history.flatMap((past) => {
+      const { site, weight = 1 } = past;
+      return site?.signs && weight > 0 && past !== without ? [site.signs] : [];
+    }),
+  );
 }
 
 /** A history whose releases carry what their cups teach, fitted around what their recipes say together. */
@@ -113,12 +133,14 @@ function withCupSites(
 ): PastRelease[] {
   if (!history.some(({ cups = [] }) => cups.length > 0)) return [...history];
   const recipes = learnTaste(history, school, own);
-  return history.map((past, i) => {
-    const cups = past.cups ?? [];
-    if (cups.length === 0) return past;
-    const site = siteOfCups(cups, expectedWithout(recipes, past), i);
-    return site ? { ...past, site } : past;
-  });
+  const tasted: PastRelease[] = [];
+  for (const [i, past] of history.entries()) {
+    const { cups = [] } = past;
+    const expected = { ...expectedWithout(recipes, past), signs: expectedSigns(tasted) };
+    const site = cups.length === 0 ? null : siteOfCups(cups, expected, i);
+    tasted.push(site ? { ...past, site } : past);
+  }
+  return tasted;
 }
 
 /** A house model that has tasted: its ratio, temperature and time go by recipes and cups together. */

@@ -10,7 +10,14 @@ import { codedFrom, placeAt, STEP, type Coded, type Place } from './coding';
 import type { Quadratic } from './contours';
 import { isEnough, planFlight } from './plan';
 import { robustOptimum, toleranceAt, type CafeSpread } from './robust';
-import { BOX, fitSurface, traceOf, type Limits, type SurfaceWarning } from './surface';
+import {
+  BOX,
+  fitSurface,
+  traceOf,
+  type Limits,
+  type SignOffset,
+  type SurfaceWarning,
+} from './surface';
 
 /** A cup that was scored, with the shot it came from. */
 export interface ScoredCup extends Place {
@@ -26,6 +33,8 @@ export interface BestInput {
   readonly cups: readonly ScoredCup[];
   readonly doseG: number;
   readonly release?: number;
+  /** Where the signs of this house stand. */
+  readonly signOffset?: SignOffset | undefined;
   /** Of a machine whose temperature cannot be set. */
   readonly fixedTemperatureC?: number | undefined;
   readonly spread?: CafeSpread;
@@ -83,7 +92,7 @@ const Z_80 = 1.2816;
 export function bestRecipe(input: BestInput): BestRecipe {
   const { centre, prior, cups, doseG } = input;
   const coded = cups.map((cup) => ({ ...cup, x: codedFrom(centre, cup) }));
-  const surface = fitSurface({ cups: coded, prior, release: input.release });
+  const surface = fitSurface({ ...input, cups: coded });
   const limits = limitsOf(input);
   const { x, costPoints } = robustOptimum(surface, { ...input, limits });
   const robust = placeAt(centre, x);

@@ -49,6 +49,8 @@ export function planFlight(surface: Surface, options: PlanOptions = {}): Planned
   });
 }
 
+type Row = readonly [number, number, number];
+
 /** f, x*, b_u. */
 const SIZE = 2 + VARIABLES;
 
@@ -88,10 +90,21 @@ function gainOf(known: readonly Known[], x: Coded, { tasters, surface }: Countin
   for (const { share, H, joint } of known) {
     const row = likingRow(H, x);
     const pulled = product(joint, row);
-    const best = [pulled[1]!, pulled[2]!, pulled[3]!];
-    gain += (share * 0.5 * dot(best, product(H, best))) / (dot(row, pulled) + noise);
+    const [, a, b, c] = pulled as [number, number, number, number];
+    gain += (share * 0.5 * bentBy(H, a, b, c)) / (dot(row, pulled) + noise);
   }
   return gain;
+}
+
+/** (a, b, c)ᵀH(a, b, c) of a symmetric H. */
+function bentBy(H: readonly (readonly number[])[], a: number, b: number, c: number): number {
+  const [first, second, third] = H as readonly [Row, Row, Row];
+  return (
+    a * a * first[0] +
+    b * b * second[1] +
+    c * c * third[2] +
+    2 * (a * b * first[1] + a * c * first[2] + b * c * second[2])
+  );
 }
 
 /** The gain of one cup as things stand. */
@@ -104,8 +117,12 @@ function likingNoise(surface: Surface, x: Coded, tasters: number): number {
   return surface.noiseSd ** 2 / tasters + misfitAt(surface, x);
 }
 
-const product = (M: readonly (readonly number[])[], x: readonly number[]): number[] =>
-  M.map((row) => dot(row, x));
+/** In a plain loop: it runs for each place, curvature and cup of a plan. */
+function product(M: readonly (readonly number[])[], x: readonly number[]): number[] {
+  const pulled = new Array<number>(M.length);
+  for (let i = 0; i < M.length; i++) pulled[i] = dot(M[i]!, x);
+  return pulled;
+}
 
 const likingRow = ([a, b, c]: readonly (readonly number[])[], x: Coded): number[] => [
   1,

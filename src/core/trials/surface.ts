@@ -33,6 +33,14 @@ export interface SurfaceInput {
   readonly release?: number | undefined;
   readonly misfit?: boolean | undefined;
   readonly useSigns?: boolean | undefined;
+  /** Where the signs of this house stand for a cup at its best; the usual place when absent. */
+  readonly signOffset?: SignOffset | undefined;
+}
+
+/** Under less over that tasters give to a cup at its best, and how surely that is known. */
+export interface SignOffset {
+  readonly mean: number;
+  readonly sd: number;
 }
 
 /** What one curvature makes of the cups. */
@@ -62,7 +70,7 @@ export interface Surface {
   readonly meanH: Matrix;
   readonly lnEvidence: number;
   readonly tasters: Readonly<Record<string, number>>;
-  readonly signOffset: number;
+  readonly signOffset: SignOffset;
   /** Liking at the optimum lies about so many points under the best this coffee can give. */
   readonly expectedLeft: number;
   /** Noise sd of a cup, widened where the cups contradict each other. */
@@ -80,6 +88,9 @@ export const PRIOR = {
   cupSd: CUP_SD,
   signSd: 1.5,
 } as const;
+
+/** Before the house's own releases say better. */
+export const USUAL_SIGNS: SignOffset = { mean: 0, sd: PRIOR.signOffsetSd };
 
 /** A quadratic is off by about a third of the drop it claims. House heuristic. */
 const MISFIT_SHARE = 0.35;
@@ -124,7 +135,12 @@ function fitWith(input: SurfaceInput, noiseSd: number): Surface {
       (cup) => noiseSd ** 2 + (around ? misfitVariance(around, cup, input.cups) : 0),
     );
     const fits = curvatures.map((curvature) =>
-      fitOne(curvature, { tasters, priorInverse, responses }),
+      fitOne(curvature, {
+        tasters,
+        priorInverse,
+        responses,
+        signs: input.signOffset ?? USUAL_SIGNS,
+      }),
     );
     surface = averaged(fits, tasters, noiseSd);
   }
@@ -175,36 +191,45 @@ interface Given {
   readonly tasters: readonly string[];
   readonly priorInverse: Matrix;
   readonly responses: readonly Response[];
+  readonly signs: SignOffset;
 }
 
 /** q = (f, x*, b_u, offsets of tasters): in this order, so that what planning needs comes first. */
 const SIGN_AT = 1 + VARIABLES;
 const OFFSETS_FROM = SIGN_AT + 1;
 
-function fitOne(curvature: Curvature, { tasters, priorInverse, responses }: Given): Fit {
+function fitOne(curvature: Curvature, { tasters, priorInverse, responses, signs }: Given): Fit {
   const size = OFFSETS_FROM + tasters.length;
-  const A = new Matrix(size, size);
-  A.set(0, 0, PRIOR.liking.sd ** -2);
-  A.setSubMatrix(priorInverse, 1, 1);
-  A.set(SIGN_AT, SIGN_AT, PRIOR.signOffsetSd ** -2);
-  for (let i = OFFSETS_FROM; i < size; i++) A.set(i, i, PRIOR.tasterSd ** -2);
-  const lnDetPrior = lnDeterminant(new CholeskyDecomposition(A));
+  const prior = new Matrix(size, size);
+  prior.set(0, 0, PRIOR.liking.sd ** -2);
+  prior.setSubMatrix(priorInverse, 1, 1);
+  prior.set(SIGN_AT, SIGN_AT, signs.sd ** -2);
+  for (let i = OFFSETS_FROM; i < size; i++) prior.set(i, i, PRIOR.tasterSd ** -2);
+  const lnDetPrior = lnDeterminant(new CholeskyDecomposition(prior));
+  // Plain rows while cups are counted in: this runs for each cup, curvature and pass.
+  const sums = prior.to2DArray();
   const b = new Array<number>(size).fill(0);
   b[0] = PRIOR.liking.mean * PRIOR.liking.sd ** -2;
+  b[SIGN_AT] = signs.mean * signs.sd ** -2;
   // q₀ᵀA₀q₀ and Σresp²/variance, whose difference from bᵀq is χ².
-  let squares = PRIOR.liking.mean * b[0];
+  let squares = PRIOR.liking.mean * b[0] + signs.mean * b[SIGN_AT];
   let lnScale = 0;
   const H = curvature.H.to2DArray();
+  const row = new Array<number>(size).fill(0);
   for (const response of responses) {
     const { variance } = response;
-    const [row, value] = rowOf(response, H, curvature.a);
-    squares += value ** 2 / variance;
+    const weight = 1 / variance;
+    const value = fillRow(row, response, H, curvature.a);
+    squares += value ** 2 * weight;
     lnScale += Math.log(2 * Math.PI * variance);
-    for (const [i, factor] of row) {
-      b[i]! += (factor * value) / variance;
-      for (const [j, other] of row) A.set(i, j, A.get(i, j) + (factor * other) / variance);
+    for (let i = 0; i < size; i++) {
+      if (row[i] === 0) continue;
+      b[i]! += row[i]! * value * weight;
+      const sum = sums[i]!;
+      for (let j = 0; j < size; j++) sum[j]! += row[i]! * row[j]! * weight;
     }
   }
+  const A = new Matrix(sums);
   const cholesky = new CholeskyDecomposition(A);
   if (!cholesky.isPositiveDefinite())
     throw new RangeError('The prior or a curvature is not positive definite.');
@@ -224,19 +249,28 @@ function fitOne(curvature: Curvature, { tasters, priorInverse, responses }: Give
   };
 }
 
-/** A response as a sparse row of q and the value it should give. */
-function rowOf(
+/** Fills the row of q that a response is of; the value it should give. */
+function fillRow(
+  row: number[],
   { x, taster, given }: Response,
   H: readonly (readonly number[])[],
   a: number,
-): [row: [number, number][], value: number] {
+): number {
+  row.fill(0);
   if (taster === null) {
-    const along = SIGN_DIRECTION.map((d, j): [number, number] => [1 + j, a * d]);
-    return [[...along, [SIGN_AT, 1]], given + a * dot(SIGN_DIRECTION, x)];
+    for (let j = 0; j < VARIABLES; j++) row[1 + j] = a * SIGN_DIRECTION[j]!;
+    row[SIGN_AT] = 1;
+    return given + a * dot(SIGN_DIRECTION, x);
   }
-  const pulls = H.map((row) => dot(row, x));
-  const row = pulls.map((pull, j): [number, number] => [1 + j, pull]);
-  return [[[0, 1], ...row, [OFFSETS_FROM + taster, 1]], given + 0.5 * dot(pulls, x)];
+  row[0] = 1;
+  row[OFFSETS_FROM + taster] = 1;
+  let bent = 0;
+  for (let j = 0; j < VARIABLES; j++) {
+    const pull = dot(H[j]!, x);
+    row[1 + j] = pull;
+    bent += pull * x[j]!;
+  }
+  return given + 0.5 * bent;
 }
 
 function averaged(all: readonly Fit[], tasters: readonly string[], noiseSd: number): Surface {
@@ -269,7 +303,7 @@ function averaged(all: readonly Fit[], tasters: readonly string[], noiseSd: numb
     tasters: Object.fromEntries(
       tasters.map((taster, i) => [taster, weighted(({ offsets }) => offsets[i]!)]),
     ),
-    signOffset: weighted(({ signOffset }) => signOffset),
+    signOffset: signsOf(fits),
     // L = ½Σw·tr(H(V + δδᵀ)).
     expectedLeft: weighted(
       ({ H, best, covariance: own }) => 0.5 * traceOf(H, Matrix.add(own, outer(best, optimum))),
@@ -277,6 +311,17 @@ function averaged(all: readonly Fit[], tasters: readonly string[], noiseSd: numb
     noiseSd,
     warnings: optimum.some((value) => Math.abs(value) > BOX) ? ['edge'] : [],
   };
+}
+
+/** Mean and spread of b_u over the curvatures. */
+function signsOf(fits: readonly Fit[]): SignOffset {
+  const mean = fits.reduce((sum, { share, signOffset }) => sum + share * signOffset, 0);
+  const variance = fits.reduce(
+    (sum, { share, signOffset, joint }) =>
+      sum + share * (joint.get(SIGN_AT, SIGN_AT) + (signOffset - mean) ** 2),
+    0,
+  );
+  return { mean, sd: Math.sqrt(variance) };
 }
 
 /** (a − b)(a − b)ᵀ. */

@@ -83,3 +83,6 @@ CREATE TABLE taste_site (
   -- NULL where the cups leave a direction open that the recipe tells.
   site TEXT CHECK (site IS NULL OR json_valid(site))
 ) STRICT;
+
+-- A coffee may have a second recipe for milk drinks, on the same grinder and bench.
+ALTER TABLE recipe_draft ADD COLUMN drink TEXT NOT NULL DEFAULT 'straight' CHECK (drink IN ('straight', 'milk'));

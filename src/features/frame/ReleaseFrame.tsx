@@ -314,6 +314,7 @@ function Bar({ view, saysNext }: { view: ReleaseView; saysNext: boolean }) {
     <PlateBar className="screen-only">
       {massFigure(doseG)} → {mass(yieldG)} in {timeS.join('-')} s {CLOCK_LABELS[clock]},{' '}
       {temperature(temperatureC)}
+      {draft.drink === 'milk' && ', for milk drinks'}
       {saysNext && last && <strong>{headOf(advice)}</strong>}
     </PlateBar>
   );
@@ -332,7 +333,7 @@ function BenchSide({ view, hasNext }: { view: ReleaseView; hasNext: boolean }) {
     <>
       <WidePlate>
         <Plate
-          state={PLATE_STATES[advice.status] ?? 'On the bench'}
+          state={`${PLATE_STATES[advice.status] ?? 'On the bench'}${draft.drink === 'milk' ? ', for milk drinks' : ''}`}
           note={publicWords(view)}
           recipe={{
             ...recipe,

@@ -26,6 +26,7 @@ function openStage(house: ViewedHouse, role: Role = 'lead') {
     <PublishStage
       releaseId={house.releaseId}
       draftId={view.bench!.draft.id}
+      isForMilk={false}
       body={body}
       words={words}
       readiness={readinessOf(view)}

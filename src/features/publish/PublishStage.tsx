@@ -16,7 +16,7 @@ import { useCommand } from '@/ui/useCommand';
 import { useDraft } from '@/ui/useDraft';
 import { useTextForm } from '@/ui/useTextForm';
 import { CardBody } from './CardBody';
-import { changedLabel, lackingOf, WORD_LABELS } from './check';
+import { changedLabel, FOR_MILK_WORDS, lackingOf, WORD_LABELS } from './check';
 import { ConfirmPublish } from './ConfirmPublish';
 import { Differences } from './Differences';
 import type { PublishWords } from './document';
@@ -59,6 +59,8 @@ const SHOWN = ['right', 'short', 'long', 'whatChanged', 'confirmed', 'tasted', '
 export interface PublishStageProps {
   readonly releaseId: string;
   readonly draftId: string | null;
+  /** The recipe on the bench is the one for milk drinks. */
+  readonly isForMilk: boolean;
   /** The body publishing now would make; null without a recipe on the bench. */
   readonly body: RecipeBody | null;
   readonly words: PublishWords;
@@ -97,7 +99,11 @@ export function PublishStage(props: PublishStageProps) {
       {address && versions[0] && (
         <Published releaseId={releaseId} address={address} version={versions[0]} />
       )}
-      {isLead ? (
+      {props.isForMilk ? (
+        <Notice role="status">
+          {FOR_MILK_WORDS} <Link href={`/releases/${releaseId}/taste`}>To Taste</Link>
+        </Notice>
+      ) : isLead ? (
         <PublishForm {...props} body={body} draftId={draftId} key={body.version} />
       ) : (
         <>

@@ -16,7 +16,7 @@ import {
 } from '@/data/publications';
 import { readRelease } from '@/views/release';
 import { makeDocument, recipeBodySchema, writeDocument } from '@/formats/recipe/document';
-import { lackingOf, WORD_LABELS } from './check';
+import { FOR_MILK_WORDS, lackingOf, WORD_LABELS } from './check';
 import { readDocument } from '@/formats/recipe/readers';
 import { publishedBody } from './document';
 import { GATE_LABELS } from './gateLabels';
@@ -52,6 +52,7 @@ export const publish = defineCommand({
         'draftId',
         'The recipe on the bench changed after this preview. Reload the page and look at it again.',
       );
+    if (view.bench.draft.drink === 'milk') throw userFault('refused', 'draftId', FOR_MILK_WORDS);
     const readiness = readinessOf(view);
     const lacking = lackingOf(words, view.versions[0]?.number ?? null, readiness, passed);
     if (lacking.length > 0) throw new UserFault('badInput', lacking);

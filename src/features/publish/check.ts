@@ -11,6 +11,10 @@ export const WORD_LABELS = {
   long: 'When long, and what to do',
 } as const;
 
+/** The card carries one recipe: the straight one. */
+export const FOR_MILK_WORDS =
+  'The recipe on the bench is for milk drinks, and the card carries the straight one. Go to the straight recipe at Taste, then publish.';
+
 /** The label of what changed against the version before. */
 export const changedLabel = (version: number) => `What changed from version ${version}, and why`;
 

@@ -1,7 +1,7 @@
 'use client';
 
 import { dayWords } from '@/core/dayWords';
-import { STYLE_LABELS } from '@/core/vocabulary';
+import { DRINK_LABELS, STYLE_LABELS } from '@/core/vocabulary';
 import { Button } from '@/ui/Button';
 import { Faults } from '@/ui/Faults';
 import { useMay, useUnits } from '@/ui/person';
@@ -32,6 +32,7 @@ export function OpenRecipes({
           <TableHead
             columns={[
               { words: 'Style' },
+              { words: 'For' },
               { words: 'Setup' },
               'Batch of',
               'Recipe',
@@ -41,9 +42,10 @@ export function OpenRecipes({
             ]}
           />
           <tbody>
-            {open.map(({ draftId, style, setupName, roastDate, recipe, isOnBench }) => (
+            {open.map(({ draftId, style, drink, setupName, roastDate, recipe, isOnBench }) => (
               <tr key={draftId}>
                 <td className="words">{STYLE_LABELS[style]}</td>
+                <td className="words">{DRINK_LABELS[drink]}</td>
                 <td className="words">{setupName}</td>
                 <td>{dayWords(roastDate)}</td>
                 <td>
@@ -58,7 +60,7 @@ export function OpenRecipes({
                     isLead && (
                       <Button
                         isPending={isBusy}
-                        aria-label={`Use the ${STYLE_LABELS[style].toLowerCase()} recipe on ${setupName}`}
+                        aria-label={`Use the ${STYLE_LABELS[style].toLowerCase()} recipe ${drink === 'milk' ? 'for milk drinks ' : ''}on ${setupName}`}
                         onPress={() => void submit('useRecipe', { releaseId, draftId })}
                       >
                         Use this recipe

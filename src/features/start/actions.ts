@@ -6,7 +6,7 @@ import { entryShape } from '@/core/entity/entry';
 import { RECIPE } from '@/core/entity/recipe';
 import { dialRangeWords, dialWords } from '@/core/grinder/notation';
 import { oneOf, text } from '@/core/schema/fields';
-import { STYLES, STYLE_LABELS } from '@/core/vocabulary';
+import { STYLES, STYLE_LABELS, type Drink } from '@/core/vocabulary';
 import { defineCommand, personOf } from '@/data/command';
 import {
   ensureDialIn,
@@ -28,6 +28,7 @@ const acceptInput = z.strictObject({
   temperatureSchool: draftEntry.temperatureSchool,
   ...entryShape(RECIPE),
   programme: text('Programme', 'name'),
+  drink: draftEntry.drink,
   startDial: draftEntry.startDial,
   why: draftEntry.why,
   /** What the lead set otherwise than proposed, in words. */
@@ -70,11 +71,13 @@ export const acceptRecipe = defineCommand({
     putOnBench(db, input.releaseId, id);
     return {
       releaseId: input.releaseId,
-      words: `put a ${STYLE_LABELS[input.style].toLowerCase()} recipe on the bench, ${input.doseG} → ${input.yieldG} g${overruleWords(overruled, input.why)}`,
+      words: `put a ${STYLE_LABELS[input.style].toLowerCase()} recipe${forWords(input.drink)} on the bench, ${input.doseG} → ${input.yieldG} g${overruleWords(overruled, input.why)}`,
       result: { draftId: id },
     };
   },
 });
+
+const forWords = (drink: Drink) => (drink === 'milk' ? ' for milk drinks' : '');
 
 /** Overruling the model is recorded with its reason. */
 function overruleWords(overruled: readonly string[], why: string): string {
@@ -97,7 +100,7 @@ export const useRecipe = defineCommand({
     putOnBench(db, releaseId, draftId);
     return {
       releaseId,
-      words: `went on with the ${STYLE_LABELS[draft.style].toLowerCase()} recipe, ${draft.recipe.doseG} → ${draft.recipe.yieldG} g`,
+      words: `went on with the ${STYLE_LABELS[draft.style].toLowerCase()} recipe${forWords(draft.drink)}, ${draft.recipe.doseG} → ${draft.recipe.yieldG} g`,
       result: {},
     };
   },

@@ -103,7 +103,11 @@ export function CupSheet({
   const { promisedNotes } = view.release;
   const initial: CupText = corrected
     ? cupTextOf(corrected, promisedNotes, shot.tdsPct)
-    : { ...EMPTY_CUP, tdsPct: shot.tdsPct === undefined ? '' : String(shot.tdsPct) };
+    : {
+        ...EMPTY_CUP,
+        serving: bench.draft.drink,
+        tdsPct: shot.tdsPct === undefined ? '' : String(shot.tdsPct),
+      };
   const { text, change, bind } = useTextForm(initial, faultOf);
   const draft = useDraft(`cup ${shot.id} ${corrected?.id ?? 'new'}`, {
     value: text,
@@ -202,9 +206,9 @@ export function CupSheet({
 
 /** Milk is another judgement: it moves no straight recipe. */
 const MILK_WORDS = {
-  milk: 'In milk a recipe may need more punch: judge it apart. This sheet moves no straight recipe. Milk is an allergen.',
+  milk: 'In milk a recipe may need more punch: judge it apart. This sheet moves the recipe for milk drinks alone. Milk is an allergen.',
   plantMilk:
-    'Plant milks push acidity up: a cup that is round straight may be sharp here. Judge it apart; this sheet moves no straight recipe. Nut and soy are allergens.',
+    'Plant milks push acidity up: a cup that is round straight may be sharp here. Judge it apart; this sheet moves the recipe for milk drinks alone. Nut and soy are allergens.',
 } as const;
 
 function Verdict({

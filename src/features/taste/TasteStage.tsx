@@ -12,11 +12,13 @@ import { Hidden, SectionTitle, StageTitle } from '@/ui/type';
 import type { BestView } from '@/views/best';
 import type { TasterToday } from '@/views/palate';
 import type { PlanePoint } from '@/views/plane';
+import type { OpenRecipe } from '@/views/start';
 import { Best } from './Best';
 import { CupSheet } from './CupSheet';
 import type { FlightLine } from '@/views/flight';
 import type { FlightRecipe } from '@/views/flightRecipes';
 import { Flights } from './flights/Flights';
+import { MilkRecipe } from './MilkRecipe';
 import { Palates } from './Palates';
 import { Plane } from './Plane';
 import type { Region } from './planeRegion';
@@ -37,6 +39,8 @@ interface TasteStageProps {
   readonly flights: readonly FlightLine[];
   /** What a flight can compare. */
   readonly recipes: readonly FlightRecipe[];
+  /** Recipes of the release one can go on with. */
+  readonly open: readonly OpenRecipe[];
   /** Who tasted how much today. */
   readonly tasters: readonly TasterToday[];
   /** Shots caught in several cups, by id. */
@@ -69,6 +73,7 @@ function Tasting({
   best,
   flights,
   recipes,
+  open,
   tasters,
   plane,
   staged,
@@ -139,6 +144,7 @@ function Tasting({
         next={best?.next ?? []}
       />
       {best && <Best best={best} bench={bench} releaseId={view.release.id} />}
+      <MilkRecipe bench={bench} releaseId={view.release.id} open={open} />
       <Plane {...plane} />
       <section>
         <SectionTitle>Tasted so far</SectionTitle>

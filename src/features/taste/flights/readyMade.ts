@@ -42,13 +42,13 @@ const LADDER = { temperatureC: 2, ratio: 0.25, dialSteps: 2 } as const;
 const HALF_WINDOW_S = 2;
 
 export function armOf(
-  { pull }: FlightRecipe,
+  { pull, drink }: FlightRecipe,
   label: string,
   changed: Partial<ArmText> = {},
 ): ArmText {
   return {
     label,
-    serving: 'straight',
+    serving: drink,
     draftId: pull.draftId,
     doseG: String(pull.doseG),
     yieldG: String(pull.yieldG),
@@ -88,7 +88,7 @@ export function readyMades(
   if (!bench) return [];
   const { pull } = bench;
   const ours = armOf(bench, 'Our recipe');
-  const older = others.find(({ style }) => style === bench.style);
+  const older = others.find(({ style, drink }) => style === bench.style && drink === bench.drink);
   const otherStyle = others.find(({ style }) => style !== bench.style);
   const made: (ReadyMade | null)[] = [
     next.length < 2
@@ -181,7 +181,7 @@ export function readyMades(
       name: 'Straight against milk',
       test: 'scored',
       arms: [
-        { ...ours, label: 'Straight' },
+        { ...ours, label: 'Straight', serving: 'straight' },
         { ...ours, label: 'In milk', serving: 'milk' },
       ],
     },

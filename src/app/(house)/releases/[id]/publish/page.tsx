@@ -47,6 +47,7 @@ export default async function PublishPage({ params, searchParams }: Props) {
     <PublishStage
       releaseId={release.id}
       draftId={bench?.draft.id ?? null}
+      isForMilk={bench?.draft.drink === 'milk'}
       body={body}
       words={words}
       readiness={readinessOf(view)}

@@ -2,6 +2,7 @@ import type { HouseValues } from '@/core/entity/house';
 import { database } from '@/data/database';
 import { loadHouse, loadRelease } from '@/features/frame/load';
 import { TasteStage } from '@/features/taste/TasteStage';
+import { allSetups } from '@/data/setups';
 import { stagedOf } from '@/data/staged';
 import { readBest } from '@/views/best';
 import { readFlights } from '@/views/flight';
@@ -9,6 +10,7 @@ import { readFlightRecipes } from '@/views/flightRecipes';
 import { prepareModel } from '@/views/houseModel';
 import { readPalates } from '@/views/palate';
 import { readPlane } from '@/views/plane';
+import { openRecipes } from '@/views/start';
 
 export const metadata = { title: 'Taste' };
 
@@ -23,6 +25,7 @@ export default async function TastePage({ params }: { params: Promise<{ id: stri
       best={readBest(db, house, view)}
       flights={readFlights(db, view.release.id)}
       recipes={readFlightRecipes(db, view)}
+      open={openRecipes(db, view, [...allSetups(db).values()])}
       tasters={readPalates(db, view.today)}
       staged={Object.fromEntries(
         stagedOf(

@@ -1,0 +1,100 @@
+/** What a made-up house's past releases teach: each was tasted in nine recipes before it was published. */
+import { featuresOf } from '@/core/coffee/features';
+import { designRow } from '@/core/start/design';
+import { outputOf, type PastRelease } from '@/core/start/fit';
+import {
+  byJointOutput,
+  JOINT_OUTPUTS,
+  learnJoint,
+  predictJoint,
+  siteOfRecipe,
+  type JointModel,
+  type JointSite,
+} from '@/core/start/joint';
+import { priorFor } from '@/core/start/priors';
+import { STEP } from '@/core/trials/coding';
+import { houseSigns, signMessageOf, type SignMessage } from '@/core/trials/signs';
+import { fitSurface, siteOf } from '@/core/trials/surface';
+import { around, type Coffee } from './coffee';
+import { byPlan, type Knowing, type Tried } from './ways';
+
+const RULES = byJointOutput((output) => priorFor(output, 'both'));
+const RECIPES = 9;
+
+export interface Past {
+  readonly row: readonly number[];
+  readonly coffee: Coffee;
+  /** Its number, for the particles of its surface. */
+  readonly release: number;
+}
+
+export const rowOf = ({ release, style }: PastRelease) => designRow(featuresOf(release), style);
+
+/** A release's best point, absolute coded. */
+export const bestOf = (past: PastRelease): number[] =>
+  JOINT_OUTPUTS.map((output) => outputOf(past, output)! / STEP[output]);
+
+export interface Taught {
+  /** From cups, each release fitted around what the earlier ones say. */
+  readonly sites: readonly JointSite[];
+  readonly signs: readonly SignMessage[];
+  /** The recipe each was published with, without its cups. */
+  readonly recipes: readonly JointSite[];
+  readonly tried: readonly Tried[];
+  /** What was expected of each when it came. */
+  readonly expected: readonly Knowing[];
+}
+
+export function taughtBy(pasts: readonly Past[]): Taught {
+  const sites: JointSite[] = [];
+  const signs: SignMessage[] = [];
+  const recipes: JointSite[] = [];
+  const tried: Tried[] = [];
+  const expected: Knowing[] = [];
+  for (const { row, coffee, release } of pasts) {
+    const known = knowingOf(modelOf(sites), row, signs);
+    const trial = byPlan(coffee, known, { release, recipes: RECIPES, isJudged: false });
+    const { site, message, optimum } = refitted(trial, known, release);
+    sites.push({ ...site, row });
+    if (message) signs.push(message);
+    recipes.push({ ...siteOfRecipe(optimum), row });
+    tried.push(trial);
+    expected.push(known);
+  }
+  return { sites, signs, recipes, tried, expected };
+}
+
+export const modelOf = (sites: readonly JointSite[]): JointModel =>
+  learnJoint({ sites, rules: RULES });
+
+export const knowingOf = (
+  model: JointModel,
+  row: readonly number[],
+  signs: readonly SignMessage[],
+  without?: JointSite,
+): Knowing => ({ ...predictJoint(model, row, without), signs: houseSigns(signs) });
+
+/** A trial's cups fitted around what is known, and what they teach beyond it. */
+function refitted(trial: Tried, { mean, covariance, signs }: Knowing, release: number) {
+  const surface = fitSurface({
+    cups: trial.cups.map(({ X, ...cup }) => ({ ...cup, x: around(X, mean) })),
+    prior: covariance,
+    release,
+    signOffset: signs,
+  });
+  return {
+    site: siteOf(surface, covariance, mean),
+    message: signMessageOf(surface, signs),
+    optimum: surface.optimum.map((value, j) => value + mean[j]!),
+  };
+}
+
+/** The second sweep: each release fitted again around what all others say. */
+export function sweptAgain(pasts: readonly Past[], { sites, signs, tried }: Taught): JointSite[] {
+  const model = modelOf(sites);
+  return pasts.map(({ row, release }, i) => {
+    const others = signs.filter((_, k) => k !== i);
+    const known = knowingOf(model, row, others, sites[i]);
+    return { ...refitted(tried[i]!, known, release).site, row };
+  });
+}
