@@ -41,6 +41,7 @@ import {
 } from '@/features/taste/flights/plan';
 import { answerFlight, joinFlight, tasteBlind } from '@/features/taste/flights/sheets';
 import { noteStages } from '@/features/taste/noteStages';
+import { saveTrial } from '@/features/taste/saveTrial';
 
 export const commands: ReadonlyMap<string, Command> = new Map(
   [
@@ -76,6 +77,7 @@ export const commands: ReadonlyMap<string, Command> = new Map(
     removeTasting,
     restoreTasting,
     noteStages,
+    saveTrial,
     planFlight,
     changeFlight,
     pourCup,

@@ -67,6 +67,7 @@ export const LIMITS = {
   holdsTemperatureC: { label: 'Taste holds within, temperature', unit: '°C', min: 0, max: 20 },
   holdsTimeS: { label: 'Taste holds within, time', unit: 's', min: 0, max: 90 },
   costPoints: { label: 'What cafés lose by being off', unit: '', min: 0, max: 10 },
+  trialRecipes: { label: 'Recipes to taste at most', unit: '', min: 1, max: 60 },
   places: { label: 'Tasters', unit: '', min: 1, max: 30 },
   openHours: { label: 'Open for', unit: 'h', min: 1, max: 72 },
   backupDays: { label: 'Daily backups kept', unit: '', min: 1, max: 60 },

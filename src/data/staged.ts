@@ -15,13 +15,14 @@ export function stagedOf(db: Db, shotIds: readonly string[]): ReadonlyMap<string
     db,
     `SELECT shot_id AS shotId, cups, likeness FROM staged_shot WHERE shot_id IN ${IDS}`,
     JSON.stringify(shotIds),
-  ) as { shotId: string; cups: string; likeness: Likeness | null }[];
-  return new Map(
-    rows.map(({ shotId, cups, likeness }) => [
-      shotId,
-      { cups: JSON.parse(cups) as StagedCup[], likeness },
-    ]),
-  );
+  ) as { shotId: string }[];
+  return new Map(rows.map((row) => [row.shotId, stagedFrom(row)]));
+}
+
+/** Of a row with its cups and likeness. */
+export function stagedFrom(row: unknown): StagedShot {
+  const { cups, likeness } = row as { cups: string; likeness: Likeness | null };
+  return { cups: JSON.parse(cups) as StagedCup[], likeness };
 }
 
 /** What was noted before is replaced; no cups is none noted. */

@@ -7,16 +7,19 @@ import { predictJoint } from '@/core/start/joint';
 import { expectedSigns, type Expected, type TasteModel } from '@/core/start/learnTaste';
 import { bestRecipe, firstCupPoints, type BestRecipe } from '@/core/trials/bestRecipe';
 import { placeAt, type Place } from '@/core/trials/coding';
+import { roomOf, type Room } from '@/core/trials/room';
 import { settableG } from '@/core/trials/settable';
 import { cupsOfShots } from '@/core/trials/shotCups';
 import { METRIC } from '@/core/units';
 import type { BrewStyle, TemperatureSchool } from '@/core/vocabulary';
 import type { Db } from '@/data/database';
 import type { House } from '@/data/house';
+import { findTrial, type StoredTrial } from '@/data/trials';
 import { kept } from '@/data/kept';
 import { MODEL_RESTS_ON, readHouseModel } from './houseModel';
 import { askedOf, learntFor, type Bench, type ReleaseView } from './release';
 import { numberOf } from './tasteSites';
+import { boundsOf, readAim, type Aim } from './trial';
 
 /** A cup to pull next, and where its grinder should stand for its time. */
 export interface NextCup extends Place {
@@ -25,6 +28,12 @@ export interface NextCup extends Place {
 }
 
 export interface BestView extends Omit<BestRecipe, 'next' | 'offsets'> {
+  /** What the trial may change and take, as somebody said it. */
+  readonly trial: StoredTrial;
+  readonly room: Room;
+  /** Of the batch; null where nobody said how much was set aside. */
+  readonly leftG: number | null;
+  readonly aim: Aim | null;
   /** Points each taster scores above the others, who scores highest first. */
   readonly apart: readonly { readonly name: string; readonly points: number }[];
   readonly next: readonly NextCup[];
@@ -41,7 +50,11 @@ export function readBest(db: Db, house: House, view: ReleaseView): BestView | nu
   const key = `${release.id} ${bench.draft.id} ${view.today}`;
   return kept(
     db,
-    { name: 'best recipe', restsOn: [...MODEL_RESTS_ON, 'site', 'shot', 'tasting'], key },
+    {
+      name: 'best recipe',
+      restsOn: [...MODEL_RESTS_ON, 'site', 'shot', 'tasting', 'flight', 'trial'],
+      key,
+    },
     () => {
       const { expected, releases } = expectationOf(db, house, {
         facts: view.facts,
@@ -52,27 +65,43 @@ export function readBest(db: Db, house: House, view: ReleaseView): BestView | nu
       const { mean, covariance, signs } = expected;
       const stretch = referenceStretch(bench.setup.basket);
       const centre = placeAt({ ratio: 1, temperatureC: 0, timeS: 1 }, mean);
+      const trial = findTrial(db, release.id);
+      const { doseG } = recipe;
+      const cups = cupsOfShots(bench.shots, recipe, view.batch.roast.level ?? 0, drink);
+      const { leftG } = view.batch;
       const best = bestRecipe({
+        bounds: boundsOf(trial, doseG),
         centre: { ...centre, timeS: centre.timeS * stretch },
         prior: covariance,
         signOffset: signs,
-        cups: cupsOfShots(bench.shots, recipe, view.batch.roast.level ?? 0, drink),
-        doseG: recipe.doseG,
+        cups,
+        doseG,
         release: numberOf(release.id),
         fixedTemperatureC: bench.setup.machine.settableTemperature
           ? undefined
           : recipe.temperatureC,
       });
-      const { doseG } = recipe;
       const dialOf = dialFor({
         ...askedOf(bench, METRIC),
         ...learntFor(db, house, { ...view, ...bench, release }),
       });
-      const { offsets, ...shown } = best;
+      const { offsets, next, ...shown } = best;
+      const room = roomOf({
+        ...trial,
+        doseG,
+        retentionG: bench.setup.grinder.retentionG,
+        recipes: best.recipes,
+        leftG,
+      });
       return {
         ...shown,
+        trial,
+        room,
+        leftG,
+        aim: readAim(db, release.id, offsets),
         apart: apartOf(offsets, bench),
-        next: best.next.map((place) => {
+        // The most useful first: with less coffee the flight is shorter.
+        next: next.slice(0, room.flight).map((place) => {
           const yieldG = settableG(place.ratio * doseG);
           return { ...place, yieldG, dial: dialOf({ ...place, doseG, yieldG }) };
         }),

@@ -4,6 +4,7 @@ import { learn, outputOf } from '@/core/start/fit';
 import { OUTPUTS, type Output } from '@/core/start/priors';
 import { roundTo } from '@/core/start/pushed';
 import { groupBy } from '@/core/patterns/groupBy';
+import { notesFound, type NoteFound } from '@/core/patterns/notes';
 import { meanOf, type MeanOf } from '@/core/patterns/summary';
 import {
   TONGUE,
@@ -11,7 +12,7 @@ import {
   type TongueEffects,
   type TongueScale,
 } from '@/core/patterns/tongue';
-import type { Process } from '@/core/vocabulary';
+import { PROCESS_LABELS, type Process } from '@/core/vocabulary';
 import type { Db } from '@/data/database';
 import type { DecidedRecipe } from './history';
 import type { House } from '@/data/house';
@@ -70,6 +71,14 @@ export interface PatternsView {
   readonly dialIns: Newest<CostPoint>;
   readonly cups: readonly CupGroup[];
   readonly tongue: readonly TongueRow[];
+  /** At most so many notes as a page shows, or all. */
+  readonly notes: readonly NoteRow[];
+}
+
+/** A note, and the coffees it was found in most often. */
+export interface NoteRow extends Omit<NoteFound, 'releaseIds'> {
+  readonly coffees: number;
+  readonly found: readonly { readonly releaseId: string; readonly name: string }[];
 }
 
 /** What moves one scale of the cup sheet, and the coffees that tell most of it. */
@@ -84,6 +93,8 @@ export interface TongueRow {
 const MOST_TELLING = 3;
 
 const MOST_NOTES = 4;
+/** Notes a page shows; the export has them all. */
+const MOST_NOTE_ROWS = 15;
 
 /** More points than this are no picture; the export has them all. */
 export const MOST_POINTS = 200;
@@ -155,6 +166,7 @@ function patternsOf(db: Db, house: House, filters: Filters, most: number): Patte
     dialIns: newestOf(dialIns, most),
     cups: cupGroups(cups),
     tongue: tongueOf(cups),
+    notes: noteRows(cups, most),
   };
 }
 
@@ -170,6 +182,44 @@ function tongueOf(cups: readonly Cup[]): TongueRow[] {
       .map((releaseId) => ({ releaseId, name: nameOf.get(releaseId)! }));
     return [{ scale, byLever, cups: count, coffees: releaseIds.length, telling }];
   });
+}
+
+function noteRows(cups: readonly Cup[], most: number): NoteRow[] {
+  const nameOf = new Map(cups.map(({ releaseId, name }) => [releaseId, name]));
+  const all = notesFound(cups.map((cup) => ({ ...cup, groups: groupsOf(cup) })));
+  return all
+    .slice(0, Number.isFinite(most) ? MOST_NOTE_ROWS : Infinity)
+    .map(({ releaseIds, ...row }) => ({
+      ...row,
+      coffees: releaseIds.length,
+      found: releaseIds
+        .slice(0, MOST_TELLING)
+        .map((releaseId) => ({ releaseId, name: nameOf.get(releaseId)! })),
+    }));
+}
+
+/** Rest days at which a coffee is called young or old here. House heuristic. */
+const [YOUNG, OLD] = [10, 21];
+
+/** Where a cup belongs, in words. */
+function groupsOf({ processes, varieties, roastLevel, restDays }: Cup): string[] {
+  const rest =
+    restDays === null
+      ? []
+      : [
+          restDays < YOUNG
+            ? `before day ${YOUNG}`
+            : restDays > OLD
+              ? `after day ${OLD}`
+              : `day ${YOUNG}-${OLD}`,
+        ];
+  const roast = bandOf(roastLevel);
+  return [
+    ...processes.map((process) => PROCESS_LABELS[process].toLowerCase()),
+    ...varieties.filter((variety) => variety !== ''),
+    ...(roast === 'unknown' ? [] : [`${roast} roasts`]),
+    ...rest,
+  ];
 }
 
 function aboutDecided(recipe: DecidedRecipe): About {

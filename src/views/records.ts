@@ -53,6 +53,8 @@ export interface Cup extends About {
   readonly liking: number | undefined;
   readonly promised: readonly string[];
   readonly found: readonly string[];
+  /** Of the batch when it was pulled; null where its shot is gone. */
+  readonly restDays: number | null;
   /** Where it was pulled, of a straight cup: for what moves the tongue. */
   readonly placed: PlacedCup | null;
 }
@@ -221,6 +223,7 @@ function readDialIn(
       liking: tasting.scales.liking,
       promised: release.promisedNotes,
       found: tasting.notesFound,
+      restDays: shotOf.get(tasting.shotId)?.restDays ?? null,
       placed: placedOf(release.id, tasting, shotOf.get(tasting.shotId)),
     })),
   };

@@ -47,6 +47,7 @@ const TOPIC_OF: Readonly<Record<string, Topic>> = {
   tasting: 'tasting',
   staged_shot: 'tasting',
   flight: 'flight',
+  trial: 'trial',
   flight_cup: 'flight',
   flight_taster: 'flight',
   flight_sheet: 'flight',
@@ -165,6 +166,7 @@ it('every command raises the epochs of all it changed', () => {
   honest('removeTasting', { tastingId });
   honest('restoreTasting', { tastingId });
   honest('noteStages', { shotId, cups: [{ massG: 12, taste: 'sweet' }], likeness: 'middle' });
+  honest('saveTrial', { releaseId, rowVersion: 0, bounds: { yieldFromG: 30, mostRecipes: 9 } });
   const { timeS: window, temperatureC, yieldG, doseG } = RECIPE;
   const pull = { draftId, doseG, yieldG, temperatureC, timeS: window, clock: 'pump', dial: 12 };
   const arm = (label: string) => ({ label, serving: 'straight', pull });

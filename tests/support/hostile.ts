@@ -183,6 +183,14 @@ export function validInputs(
         tdsPct: 9,
       },
     ],
+    [
+      'saveTrial',
+      {
+        releaseId,
+        rowVersion: 0,
+        bounds: { yieldFromG: 30, yieldToG: 45, timeFromS: 22, mostRecipes: 9, keepG: 250 },
+      },
+    ],
     ['noteStages', { shotId, cups: [{ massG: 12, tdsPct: 12, taste: 'sour' }], likeness: 'first' }],
     [
       'planFlight',

@@ -10,6 +10,7 @@ import type { Sent, TypedFigure } from '../entity/field';
 import type { RECIPE } from '../entity/recipe';
 import type { RELEASE } from '../entity/release';
 import type { SHOT } from '../entity/shot';
+import type { TRIAL } from '../entity/trial';
 import type { Trace } from '../trace/schema';
 import type { Topic } from './topics';
 
@@ -170,7 +171,8 @@ export interface Commands {
   undoEdit: { asks: { readonly editId: string }; answers: Nothing };
   acceptRecipe: {
     asks: Omit<Sent<typeof RECIPE>, 'steps'> &
-      Sent<Pick<typeof DRAFT, 'temperatureSchool' | 'startDial' | 'why'>> & {
+      Sent<Pick<typeof DRAFT, 'temperatureSchool' | 'startDial' | 'why'>> &
+      Partial<Sent<Pick<typeof DRAFT, 'drink'>>> & {
         readonly releaseId: string;
         readonly batchId: string;
         readonly setupId: string | undefined;
@@ -228,10 +230,19 @@ export interface Commands {
       readonly shotId: string;
       readonly cups: readonly {
         readonly massG: number;
-        readonly tdsPct?: number;
-        readonly taste?: string;
+        readonly tdsPct?: number | undefined;
+        readonly taste?: string | undefined;
       }[];
       readonly likeness?: string;
+    };
+    answers: Nothing;
+  };
+  /** What the trial of a release may change, and what it may take. */
+  saveTrial: {
+    asks: {
+      readonly releaseId: string;
+      readonly rowVersion: number;
+      readonly bounds: Sent<typeof TRIAL>;
     };
     answers: Nothing;
   };
@@ -368,6 +379,7 @@ export const CHANGES: { readonly [K in CommandKind]: readonly Topic[] } = {
   removeTasting: ['tasting'],
   restoreTasting: ['tasting'],
   noteStages: ['tasting'],
+  saveTrial: ['trial'],
   planFlight: ['flight'],
   changeFlight: ['flight'],
   pourCup: ['flight'],

@@ -12,6 +12,8 @@ export const TOPICS = [
   'decidedShot',
   'tasting',
   'flight',
+  /** What a trial may change and take. */
+  'trial',
   'publication',
   /** What cups taught: changed by what is worked out after a command. */
   'site',

@@ -4,6 +4,7 @@
  * parts it puts together are.
  */
 import type { Matrix } from 'ml-matrix';
+import { LIMITS } from '../limits';
 import { RATIO_LIMIT, TEMPERATURE_LIMIT_C } from '../start/proposalLimits';
 import { curvatureParticles } from './curvature';
 import { codedFrom, placeAt, STEP, type Coded, type Place } from './coding';
@@ -13,7 +14,9 @@ import { robustOptimum, toleranceAt, type CafeSpread } from './robust';
 import {
   BOX,
   fitSurface,
+  likingAt,
   traceOf,
+  type Likely,
   type Limits,
   type SignOffset,
   type SurfaceWarning,
@@ -35,10 +38,17 @@ export interface BestInput {
   readonly release?: number;
   /** Where the signs of this house stand. */
   readonly signOffset?: SignOffset | undefined;
+  /** What the trial may change, where somebody said so. */
+  readonly bounds?: Bounds | undefined;
   /** Of a machine whose temperature cannot be set. */
   readonly fixedTemperatureC?: number | undefined;
   readonly spread?: CafeSpread;
 }
+
+/** The least and the most of each variable; an end nobody said is open. */
+export type Bounds = {
+  readonly [K in keyof Place]?: readonly [least: number | undefined, most: number | undefined];
+};
 
 type Range = readonly [number, number];
 
@@ -55,6 +65,8 @@ export interface BestRecipe {
     readonly timeS: number;
   };
   readonly expectedLeft: number;
+  /** Liking of its best cup, the tasters' own use of the scale taken out. */
+  readonly bestLiking: Likely;
   readonly cups: number;
   /** Different recipes among them. */
   readonly recipes: number;
@@ -121,13 +133,15 @@ export function bestRecipe(input: BestInput): BestRecipe {
       timeS: robust.timeS * (1 - Math.exp(-STEP.lnTimeS * lnTime)),
     },
     expectedLeft: surface.expectedLeft,
+    bestLiking: likingAt(surface, surface.optimum),
     cups: cups.length,
     recipes,
     tasters,
     offsets: surface.tasters,
-    next: planFlight(surface, { tasters: Math.max(1, tasters), limits }).map((cup) =>
-      placeAt(centre, cup.x),
-    ),
+    next: planFlight(surface, {
+      tasters: Math.max(1, tasters),
+      limits,
+    }).map((cup) => placeAt(centre, cup.x)),
     isEnough: isEnough(surface, recipes),
     warnings: surface.warnings,
     drawing: {
@@ -143,10 +157,14 @@ export function bestRecipe(input: BestInput): BestRecipe {
   };
 }
 
-/** The box of a trial, as far as anything is proposed in it; a fixed temperature is the only one. */
-function limitsOf({ centre, fixedTemperatureC }: BestInput): Limits {
-  const coded = (name: keyof Place, ends: Range, at: 0 | 1 | 2): Range => {
-    const [least, most] = ends.map((value) => codedFrom(centre, { ...centre, [name]: value })[at]);
+/** The box of a trial, as far as anything is proposed in it and the trial may go; a fixed temperature is the only one. */
+function limitsOf({ centre, fixedTemperatureC, bounds = {} }: BestInput): Limits {
+  const coded = (name: keyof Place, [lowest, highest]: Range, at: 0 | 1 | 2): Range => {
+    const [from = lowest, to = highest] = bounds[name] ?? [];
+    const within = [from, to].map((end) => Math.min(highest, Math.max(lowest, end)));
+    const [least, most] = within.map(
+      (value) => codedFrom(centre, { ...centre, [name]: value })[at],
+    );
     const low = Math.min(BOX, Math.max(-BOX, least!));
     return [low, Math.max(low, Math.min(BOX, most!))];
   };
@@ -159,7 +177,7 @@ function limitsOf({ centre, fixedTemperatureC }: BestInput): Limits {
         : [fixedTemperatureC, fixedTemperatureC],
       1,
     ),
-    [-BOX, BOX],
+    coded('timeS', [LIMITS.timeS.min, LIMITS.timeS.max], 2),
   ];
 }
 

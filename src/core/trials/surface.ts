@@ -47,6 +47,8 @@ export interface SignOffset {
 export interface Fit extends Curvature {
   /** Share of the evidence, with the prior weight. */
   readonly share: number;
+  /** Liking at the proposal. */
+  readonly liking: number;
   /** x̂ and V_s of x*. */
   readonly best: readonly number[];
   readonly covariance: Matrix;
@@ -239,6 +241,7 @@ function fitOne(curvature: Curvature, { tasters, priorInverse, responses, signs 
   return {
     ...curvature,
     share: 1,
+    liking: q[0]!,
     best: q.slice(1, SIGN_AT),
     covariance: inverse.subMatrix(1, VARIABLES, 1, VARIABLES),
     joint: inverse.subMatrix(0, SIGN_AT, 0, SIGN_AT),
@@ -345,6 +348,31 @@ function inverseOf(M: Matrix): Matrix {
 
 function lnDeterminant(cholesky: CholeskyDecomposition): number {
   return 2 * cholesky.lowerTriangularMatrix.diag().reduce((sum, d) => sum + Math.log(d), 0);
+}
+
+/** A liking, and how surely it is known. */
+export interface Likely {
+  readonly mean: number;
+  readonly sd: number;
+}
+
+/** Expected liking of a cup at a place, for a taster who uses the scale as all do together; its own noise left out. */
+export function likingAt({ fits }: Surface, x: readonly number[]): Likely {
+  const each = fits.map(({ share, H, liking, best, joint }) => {
+    const pulls = H.mmul(Matrix.columnVector([...x])).to1DArray();
+    const row = [1, ...pulls, 0];
+    return {
+      share,
+      mean: liking + dot(pulls, best) - 0.5 * dot(pulls, x),
+      variance: quadratic(joint, row),
+    };
+  });
+  const mean = each.reduce((sum, one) => sum + one.share * one.mean, 0);
+  const variance = each.reduce(
+    (sum, one) => sum + one.share * (one.variance + (one.mean - mean) ** 2),
+    0,
+  );
+  return { mean, sd: Math.sqrt(variance) };
 }
 
 /** What a release's cups teach of its best point, without what its own proposal had said. */

@@ -86,3 +86,22 @@ CREATE TABLE taste_site (
 
 -- A coffee may have a second recipe for milk drinks, on the same grinder and bench.
 ALTER TABLE recipe_draft ADD COLUMN drink TEXT NOT NULL DEFAULT 'straight' CHECK (drink IN ('straight', 'milk'));
+
+-- What the trial of a release may change, and what it may take; nothing said is nothing bound.
+CREATE TABLE trial (
+  release_id TEXT PRIMARY KEY REFERENCES release (id) ON DELETE CASCADE,
+  yield_from_g REAL CHECK (yield_from_g BETWEEN 2 AND 200),
+  yield_to_g REAL CHECK (yield_to_g BETWEEN 2 AND 200),
+  temperature_from_c REAL CHECK (temperature_from_c BETWEEN 60 AND 100),
+  temperature_to_c REAL CHECK (temperature_to_c BETWEEN 60 AND 100),
+  time_from_s REAL CHECK (time_from_s BETWEEN 1 AND 180),
+  time_to_s REAL CHECK (time_to_s BETWEEN 1 AND 180),
+  most_recipes INTEGER CHECK (most_recipes BETWEEN 1 AND 60),
+  keep_g REAL CHECK (keep_g BETWEEN 0 AND 100000),
+  row_version INTEGER NOT NULL DEFAULT 1,
+  set_at TEXT NOT NULL,
+  set_by TEXT NOT NULL REFERENCES person (id),
+  CHECK (yield_from_g <= yield_to_g),
+  CHECK (temperature_from_c <= temperature_to_c),
+  CHECK (time_from_s <= time_to_s)
+) STRICT;

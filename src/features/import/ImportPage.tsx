@@ -73,6 +73,14 @@ export function ImportPage() {
         <a href={`/api/exports/${sheet}`} download>
           {SHEET_WORDS[sheet].label} of this house as CSV
         </a>
+        {sheet === 'tastings' && (
+          <>
+            ,{' '}
+            <a href="/api/exports/staged" download>
+              its staged cups
+            </a>
+          </>
+        )}
         .
       </p>
       <p>

@@ -3,6 +3,7 @@ import { dialWords, type Notation } from '@/core/grinder/notation';
 import type { Db } from '@/data/database';
 import { allRows } from '@/data/many';
 import { findReleases, listReleases } from '@/data/releases';
+import { stagedFrom } from '@/data/staged';
 import { listSetups } from '@/data/setups';
 import { completeShot, SHOT_COLUMNS as SHOT_SELECT } from '@/data/shots';
 import { completeTasting, TASTING_COLUMNS as TASTING_SELECT } from '@/data/tastings';
@@ -61,6 +62,27 @@ function* recipeRows(db: Db, only: Only): Generator<Row> {
       dial: dial === null ? undefined : dialCell(setup.grinder, dial),
       why: draft.why,
     });
+  }
+}
+
+const STAGED_COLUMNS = ['cup', 'mass_g', 'tds_pct', 'taste', 'whole_shot_like'] as const;
+const STAGED_PLACE = ['release', 'roast_date', 'setup', 'style', 'pulled_on', 'pulled_at'] as const;
+
+/** A row for each staged cup of each shot that was caught so; it is not brought in again. */
+export function* exportStaged(db: Db): Generator<(string | number)[]> {
+  yield [...STAGED_PLACE, ...STAGED_COLUMNS];
+  const rows = inPages(db, null, {
+    places: `SELECT s.id, ${PLACE_COLUMNS} FROM staged_shot g JOIN shot s ON s.id = g.shot_id ${PLACED}`,
+    rows: `SELECT g.cups, g.likeness ${IN_PAGE_ORDER} staged_shot g ON g.shot_id = page.value ORDER BY page.key`,
+  });
+  for (const [place, row] of rows) {
+    const { release, roastDate, setup, style, pulledOn, pulledAt } = placeOf(place);
+    const { cups, likeness } = stagedFrom(row);
+    for (const [i, { massG, tdsPct = '', taste = '' }] of cups.entries())
+      yield [
+        ...[release, roastDate, setup, style, pulledOn, pulledAt],
+        ...[i + 1, massG, tdsPct, taste, likeness ?? ''],
+      ];
   }
 }
 

@@ -17,6 +17,7 @@ import { FiltersBar } from './FiltersBar';
 import { findingWords, scaleOf } from './findings';
 import type { PatternsView } from '@/views/patterns';
 import { Proposals } from './Proposals';
+import { Notes } from './Notes';
 import { Tongue } from './Tongue';
 
 const Findings = styled.ul`
@@ -63,6 +64,7 @@ export function PatternsPage({
         <Costs {...view.dialIns} exportHref={exportOf('dial-ins')} />
       </Columns>
       <Tongue rows={view.tongue} exportHref={exportOf('tongue')} />
+      <Notes rows={view.notes} exportHref={exportOf('notes')} />
       <Cups groups={view.cups} exportHref={exportOf('cups')} />
     </Page>
   );

@@ -5,7 +5,14 @@ import type { Db } from '@/data/database';
 import type { House } from '@/data/house';
 import { readPatterns } from '@/views/patterns';
 
-export const PATTERN_EXPORTS = ['effects', 'proposals', 'dial-ins', 'cups', 'tongue'] as const;
+export const PATTERN_EXPORTS = [
+  'effects',
+  'proposals',
+  'dial-ins',
+  'cups',
+  'tongue',
+  'notes',
+] as const;
 export type PatternExport = (typeof PATTERN_EXPORTS)[number];
 
 type Rows = (string | number)[][];
@@ -63,6 +70,29 @@ export function exportPatterns(
             return effect ? [[scale, lever, effect.mean, effect.half80, cups, coffees]] : [];
           }),
         ),
+      ];
+    case 'notes':
+      return [
+        [
+          'note',
+          'coffees',
+          'cups',
+          'promised_for',
+          'promised_and_found',
+          'more_in',
+          'here',
+          'elsewhere',
+        ],
+        ...view.notes.map(({ note, coffees, cups, promisedFor, kept, mostIn }) => [
+          note,
+          coffees,
+          cups,
+          promisedFor,
+          kept,
+          mostIn?.group ?? '',
+          mostIn?.here.join(' of ') ?? '',
+          mostIn?.elsewhere.join(' of ') ?? '',
+        ]),
       ];
     case 'cups':
       return [

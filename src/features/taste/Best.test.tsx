@@ -38,7 +38,7 @@ it('says before any cup how near a first one should be, and which cups would tel
   expect(screen.getByText(/a first cup is expected within about \d\.\d points/)).toBeTruthy();
   const flight = screen.getByRole('region', { name: 'Cups that would tell most' });
   expect(within(flight).getAllByRole('row')).toHaveLength(4);
-  expect(screen.queryByRole('button')).toBeNull();
+  expect(screen.queryByRole('button', { name: 'Use the recipe that forgives' })).toBeNull();
 });
 
 it('finds the better side from ordinary cups, and takes the recipe that forgives in one press', async () => {

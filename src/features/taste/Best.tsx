@@ -1,5 +1,6 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import styled from 'styled-components';
 import { USUAL_FIRST_DRIP_S } from '@/core/extraction/clock';
 import { figure, signed } from '@/core/figure';
@@ -14,7 +15,11 @@ import { useMay, useUnits } from '@/ui/person';
 import { labelText, SectionTitle, Small, Table, TableHead, TableScroll } from '@/ui/type';
 import { Unfold } from '@/ui/Unfold';
 import { useRevision } from '@/ui/useRevision';
+import type { Aim } from '@/views/trial';
 import { SurfacePicture } from './SurfacePicture';
+
+/** Fetched when it is opened. */
+const TrialBounds = dynamic(() => import('./TrialBounds').then((all) => all.TrialBounds));
 
 const Head = styled.h4`
   ${labelText}
@@ -34,7 +39,7 @@ export function Best({
   bench: Bench;
   releaseId: string;
 }) {
-  const { cups, recipes, tasters, expectedLeft, isEnough, releases } = best;
+  const { cups, recipes, tasters, expectedLeft, isEnough, releases, room } = best;
   const isLead = useMay('lead');
   return (
     <section aria-label="The best this coffee can give">
@@ -45,17 +50,29 @@ export function Best({
           : `${cupWords(cups, recipes, tasters)}, starting from ${startWords(releases)}: about ${figure(expectedLeft, 2)} points are left to find. ${
               isEnough
                 ? 'That is enough: use the recipe that forgives.'
-                : 'The cups below would tell most.'
+                : room.endedBy === null
+                  ? 'The cups below would tell most.'
+                  : ENDED[room.endedBy]
             }`}
       </p>
       {cups > 0 && <Found best={best} bench={bench} releaseId={releaseId} />}
-      {!isEnough && <NextFlight best={best} bench={bench} />}
+      {best.aim && <AimedAt best={best} aim={best.aim} />}
+      {!isEnough && best.next.length > 0 && <NextFlight best={best} bench={bench} />}
       {isLead && best.apart.length > 1 && (
         <Small as="p">
           Everybody uses the scale their own way, and it is taken out:{' '}
           {best.apart.map(({ name, points }) => `${name} ${signed(points, 1)}`).join(', ')}.
         </Small>
       )}
+      <Unfold label="What the trial may change and take">
+        {() => (
+          <TrialBounds
+            trial={best.trial}
+            releaseId={releaseId}
+            canSetTemperature={bench.setup.machine.settableTemperature}
+          />
+        )}
+      </Unfold>
       {cups > 0 && (
         <Unfold label="Picture of what is known">
           {() => <SurfacePicture drawing={best.drawing} />}
@@ -69,6 +86,12 @@ export function Best({
     </section>
   );
 }
+
+/** Why no further cup is planned. */
+const ENDED = {
+  recipes: 'As many recipes were tasted as this trial may take.',
+  coffee: 'No coffee is left for another cup of this trial.',
+} as const;
 
 const WARNINGS = {
   contradictory:
@@ -159,7 +182,33 @@ function Found({ best, bench, releaseId }: { best: BestView; bench: Bench; relea
   );
 }
 
-function NextFlight({ best: { next, doseG }, bench }: { best: BestView; bench: Bench }) {
+/** A liking is known within so many standard deviations, 8 times in 10. */
+const Z_80 = 1.2816;
+
+/** The cup from elsewhere, and how far the best of ours is expected from it. */
+function AimedAt({ best: { bestLiking }, aim }: { best: BestView; aim: Aim }) {
+  const under = aim.mean - bestLiking.mean;
+  const half80 = Z_80 * Math.hypot(aim.sd, bestLiking.sd);
+  const liked = ({ mean, sd }: { mean: number; sd: number }) =>
+    `${figure(mean, 1)} ± ${figure(Z_80 * sd, 1)}`;
+  return (
+    <p style={{ marginTop: 8 }}>
+      Aim: “{aim.label}”, scored in “{aim.question}” by {plural(aim.tasters, 'taster')}:{' '}
+      {liked(aim)}. The best of ours is expected at {liked(bestLiking)}:{' '}
+      {Math.abs(under) <= half80
+        ? `no difference can be told yet (${signed(-under, 1)} ± ${figure(half80, 1)}).`
+        : `${figure(Math.abs(under), 1)} ± ${figure(half80, 1)} points ${under > 0 ? 'under it: dose, style or roast may have to move' : 'above it'}.`}
+    </p>
+  );
+}
+
+function NextFlight({
+  best: { next, doseG, room, leftG },
+  bench,
+}: {
+  best: BestView;
+  bench: Bench;
+}) {
   const { mass, temperature } = useUnits();
   return (
     <>
@@ -182,7 +231,9 @@ function NextFlight({ best: { next, doseG }, bench }: { best: BestView; bench: B
       </TableScroll>
       <Small>
         Each from {mass(doseG)}, as one blind flight or one by one with a sheet for each: near is
-        enough, what was really pulled is what counts.
+        enough, what was really pulled is what counts. With purges they take about{' '}
+        {mass(next.length * room.perCupG, 0)}
+        {leftG !== null && ` of the ${mass(Math.max(0, leftG), 0)} left of this batch`}.
       </Small>
     </>
   );

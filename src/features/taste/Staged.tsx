@@ -25,6 +25,7 @@ import { Faults } from '@/ui/Faults';
 import { QuantityInput, SelectInput } from '@/ui/fields';
 import { useMay, useUnits } from '@/ui/person';
 import { Notice, Small, Table, TableHead, TableScroll } from '@/ui/type';
+import { offerUndo } from '@/ui/undo';
 import { useCommand } from '@/ui/useCommand';
 import { useDraft } from '@/ui/useDraft';
 import type { BenchShot } from '@/views/release';
@@ -106,7 +107,17 @@ export function Staged({
       })),
       ...(text.likeness !== '' && { likeness: text.likeness }),
     });
-    if (answer.ok) draft.forget();
+    if (!answer.ok) return;
+    draft.forget();
+    offerUndo({
+      words: staged ? 'Staged cups were noted anew.' : 'Staged cups were noted.',
+      kind: 'noteStages',
+      input: {
+        shotId: shot.id,
+        cups: staged?.cups ?? [],
+        ...(staged?.likeness && { likeness: staged.likeness }),
+      },
+    });
   };
   return (
     <Form onSubmit={onSubmit} noValidate aria-label="Staged cups">

@@ -128,7 +128,8 @@ function Tasting({
       >
         {() => (
           <Staged
-            key={shot.id}
+            // What was taken back or noted elsewhere is shown; what is typed waits as a draft.
+            key={`${shot.id} ${JSON.stringify(staged[shot.id])}`}
             shot={shot}
             staged={staged[shot.id]}
             roastLevel={view.batch.roast.level ?? 0}

@@ -5,7 +5,7 @@ import { MOST_EXPORTED } from '@/core/limits';
 import { database } from '@/data/database';
 import { findHouse } from '@/data/house';
 import { logAtDoor } from '@/data/doorLog';
-import { exportSheet } from '@/features/import/exports';
+import { exportSheet, exportStaged } from '@/features/import/exports';
 import { SHEET_NAMES } from '@/features/import/sheetNames';
 import { exportPatterns, PATTERN_EXPORTS } from '@/features/patterns/exports';
 import { csvChunks } from '@/formats/sheets/csv';
@@ -14,6 +14,9 @@ import { admit, sourceOf } from '../../caller';
 import { answer } from '../../edge';
 
 export const dynamic = 'force-dynamic';
+
+/** Staged cups go out alone: they are not brought in as a sheet. */
+const STAGED = 'staged';
 
 interface Props {
   readonly params: Promise<{ what: string }>;
@@ -27,7 +30,8 @@ export async function GET(request: Request, { params }: Props): Promise<Response
     const house = findHouse(db)!;
     const sheet = SHEET_NAMES.find((name) => name === what);
     const pattern = PATTERN_EXPORTS.find((name) => name === what);
-    if (!sheet && !pattern)
+    const isStaged = what === STAGED;
+    if (!sheet && !pattern && !isStaged)
       throw userFault('notFound', '', `There is nothing called “${what.slice(0, 40)}” to export.`);
     logAtDoor(db, {
       personId: person.id,
@@ -37,9 +41,11 @@ export async function GET(request: Request, { params }: Props): Promise<Response
     });
     if (pattern) await prepareRecords(db, house);
     const search = Object.fromEntries(new URL(request.url).searchParams);
-    const rows = sheet
-      ? exportSheet(db, sheet, onlyOf(search.releases))
-      : exportPatterns(db, house, pattern!, search);
+    const rows = isStaged
+      ? exportStaged(db)
+      : sheet
+        ? exportSheet(db, sheet, onlyOf(search.releases))
+        : exportPatterns(db, house, pattern!, search);
     return new Response(streamOf(csvChunks(rows)), {
       headers: {
         'content-type': 'text/csv; charset=utf-8',
