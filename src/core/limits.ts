@@ -68,6 +68,7 @@ export const LIMITS = {
   holdsTimeS: { label: 'Taste holds within, time', unit: 's', min: 0, max: 90 },
   costPoints: { label: 'What cafés lose by being off', unit: '', min: 0, max: 10 },
   trialRecipes: { label: 'Recipes to taste at most', unit: '', min: 1, max: 60 },
+  keepG: { label: 'Keep of this batch', unit: 'g', min: 0, max: 100000 },
   places: { label: 'Tasters', unit: '', min: 1, max: 30 },
   openHours: { label: 'Open for', unit: 'h', min: 1, max: 72 },
   backupDays: { label: 'Daily backups kept', unit: '', min: 1, max: 60 },

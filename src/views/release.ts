@@ -291,9 +291,7 @@ export function askedOf(
         isFirst: firsts[i],
       };
     }),
-    // Shots for the other drink say nothing of where this recipe began.
-    targetFrom:
-      shots.findLastIndex((shot) => shot.draftId !== draft.id && shot.drink === draft.drink) + 1,
+    targetFrom: shots.findLastIndex((shot) => shot.draftId !== draft.id) + 1,
     units,
     ...judging,
   };

@@ -50,6 +50,8 @@ it('begins shorter than the straight one, in the same dial-in', () => {
 it('is judged by cups in milk, the straight one by straight cups, and each by its own shots', () => {
   const { db, view, milkId, releaseId, straight } = houseWithBoth();
   expect(straight.advice.status).toBe('repeated');
+  // Nothing of the straight recipe proves the one for milk.
+  expect(view().bench!.advice.reasons.map(({ code }) => code)).toEqual(['revised']);
   for (let n = 0; n < 2; n++) send(db, 'logShot', landed(milkId, 30.5));
   const last = view().bench!.shots.at(-1)!;
   send(db, 'recordTasting', cup(last.id, 'straight', 8));

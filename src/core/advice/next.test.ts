@@ -28,6 +28,17 @@ describe('order of judgement', () => {
     expect(advice.reasons[1]!.text).toMatch(/6\.0 g over.*stop earlier/);
   });
 
+  it('says of a time that a long cup brought into the window what it would have been', () => {
+    const advice = nextMove(question([shot({ yieldG: 50, timeS: 28 })]));
+    expect(advice.status).toBe('grind');
+    expect(advice.reasons[0]).toMatchObject({
+      code: 'tooFast',
+      text: expect.stringMatching(
+        /^28\.0 s .* lies in 26-30 s, but with the dose and yield of the recipe it would have been about 2\d\.\d s: \d\.\d s too fast\.$/,
+      ),
+    });
+  });
+
   it('never compares across clocks', () => {
     const dripped = { clock: 'firstDrip', timeS: 21 } as const;
     expect(codes(nextMove(question([shot(dripped)])))).toEqual(['noFirstDrip']);

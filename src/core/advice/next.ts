@@ -292,7 +292,7 @@ function grind(judged: Judged): Judgement {
   if (mark.landed)
     return { status, move, reasons: [REASON_WORDS.edge(proofOf(judged, settingNow(judged)))] };
   const reasons = [
-    REASON_WORDS.timeOff(mark.timeOnTargetClockS, target.timeS, target.clock),
+    timeReason(judged),
     ...ageShare(judged),
     ...(shot.seen.includes('dampDay') ? [REASON_WORDS.dampDay()] : []),
   ];
@@ -302,6 +302,18 @@ function grind(judged: Judged): Judgement {
     reasons.push(REASON_WORDS.smallMiss(shot, judged.aimDoseG, ofDoseS));
   }
   return { status, move, reasons };
+}
+
+/** How far the last shot was off; one that is in the window by its dose or yield alone is corrected for them. */
+function timeReason(judged: Judged): Reason {
+  const { target } = judged.input;
+  const { shot, mark } = lastOf(judged);
+  const { timeOnTargetClockS: timeS } = mark;
+  const [low, high] = target.timeS;
+  const isIn = timeS >= low && timeS <= high && !(mark.inDose && mark.inYield);
+  if (!isIn) return REASON_WORDS.timeOff(timeS, target.timeS, target.clock);
+  const asRecipeS = Math.exp(correctedLnTime(shot, target, timeS).lnTimeS);
+  return REASON_WORDS.timeByYield(timeS, asRecipeS, target.timeS, target.clock);
 }
 
 /** The planned setting as a move; a dose move where the grinder's range ends. */

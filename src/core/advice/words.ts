@@ -24,6 +24,11 @@ const BEANS_WORDS: Record<BeanState, string> = {
   misted: 'misted',
 };
 
+function offWords(timeS: number, [low, high]: readonly [number, number]): string {
+  if (timeS < low) return `${figure(low - timeS, 1)} s too fast`;
+  return timeS > high ? `${figure(timeS - high, 1)} s too slow` : 'at the edge';
+}
+
 export const REASON_WORDS = {
   firstShot: (): Reason => ({
     code: 'firstShot',
@@ -119,9 +124,17 @@ export const REASON_WORDS = {
   }),
   timeOff: (timeS: number, [low, high]: readonly [number, number], clock: Clock): Reason => ({
     code: timeS < low ? 'tooFast' : 'tooSlow',
-    text: `${figure(timeS, 1)} s ${CLOCK_LABELS[clock]} is ${
-      timeS < low ? `${figure(low - timeS, 1)} s too fast` : `${figure(timeS - high, 1)} s too slow`
-    } for ${low}-${high} s.`,
+    text: `${figure(timeS, 1)} s ${CLOCK_LABELS[clock]} is ${offWords(timeS, [low, high])} for ${low}-${high} s.`,
+  }),
+  /** In the window, but only by its dose or yield. */
+  timeByYield: (
+    timeS: number,
+    asRecipeS: number,
+    [low, high]: readonly [number, number],
+    clock: Clock,
+  ): Reason => ({
+    code: asRecipeS < low ? 'tooFast' : 'tooSlow',
+    text: `${figure(timeS, 1)} s ${CLOCK_LABELS[clock]} lies in ${low}-${high} s, but with the dose and yield of the recipe it would have been about ${figure(asRecipeS, 1)} s: ${offWords(asRecipeS, [low, high])}.`,
   }),
   smallMiss: (
     { doseG, yieldG }: Pick<Shot, 'doseG' | 'yieldG'>,

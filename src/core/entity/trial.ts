@@ -14,7 +14,7 @@ export const TRIAL = {
   timeToS: quantity('timeS', { label: 'Time from the pump, to', step: 1, isOpen: true }),
   mostRecipes: quantity('trialRecipes', { step: 1, isWhole: true, isOpen: true }),
   /** The rest of the batch stays for checks and visitors. */
-  keepG: quantity('sampleG', { label: 'Keep of this batch', step: 10, isOpen: true }),
+  keepG: quantity('keepG', { step: 10, isOpen: true }),
 } as const;
 
 export type TrialEntered = Entered<typeof TRIAL>;

@@ -54,3 +54,21 @@ it('without cups it is the proposal, and its doubt is what a first cup may miss'
   expect(none.expectedLeft).toBeCloseTo(firstCupPoints(input.prior), 1);
   expect(none.isEnough).toBe(false);
 });
+
+it('plans and ends inside what the trial may change', () => {
+  const bounds = {
+    ratio: [1.9, 2.2],
+    temperatureC: [93, 93],
+    timeS: [undefined, 29],
+  } as const;
+  const { next, robust } = bestRecipe({ ...input, bounds });
+  for (const { ratio, temperatureC, timeS } of [...next, robust]) {
+    expect(ratio).toBeGreaterThanOrEqual(1.9 - 1e-9);
+    expect(ratio).toBeLessThanOrEqual(2.2 + 1e-9);
+    expect(temperatureC).toBeCloseTo(93, 9);
+    expect(timeS).toBeLessThanOrEqual(29 + 1e-9);
+  }
+  // Ends outside what is ever pulled bind no less than those.
+  const wild = bestRecipe({ ...input, bounds: { temperatureC: [60, undefined] } });
+  for (const { temperatureC } of wild.next) expect(temperatureC).toBeGreaterThanOrEqual(80);
+});

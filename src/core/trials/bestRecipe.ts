@@ -102,7 +102,7 @@ const SAME_STEPS = 0.25;
 const Z_80 = 1.2816;
 
 export function bestRecipe(input: BestInput): BestRecipe {
-  const { centre, prior, cups, doseG } = input;
+  const { centre, cups, doseG } = input;
   const coded = cups.map((cup) => ({ ...cup, x: codedFrom(centre, cup) }));
   const surface = fitSurface({ ...input, cups: coded });
   const limits = limitsOf(input);

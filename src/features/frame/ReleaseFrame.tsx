@@ -298,6 +298,7 @@ function RecipeInForce({ view }: { view: ReleaseView }) {
     <InForce>
       <strong>{PLATE_STATES[advice.status] ?? 'On the bench'}</strong>: {massFigure(doseG)} →{' '}
       {mass(yieldG)} in {timeS.join('-')} s {CLOCK_LABELS[clock]}, {temperature(temperatureC)},{' '}
+      {draft.drink === 'milk' && 'for milk drinks, '}
       {publicWords(view)}
     </InForce>
   );

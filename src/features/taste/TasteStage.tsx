@@ -116,7 +116,7 @@ function Tasting({
         />
       ) : (
         <CupSheet
-          key={`${shot.id} ${round}`}
+          key={`${shot.id} ${bench.draft.drink} ${round}`}
           view={view}
           bench={bench}
           shot={shot}

@@ -15,6 +15,9 @@ import { useCommand } from '@/ui/useCommand';
 import { useRowForm } from '@/ui/useRowForm';
 import type { BestView } from '@/views/best';
 
+/** Both ends of a variable stay side by side, on a phone too. */
+const FOUR = { gridTemplateColumns: 'repeat(auto-fit, minmax(140px, 1fr))' } as const;
+
 const LABELS = labelsOf(TRIAL);
 const SHOWN = shownFields(TRIAL).map((name) => `bounds.${name}`);
 const HEAT = ['temperatureFromC', 'temperatureToC'] as const;
@@ -60,7 +63,7 @@ export function TrialBounds({
         labels={LABELS}
         onSettle={row.settle}
       />
-      <FieldGrid>
+      <FieldGrid style={FOUR}>
         <EntryFields form={form} names={['yieldFromG', 'yieldToG']} />
         {canSetTemperature && <EntryFields form={form} names={HEAT} />}
         <EntryFields form={form} names={['timeFromS', 'timeToS', 'mostRecipes', 'keepG']} />
