@@ -68,22 +68,25 @@ export function listTastings(db: Db, dialInId: string): readonly StoredTasting[]
 export interface TastingFields extends Entered<typeof TASTING> {
   readonly shotId: string;
   readonly scales: Taste;
+  /** Name of a taster who is not of the house. */
+  readonly guest?: string | undefined;
   /** Now when absent. */
   readonly tastedAt?: string | undefined;
 }
 
 export function insertTasting(db: Db, id: string, fields: TastingFields, personId: string): void {
-  const { shotId, scales, tastedAt = now() } = fields;
+  const { shotId, scales, guest = null, tastedAt = now() } = fields;
   prepared(
     db,
-    `INSERT INTO tasting (id, shot_id, tasted_at, tasted_by, scales, ${TASTING_TABLE.columns})
-     VALUES (@id, @shotId, @tastedAt, @personId, @scales, ${TASTING_TABLE.parameters})`,
+    `INSERT INTO tasting (id, shot_id, tasted_at, tasted_by, guest, scales, ${TASTING_TABLE.columns})
+     VALUES (@id, @shotId, @tastedAt, @personId, @guest, @scales, ${TASTING_TABLE.parameters})`,
   ).run({
     ...TASTING_TABLE.write(fields),
     id,
     shotId,
     tastedAt,
     personId,
+    guest,
     scales: JSON.stringify(scales),
   });
 }

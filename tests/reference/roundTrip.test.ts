@@ -87,6 +87,27 @@ it('every field of a release, its components, batches, recipes, shots and cups t
   expectSame(SCALES, carriedCup.scales, cup.scales);
 });
 
+it('a guest of a flight is one taster by name in another house too', () => {
+  const { db, person } = fullHouse();
+  const cup = { ...fullValues(TASTING), shotId: 's', guest: 'Öde Berg' };
+  for (const [n, liking] of [8, 6].entries())
+    insertTasting(db, `g${n}`, { ...cup, scales: { liking } }, person);
+  const other = openHouse();
+  for (const sheet of ['releases', 'recipes', 'shots', 'tastings'] as const)
+    carry(db, other.db, sheet);
+  const { id } = findReleaseNamed(other.db, fullValues(RELEASE).name)!;
+  const guests = listTastings(other.db, findBenchDraft(other.db, id)!.dialInId).filter(
+    ({ tastedBy }) => tastedBy === 'Öde Berg',
+  );
+  expect(guests.map(({ scales, remark }) => [scales.liking, remark])).toEqual([
+    [8, cup.remark],
+    [6, cup.remark],
+  ]);
+  expect(new Set(guests.map(({ tastedById }) => tastedById)).size).toBe(1);
+  carry(db, other.db, 'tastings');
+  expect(listTastings(other.db, findBenchDraft(other.db, id)!.dialInId)).toHaveLength(3);
+});
+
 it('simulated shots come back simulated, and open no gate', () => {
   const house = openHouse();
   const { db, releaseId, draftId } = house;

@@ -84,19 +84,24 @@ export function keptByPlace<T>(read: (place: Place) => T): (place: Place) => T {
 /** Who a row names: one of the house, or the one who imports, with the name kept in the remark. */
 export function signer(context: Context): (
   name: string,
-  did: string,
+  /** What is said in the remark of a stranger; null where their name has a place of its own. */
+  did: string | null,
   remark: string,
 ) => {
   readonly personId: string;
   readonly remark: string;
+  /** Name of somebody who is not of the house. */
+  readonly stranger?: string;
 } {
   const people = new Map(listPeople(context.db).map(({ id, name }) => [plain(name), id]));
   const self = personOf(context).id;
   return (name, did, remark) => {
     const personId = name === '' ? self : people.get(plain(name));
-    const by = personId === undefined ? `${did} by ${name}` : '';
+    const isStranger = personId === undefined;
+    const by = isStranger && did !== null ? `${did} by ${name}` : '';
     return {
       personId: personId ?? self,
+      ...(isStranger && { stranger: name }),
       remark: [remark, by].filter((part) => part !== '').join('; '),
     };
   };

@@ -62,7 +62,7 @@ export function* prepareTastings(
     apply: (context) => {
       const sign = signer(context);
       planned.forEach(({ entry, shot }, i) => {
-        const { personId, remark } = sign(entry.taster, 'tasted', entry.remark);
+        const { personId, remark, stranger } = sign(entry.taster, null, entry.remark);
         insertTasting(
           db,
           `${context.id}t${i}`,
@@ -70,6 +70,7 @@ export function* prepareTastings(
             ...entry,
             shotId: shot.id,
             tastedAt: momentOf(entry.tastedOn, undefined, i),
+            guest: stranger,
             remark,
           },
           personId,
