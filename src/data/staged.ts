@@ -4,29 +4,33 @@ import { prepared, type Db } from './database';
 import { allRows, IDS } from './many';
 import { now } from './rows';
 
-export interface StagedShot {
+interface StagedEntered {
   readonly cups: readonly StagedCup[];
   readonly likeness: Likeness | null;
+}
+
+export interface StagedShot extends StagedEntered {
+  readonly notedAt: string;
 }
 
 /** By shot. */
 export function stagedOf(db: Db, shotIds: readonly string[]): ReadonlyMap<string, StagedShot> {
   const rows = allRows(
     db,
-    `SELECT shot_id AS shotId, cups, likeness FROM staged_shot WHERE shot_id IN ${IDS}`,
+    `SELECT shot_id AS shotId, cups, likeness, noted_at AS notedAt FROM staged_shot WHERE shot_id IN ${IDS}`,
     JSON.stringify(shotIds),
   ) as { shotId: string }[];
   return new Map(rows.map((row) => [row.shotId, stagedFrom(row)]));
 }
 
-/** Of a row with its cups and likeness. */
+/** Of a row with its cups, likeness and moment. */
 export function stagedFrom(row: unknown): StagedShot {
-  const { cups, likeness } = row as { cups: string; likeness: Likeness | null };
-  return { cups: JSON.parse(cups) as StagedCup[], likeness };
+  const { cups, ...rest } = row as Omit<StagedShot, 'cups'> & { readonly cups: string };
+  return { ...rest, cups: JSON.parse(cups) as StagedCup[] };
 }
 
 /** What was noted before is replaced; no cups is none noted. */
-export function noteStaged(db: Db, shotId: string, staged: StagedShot, personId: string): void {
+export function noteStaged(db: Db, shotId: string, staged: StagedEntered, personId: string): void {
   if (staged.cups.length === 0) {
     prepared(db, 'DELETE FROM staged_shot WHERE shot_id = ?').run(shotId);
     return;

@@ -56,7 +56,26 @@ test('a bench hand reads it and cannot take it; a coffee without cups says how n
   const best = page.getByRole('region', { name: 'The best this coffee can give' });
   await expect(best).toContainText(/a first cup is expected within about \d\.\d points/);
   await expect(best.getByRole('region', { name: 'Cups that would tell most' })).toBeVisible();
-  await expect(best.getByRole('button')).toHaveCount(0);
+  await expect(best.getByRole('button', { name: 'Use the recipe that forgives' })).toHaveCount(0);
+
+  await test.step('what the trial may change and take holds the next cups', async () => {
+    const cups = best.getByRole('region', { name: 'Cups that would tell most' });
+    await best.getByRole('button', { name: 'What the trial may change and take' }).click();
+    const form = page.getByRole('form', { name: 'What the trial may change' });
+    await form.getByLabel('Yield from, g').fill('44');
+    await form.getByLabel('Yield to, g').fill('34');
+    await form.getByLabel('Recipes to taste at most').fill('2');
+    await form.getByLabel('Recipes to taste at most').press('Enter');
+    await expect(form.getByText(/Yield ends before it begins/)).toBeVisible();
+    await expect(form.getByLabel('Yield to, g')).toBeFocused();
+    await form.getByLabel('Yield from, g').fill('34');
+    await form.getByLabel('Yield to, g').fill('36');
+    await form.getByLabel('Yield to, g').press('Enter');
+    await expect(cups.getByRole('row')).toHaveCount(3);
+    for (const row of (await cups.getByRole('row').allInnerTexts()).slice(1))
+      expect(row).toMatch(/\b3[4-6]\.\d g/);
+    await expect(best.getByText(/With purges they take about \d+ g/)).toBeVisible();
+  });
 });
 
 test('staged cups say where to cut while they are typed, and are there again', async ({ page }) => {
@@ -86,8 +105,43 @@ test('staged cups say where to cut while they are typed, and are there again', a
   await expect(form.getByLabel('Mass of cup 2')).toHaveValue('14');
   await expect(form.getByText(/like its last cup: over-extracted/)).toBeVisible();
 
+  await test.step('noted anew and taken back', async () => {
+    await form.getByLabel('Mass of cup 1').fill('12');
+    await form.getByRole('button', { name: 'Keep the staged cups' }).click();
+    await expect(page.getByText('Staged cups were noted anew.')).toBeVisible();
+    await page.getByRole('region', { name: 'Undo' }).getByRole('button').first().click();
+    await expect(form.getByLabel('Mass of cup 1')).toHaveValue('14');
+  });
+
   await form.getByLabel('Mass of cup 3').fill('999');
   await form.getByRole('button', { name: 'Keep the staged cups' }).click();
   await expect(form.getByText(/outside 0-200 g/)).toBeVisible();
   await expect(form.getByLabel('Mass of cup 3')).toBeFocused();
+});
+
+test('a second recipe for milk drinks stands beside the straight one, and keeps off the card', async ({
+  page,
+}) => {
+  await signIn(page, server.url);
+  await openRelease(page, server.url, 'Serra do Lume', 'taste');
+  const milk = page.getByRole('region', { name: 'Recipe for milk drinks' });
+  const plate = page.getByLabel('Recipe in force');
+  const straight = /→ (\d+\.\d)/.exec(await plate.innerText())![1]!;
+  await milk.getByRole('button', { name: 'Begin a recipe for milk drinks' }).click();
+  await expect(plate).toContainText('for milk drinks');
+  expect(Number(/→ (\d+\.\d)/.exec(await plate.innerText())![1])).toBeLessThan(Number(straight));
+  // A cup is now judged in milk, unless somebody says otherwise.
+  const served = page.getByRole('radiogroup', { name: 'Served' });
+  await expect(served.getByRole('radio', { name: 'in milk', exact: true })).toBeChecked();
+  await expect(milk).toContainText('cups in milk judge it, straight cups do not');
+
+  await openRelease(page, server.url, 'Serra do Lume', 'publish');
+  await expect(
+    page.getByText(/is for milk drinks, and the card carries the straight/),
+  ).toBeVisible();
+  await page.getByRole('link', { name: 'To Taste' }).click();
+  await milk.getByRole('button', { name: 'Go to the straight recipe' }).click();
+  await expect(plate).not.toContainText('for milk drinks');
+  await expect(plate).toContainText(`→ ${straight}`);
+  await expect(milk.getByRole('button', { name: 'Go to the milk recipe' })).toBeVisible();
 });

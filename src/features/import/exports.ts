@@ -73,7 +73,7 @@ export function* exportStaged(db: Db): Generator<(string | number)[]> {
   yield [...STAGED_PLACE, ...STAGED_COLUMNS];
   const rows = inPages(db, null, {
     places: `SELECT s.id, ${PLACE_COLUMNS} FROM staged_shot g JOIN shot s ON s.id = g.shot_id ${PLACED}`,
-    rows: `SELECT g.cups, g.likeness ${IN_PAGE_ORDER} staged_shot g ON g.shot_id = page.value ORDER BY page.key`,
+    rows: `SELECT g.cups, g.likeness, g.noted_at AS notedAt ${IN_PAGE_ORDER} staged_shot g ON g.shot_id = page.value ORDER BY page.key`,
   });
   for (const [place, row] of rows) {
     const { release, roastDate, setup, style, pulledOn, pulledAt } = placeOf(place);

@@ -129,7 +129,7 @@ function Tasting({
         {() => (
           <Staged
             // What was taken back or noted elsewhere is shown; what is typed waits as a draft.
-            key={`${shot.id} ${JSON.stringify(staged[shot.id])}`}
+            key={`${shot.id} ${staged[shot.id]?.notedAt}`}
             shot={shot}
             staged={staged[shot.id]}
             roastLevel={view.batch.roast.level ?? 0}
