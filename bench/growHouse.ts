@@ -13,7 +13,9 @@ import { insertVersion, withdrawPublic } from '@/data/publications';
 import { insertBatch, insertRelease } from '@/data/releases';
 import { listSetups } from '@/data/setups';
 import { insertShot } from '@/data/shots';
-import { insertTasting } from '@/data/tastings';
+import { insertTasting, type TastingFields } from '@/data/tastings';
+import { findHouse } from '@/data/house';
+import { renewTasteSites } from '@/views/tasteSites';
 import { makeDocument, writeDocument } from '@/formats/recipe/document';
 
 export interface Growth {
@@ -23,7 +25,7 @@ export interface Growth {
   readonly seed: number;
 }
 
-/** 1,074 releases, some 6,000 shots and 13,000 events in ten years; the same pace for three months. */
+/** 1,074 releases, some 8,000 shots, 5,500 cups and 13,000 events in ten years; the same pace for three months. */
 const RELEASES_A_DAY = 1074 / 3650;
 export const growthOf = (days: number): Growth => ({
   days,
@@ -43,10 +45,24 @@ const REMARKS = ['vibrant, sweet as it cools', 'a little short', 'channelled on 
 /** Cards of coffees this old are withdrawn: their bags are empty. */
 const PUBLIC_FOR_DAYS = 60;
 const SHOTS_EACH = 6;
+/** Every fifth coffee was tasted in eight recipes by two: yield and temperature beyond the recipe's, and time. */
+const TRIAL_EVERY = 5;
+const TRIAL = [
+  [0, 0, 28],
+  [5, 0, 28],
+  [-5, 0, 28],
+  [0, 1.5, 28],
+  [0, -1.5, 28],
+  [0, 0, 33],
+  [0, 0, 24],
+  [5, 1.5, 30],
+] as const;
+const NOTES = ['plum', 'cocoa', 'lemon', 'honey', 'walnut', 'cherry'] as const;
+const HOUR_MS = 3_600_000;
 const DAY_MS = 86_400_000;
 
-/** Grows the database of a file that holds a house with a lead and a setup. */
-export function growHouse(file: string, { days, releases, seed }: Growth): void {
+/** Grows the database of a file that holds a house with a lead and a setup, and learns what its cups teach. */
+export async function growHouse(file: string, { days, releases, seed }: Growth): Promise<void> {
   const db = openDatabase(file);
   const end = Date.now();
   const chance = chanceFrom(seed);
@@ -57,8 +73,21 @@ export function growHouse(file: string, { days, releases, seed }: Growth): void 
     }
   })();
   clock.now = () => new Date();
+  await renewTasteSites(db, findHouse(db)!);
   db.pragma('wal_checkpoint(TRUNCATE)');
   db.close();
+}
+
+function cupOf(chance: Chance, shotId: string, tastedAt: string): TastingFields {
+  return {
+    moment: 'warm',
+    serving: 'straight',
+    notesFound: [chance.oneOf(NOTES)],
+    scales: { sweetness: 7, liking: Math.round(6 + chance.normal()), acidity: 5 },
+    shotId,
+    tastedAt,
+    remark: chance.oneOf(REMARKS),
+  };
 }
 
 interface Grown {
@@ -77,7 +106,8 @@ function growRelease(db: Db, chance: Chance, { i, at, daysAgo }: Grown): void {
     const words = `${kind} of lot ${i}`;
     insertEvent(db, { id: `grown-${id}`, personId: lead.id, releaseId, kind, words, result: {} });
   };
-  const releaseId = `grown${String(i).padStart(5, '0')}`;
+  // As ids of the program begin: the particles of a release's surface are drawn by them.
+  const releaseId = `${i.toString(16).padStart(5, '0')}grown`;
   const batchId = `${releaseId}-1`;
   const [country, region, variety] = chance.oneOf(PLACES);
   const process = chance.oneOf(PROCESSES);
@@ -141,14 +171,39 @@ function growRelease(db: Db, chance: Chance, { i, at, daysAgo }: Grown): void {
     );
     tell('logShot', afterMs);
     if (n < SHOTS_EACH - 2) continue;
-    const cup = { moment: 'warm', serving: 'straight' } as const;
-    const scales = { sweetness: 7, liking: Math.round(6 + chance.normal()), acidity: 5 };
     const cupAt = moment(afterMs + 60_000);
-    const remark = chance.oneOf(REMARKS);
-    const fields = { ...cup, notesFound: ['plum'], scales, shotId, tastedAt: cupAt, remark };
-    insertTasting(db, `${shotId}t`, fields, lead.id);
+    insertTasting(db, `${shotId}t`, cupOf(chance, shotId, cupAt), lead.id);
     tell('recordTasting', afterMs + 60_000);
   }
+  if (i % TRIAL_EVERY === 0)
+    for (const [n, [longer, hotterC, timeS]] of TRIAL.entries()) {
+      const shotId = `${releaseId}c${n}`;
+      const pulledAt = moment(10 * DAY_MS - HOUR_MS + n * 360_000);
+      insertShot(
+        db,
+        shotId,
+        {
+          draftId,
+          pulledAt,
+          dial: 11 - Math.round(20 * Math.log(timeS / 28)) / 2,
+          doseG: 18,
+          yieldG: yieldG + longer,
+          timeS,
+          firstDripS: 6,
+          clock: 'pump',
+          temperatureC: recipe.temperatureC + hotterC,
+          purged: true,
+        },
+        lead.id,
+      );
+      for (const guest of [undefined, 'Guest of the trial'])
+        insertTasting(
+          db,
+          `${shotId}${guest ? 'g' : 't'}`,
+          { ...cupOf(chance, shotId, pulledAt), guest },
+          lead.id,
+        );
+    }
   clock.now = () => new Date(at + 10 * DAY_MS);
   const document = makeDocument({
     roastery: 'Lanternfell Coffee',

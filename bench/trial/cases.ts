@@ -80,6 +80,7 @@ export function tallyHouse(one: Case, house: number): Tally[] {
     const model = modelOf(first.sites);
     const isLookedInto = one.isCompared && history === LOOKED_INTO;
     const swept = isLookedInto && modelOf(sweptAgain(pasts.slice(0, history), first));
+    const bare = isLookedInto && modelOf(first.bare);
     const alone = one.isCompared && modelOf(first.recipes);
     for (const { row, coffee, release, truth } of coffees) {
       const known = knowingOf(model, row, first.signs);
@@ -93,6 +94,11 @@ export function tallyHouse(one: Case, house: number): Tally[] {
         addLeft(
           'sites swept twice',
           byPlan(coffee(), knowingOf(swept, row, first.signs), short).left,
+        );
+      if (bare)
+        addLeft(
+          'sites without recipes',
+          byPlan(coffee(), knowingOf(bare, row, first.signs), short).left,
         );
       const plain = alone ? knowingOf(alone, row, []) : known;
       if (isLookedInto) addLeft('cups never counted', byPlan(coffee(), plain, short).left);
@@ -122,10 +128,10 @@ function perfect(truth: readonly number[]): Knowing {
 function firstOf(taught: Taught, history: number): Taught {
   return {
     sites: taught.sites.slice(0, history),
+    bare: taught.bare.slice(0, history),
     signs: taught.signs.slice(0, history),
     recipes: taught.recipes.slice(0, history),
     tried: taught.tried.slice(0, history),
-    expected: taught.expected.slice(0, history),
   };
 }
 

@@ -11,6 +11,7 @@ import {
   type JointModel,
   type JointSite,
 } from '@/core/start/joint';
+import { withRecipe } from '@/core/start/learnTaste';
 import { priorFor } from '@/core/start/priors';
 import { STEP } from '@/core/trials/coding';
 import { houseSigns, signMessageOf, type SignMessage } from '@/core/trials/signs';
@@ -35,33 +36,33 @@ export const bestOf = (past: PastRelease): number[] =>
   JOINT_OUTPUTS.map((output) => outputOf(past, output)! / STEP[output]);
 
 export interface Taught {
-  /** From cups, each release fitted around what the earlier ones say. */
+  /** From cups, each release fitted around what the earlier ones say, as the program takes them. */
   readonly sites: readonly JointSite[];
+  /** The same where nothing of the recipe is put in, however little the cups know. */
+  readonly bare: readonly JointSite[];
   readonly signs: readonly SignMessage[];
   /** The recipe each was published with, without its cups. */
   readonly recipes: readonly JointSite[];
   readonly tried: readonly Tried[];
-  /** What was expected of each when it came. */
-  readonly expected: readonly Knowing[];
 }
 
 export function taughtBy(pasts: readonly Past[]): Taught {
   const sites: JointSite[] = [];
+  const bare: JointSite[] = [];
   const signs: SignMessage[] = [];
   const recipes: JointSite[] = [];
   const tried: Tried[] = [];
-  const expected: Knowing[] = [];
   for (const { row, coffee, release } of pasts) {
     const known = knowingOf(modelOf(sites), row, signs);
     const trial = byPlan(coffee, known, { release, recipes: RECIPES, isJudged: false });
     const { site, message, optimum } = refitted(trial, known, release);
-    sites.push({ ...site, row });
+    bare.push({ ...site, row });
+    sites.push({ ...(withRecipe(site, optimum) ?? siteOfRecipe(optimum)), row });
     if (message) signs.push(message);
     recipes.push({ ...siteOfRecipe(optimum), row });
     tried.push(trial);
-    expected.push(known);
   }
-  return { sites, signs, recipes, tried, expected };
+  return { sites, bare, signs, recipes, tried };
 }
 
 export const modelOf = (sites: readonly JointSite[]): JointModel =>
@@ -95,6 +96,7 @@ export function sweptAgain(pasts: readonly Past[], { sites, signs, tried }: Taug
   return pasts.map(({ row, release }, i) => {
     const others = signs.filter((_, k) => k !== i);
     const known = knowingOf(model, row, others, sites[i]);
-    return { ...refitted(tried[i]!, known, release).site, row };
+    const { site, optimum } = refitted(tried[i]!, known, release);
+    return { ...(withRecipe(site, optimum) ?? siteOfRecipe(optimum)), row };
   });
 }

@@ -60,7 +60,8 @@ function* renewing(db: Db, house: House): Generator<void, true> {
       ...expectedWithout(around, recipes[i]!),
       signs: expectedSigns(tasted, tasted[i]),
     };
-    const site = cups.length === 0 ? null : siteOfCups(cups, expected, numberOf(draft.releaseId));
+    const site =
+      cups.length === 0 ? null : siteOfCups(recipes[i]!, cups, expected, numberOf(draft.releaseId));
     tasted[i] = { ...recipes[i]!, site: site ?? undefined };
     keepTasteSite(db, { releaseId: draft.releaseId, signature, site });
   }

@@ -66,7 +66,7 @@ export async function startServer({
   env = {},
 }: {
   demo?: boolean;
-  prepare?: (databaseFile: string) => void;
+  prepare?: (databaseFile: string) => void | Promise<void>;
   /** A database that is there already, of another server too. */
   databaseFile?: string;
   env?: Readonly<Record<string, string>>;
@@ -74,7 +74,7 @@ export async function startServer({
   const folder = mkdtempSync(join(tmpdir(), 'kettlebrand-'));
   const databaseFile = given ?? join(folder, 'kettlebrand.sqlite');
   if (demo && !given) copyDemoHouse(databaseFile);
-  prepare?.(databaseFile);
+  await prepare?.(databaseFile);
   let child: ChildProcess;
   let isEnding = false;
   let said = '';

@@ -1,3 +1,4 @@
+import { Matrix, solve } from 'ml-matrix';
 import { STEP } from '../trials/coding';
 import type { ScoredCup } from '../trials/bestRecipe';
 import type { ReleaseFacts } from '../coffee/features';
@@ -105,10 +106,45 @@ it('a release is fitted around what the others say of it, not around itself', ()
   expect(expectedWithout(taste, same).mean[0]! * STEP.lnRatio).toBeGreaterThan(Math.log(2.1));
 });
 
-it('cups that leave a direction open leave the recipe', () => {
+describe('where cups leave a direction open', () => {
   const expected = expectedWithout(learnTaste(others, 'both'), others[0]!);
-  expect(siteOfCups(PEAKED.slice(0, 4), expected)).toBeNull();
-  const site = siteOfCups(PEAKED, expected)!;
-  expect(site.cups).toBe(PEAKED.length);
-  for (const j of [0, 1, 2]) expect(site.P.get(j, j)).toBeGreaterThan(0.5);
+  const bestOf = ({ P, h }: { P: Matrix; h: readonly number[] }) =>
+    solve(P, Matrix.columnVector([...h])).to1DArray();
+
+  it('two recipes teach nothing, cups all around teach everything', () => {
+    expect(siteOfCups(past('d'), PEAKED.slice(0, 4), expected)).toBeNull();
+    const site = siteOfCups(past('d'), PEAKED, expected)!;
+    expect(site.cups).toBe(PEAKED.length);
+    const [lnRatio, temperatureC] = bestOf(site);
+    // Longer and hotter than the recipe: with what was expected of it, that is where its cups were liked.
+    expect(lnRatio! * STEP.lnRatio).toBeGreaterThan(Math.log(2.2));
+    expect(temperatureC! * STEP.temperatureC).toBeGreaterThan(92.8);
+    const inverse = solve(
+      Matrix.add(site.P, solve(expected.covariance, Matrix.eye(3))),
+      Matrix.eye(3),
+    );
+    const pulled = solve(expected.covariance, Matrix.columnVector([...expected.mean]));
+    const both = inverse.mmul(Matrix.add(Matrix.columnVector([...site.h]), pulled)).to1DArray();
+    expect(both[0]! * STEP.lnRatio).toBeGreaterThan(Math.log(2.15));
+    expect(both[0]! * STEP.lnRatio).toBeLessThan(Math.log(2.5));
+    expect(both[1]! * STEP.temperatureC).toBeGreaterThan(92.5);
+    expect(both[1]! * STEP.temperatureC).toBeLessThan(94);
+  });
+
+  it('a ladder of yields teaches the ratio, and the recipe speaks for the temperature', () => {
+    const ladder = [1.8, 2, 2.2, 2.4, 2.6, 2.8].flatMap((ratio) =>
+      ['first', 'second', 'third'].map((taster) => ({
+        ratio,
+        temperatureC: RECIPE.temperatureC!,
+        timeS: 28,
+        taster,
+        liking: 8 - 12 * Math.log(ratio / 2.5) ** 2,
+      })),
+    );
+    const [lnRatio, temperatureC, lnTimeS] = bestOf(siteOfCups(past('d'), ladder, expected)!);
+    expect(lnRatio! * STEP.lnRatio).toBeGreaterThan(Math.log(2.2));
+    expect(temperatureC! * STEP.temperatureC).toBeCloseTo(RECIPE.temperatureC!, 0);
+    expect(Math.exp(lnTimeS! * STEP.lnTimeS)).toBeGreaterThan(26);
+    expect(Math.exp(lnTimeS! * STEP.lnTimeS)).toBeLessThan(30);
+  });
 });

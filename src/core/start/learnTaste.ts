@@ -1,11 +1,12 @@
 /**
  * The joint start model over a house's past releases: each counts by what its cups say of its best point, and by its
- * recipe alone where its cups leave a direction open (model.md §4b). A release's cups are fitted around what all others say of it,
+ * recipe in the directions they leave open (model.md §4b). A release's cups are fitted around what all others say of it,
  * and that is taken out of its site again: proposals do not confirm themselves.
- * House heuristic: cups of fewer than three recipes, or that leave a direction open, leave the recipe: an ordinary
- * dial-in tells little of ratio and temperature.
+ * House heuristic: where its cups leave a direction open the recipe speaks for it: an ordinary dial-in tells little of
+ * ratio and temperature, a ladder of yields nothing of temperature.
  */
-import { EigenvalueDecomposition } from 'ml-matrix';
+import { EigenvalueDecomposition, Matrix } from 'ml-matrix';
+import { evened } from '../linear';
 import { runThrough } from '../runThrough';
 import { codedFrom, placeAt, STEP } from '../trials/coding';
 import { countRecipes, type ScoredCup } from '../trials/bestRecipe';
@@ -75,12 +76,32 @@ function recipeSiteOf(past: PastRelease): Site | null {
 
 /** Fewer recipes than this tell no direction. House heuristic. */
 const LEAST_RECIPES = 3;
-/** Cups that know a direction less than this, coded (sd 1.4 steps), leave the recipe. House heuristic. */
+/** Where cups know less than this of a direction, coded (sd 1.4 steps), the recipe speaks for it. House heuristic. */
 const LEAST_PRECISION = 0.5;
 
-/** How much is known in the direction least is known of. */
-const leastKnown = ({ P }: Site) =>
-  Math.min(...new EigenvalueDecomposition(P, { assumeSymmetric: true }).realEigenvalues);
+/**
+ * What cups know where they know enough, and the recipe in the directions they leave open: E_s P E_s + E_w P_r E_w, with
+ * E_s and E_w the projections on both. Null where cups leave all of them open.
+ * @param recipe absolute coded; null where it lacks one of the three.
+ */
+export function withRecipe({ P, h }: Site, recipe: readonly number[] | null): Site | null {
+  const { realEigenvalues, eigenvectorMatrix } = new EigenvalueDecomposition(P, {
+    assumeSymmetric: true,
+  });
+  const isKnown = realEigenvalues.map((value) => value >= LEAST_PRECISION);
+  if (!isKnown.includes(true)) return null;
+  const onto = (some: readonly boolean[]) =>
+    eigenvectorMatrix.mmul(Matrix.diag(some.map(Number))).mmul(eigenvectorMatrix.transpose());
+  const known = onto(isKnown);
+  const cups = { P: known.mmul(P).mmul(known), h: known.mmul(Matrix.columnVector([...h])) };
+  if (recipe === null) return { P: evened(cups.P), h: cups.h.to1DArray() };
+  const open = onto(isKnown.map((one) => !one));
+  const spoken = open.mmul(siteOfRecipe(recipe).P).mmul(open);
+  return {
+    P: evened(Matrix.add(cups.P, spoken)),
+    h: Matrix.add(cups.h, spoken.mmul(Matrix.columnVector([...recipe]))).to1DArray(),
+  };
+}
 
 /** What the house's other releases expect of a coffee: its best point, and where its signs stand. */
 export interface Expected extends JointPrediction {
@@ -88,12 +109,14 @@ export interface Expected extends JointPrediction {
 }
 
 /**
- * What a release's cups teach, or null where they leave some direction open that its recipe tells.
+ * What a release's cups teach beside its recipe, or null where they teach no direction.
+ * @param past the release, for its recipe.
  * @param cups at places of the reference basket.
  * @param expected what the other releases say of this one.
  * @param release its number, for the particles of its surface.
  */
 export function siteOfCups(
+  past: PastRelease,
   cups: readonly ScoredCup[],
   expected: Expected,
   release?: number,
@@ -103,11 +126,9 @@ export function siteOfCups(
   if (countRecipes(coded.map(({ x }) => x)) < LEAST_RECIPES) return null;
   const { covariance, mean, signs } = expected;
   const surface = fitSurface({ cups: coded, prior: covariance, release, signOffset: signs });
-  const site = siteOf(surface, covariance, mean);
+  const site = withRecipe(siteOf(surface, covariance, mean), codedRecipe(past));
   const message = signMessageOf(surface, signs);
-  return leastKnown(site) >= LEAST_PRECISION
-    ? { ...site, cups: cups.length, ...(message && { signs: message }) }
-    : null;
+  return site && { ...site, cups: cups.length, ...(message && { signs: message }) };
 }
 
 /** What the others say of a past release of the model, itself left out. */
@@ -137,7 +158,7 @@ function withCupSites(
   for (const [i, past] of history.entries()) {
     const { cups = [] } = past;
     const expected = { ...expectedWithout(recipes, past), signs: expectedSigns(tasted) };
-    const site = cups.length === 0 ? null : siteOfCups(cups, expected, i);
+    const site = cups.length === 0 ? null : siteOfCups(past, cups, expected, i);
     tasted.push(site ? { ...past, site } : past);
   }
   return tasted;
