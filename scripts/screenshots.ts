@@ -19,6 +19,13 @@ Harvest May 2026, lot 42, organic, cup score 87.5
 Notes: strawberry, rose, cocoa nib. Roasted 20 Nov 2026
 Rested in cherry for four days.`;
 
+/** A shot caught in three cups. */
+const STAGED = [
+  ['14', '17', 'sour, salty, thick'],
+  ['14', '9', 'sweet'],
+  ['14', '3.5', 'thin, woody, bitter'],
+] as const;
+
 mkdirSync(FOLDER, { recursive: true });
 const server = await startServer({ demo: true, prepare: noteBackup });
 const browser = await chromium.launch(browserConfig.use!.launchOptions!);
@@ -53,7 +60,7 @@ await open(`${arrived}/start`);
 await picture('start');
 await open(`${onBench}/pull`);
 await picture('pull');
-await page.setViewportSize({ ...DESK, height: 1900 });
+await page.setViewportSize({ ...DESK, height: 3000 });
 await open(`${published}/taste`);
 await picture('taste', async (view) => {
   for (const [scale, value] of [
@@ -70,6 +77,13 @@ await picture('taste', async (view) => {
       .getByRole('radiogroup', { name: scale, exact: true })
       .getByRole('radio', { name: value, exact: true })
       .check({ force: true });
+  await view.getByRole('button', { name: 'Staged cups of this shot' }).click();
+  for (const [i, [mass, tds, taste]] of STAGED.entries()) {
+    await view.getByLabel(`Mass of cup ${i + 1}`).fill(mass);
+    await view.getByLabel(`TDS of cup ${i + 1}`).fill(tds);
+    await view.getByLabel(`Taste of cup ${i + 1}`).selectOption({ label: taste });
+  }
+  await view.getByRole('button', { name: 'What the trial may change and take' }).click();
   await view.getByRole('button', { name: 'Picture of what is known' }).click();
   // Charts are fetched when they are seen.
   await view.waitForTimeout(1500);
@@ -87,9 +101,11 @@ await open('/programmes');
 await picture('programme', writing);
 await open('/practice');
 await picture('practice', practising);
+await page.setViewportSize({ ...DESK, height: 1900 });
 await open('/patterns');
 await page.waitForTimeout(600);
 await picture('patterns');
+await page.setViewportSize(DESK);
 await open('/import');
 await picture('import', importing);
 await open('/house#backups');

@@ -1,0 +1,83 @@
+/**
+ * A recipe by rest phase (model.md §5b): one recipe for the whole span, with a grind hint for the middle of each phase.
+ * Borders lie at equal steps of ψ (ageing.ts) and follow from the span alone: they never move with data. House
+ * heuristic, prototyped on invented ageing. Units: rest days, reference steps of .10 in ln time.
+ */
+import { assert } from '../errors';
+import { ageOf } from './ageing';
+import { stepsFiner, type Estimate } from './houseAgeing';
+
+/** ψ adds so many days before it takes the logarithm. */
+const OFFSET_DAYS = 10;
+/** Ageing that one setting is asked to bear, in ln time. */
+const MOST_DRIFT = 0.08;
+/** Once phases are printed their number changes only when the drift passes the limit by so much. */
+const SLACK = 0.02;
+const MOST_PHASES = 3;
+
+export interface Span {
+  readonly from: number;
+  readonly to: number;
+}
+
+/** How far ln time moves by age over a span. */
+export function driftOver({ from, to }: Span, slope: Pick<Estimate, 'mean'>): number {
+  return Math.abs(slope.mean) * (ageOf(to) - ageOf(from));
+}
+
+/**
+ * How many phases a span asks for, 1-3.
+ * @param printed the number that was printed last, which is kept while the drift is near its limit.
+ */
+export function phaseCount(span: Span, slope: Pick<Estimate, 'mean'>, printed?: number): number {
+  const drift = driftOver(span, slope);
+  const countFor = (limit: number) =>
+    Math.min(MOST_PHASES, Math.max(1, Math.ceil(drift / limit - 1e-9)));
+  const count = countFor(MOST_DRIFT);
+  if (printed === undefined || count === printed) return count;
+  return count > printed ? countFor(MOST_DRIFT + SLACK) : countFor(MOST_DRIFT - SLACK);
+}
+
+/** Borders between phases at equal ψ: d_i = (a + 10)^(1 − i/k)·(b + 10)^(i/k) − 10, the span's ends among them. */
+export function phaseBorders({ from, to }: Span, count: number): number[] {
+  assert(from < to && count >= 1, 'a span has an end after its beginning, and a phase');
+  const [a, b] = [from + OFFSET_DAYS, to + OFFSET_DAYS];
+  return Array.from(
+    { length: count + 1 },
+    (_, i) => a ** (1 - i / count) * b ** (i / count) - OFFSET_DAYS,
+  );
+}
+
+export interface Phase extends Span {
+  /** Finer than the card, for the middle of the phase, with its 80 % interval. */
+  readonly steps: number;
+  readonly interval80: readonly [number, number];
+}
+
+/**
+ * The phases of a span, each with its hint.
+ * @param cardDay the rest day the card's own dial is for.
+ * @param lnTimePerStep what a step of the grinder does to ln time.
+ */
+export function phasesOf(
+  span: Span,
+  {
+    count,
+    slope,
+    cardDay,
+    lnTimePerStep,
+  }: {
+    readonly count: number;
+    readonly slope: Estimate;
+    readonly cardDay: number;
+    readonly lnTimePerStep: number;
+  },
+): Phase[] {
+  const borders = phaseBorders(span, count);
+  return borders.slice(0, -1).map((from, i) => {
+    const to = borders[i + 1]!;
+    const middle = (ageOf(from) + ageOf(to)) / 2 - ageOf(cardDay);
+    const change = { mean: slope.mean * middle, sd: slope.sd * Math.abs(middle) };
+    return { from, to, ...stepsFiner(change, lnTimePerStep) };
+  });
+}
