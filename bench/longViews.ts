@@ -31,7 +31,7 @@ import { median, type Measure } from './measure';
 const ROUNDS = 30;
 const WARM_UP = 4;
 const THREE_MONTHS = 91;
-const STAGES = ['read', 'start', 'pull', 'taste', 'publish'];
+const STAGES = ['read', 'start', 'pull', 'taste', 'rest', 'publish'];
 
 export async function benchLongViews(years: number): Promise<Measure[]> {
   const short = await startServer({
@@ -245,7 +245,7 @@ async function crowded(server: RunningServer): Promise<Measure[]> {
   db.close();
   const asked = await askedOf(server);
   const measures: Measure[] = [];
-  for (const view of ['pull', 'taste', 'publish', 'today', 'patterns']) {
+  for (const view of ['pull', 'taste', 'rest', 'publish', 'today', 'patterns']) {
     const path = view in asked.paths ? view : 'pull';
     const start = performance.now();
     const html = await fetchOf(

@@ -43,6 +43,11 @@ export interface Coffee {
   readonly best: readonly number[];
 }
 
+/** A cup sheet goes from 0 to 10: no cup is more points under another. */
+const MOST_POINTS = 10;
+const within = (least: number, value: number, most: number) =>
+  Math.min(most, Math.max(least, value));
+
 const SIDES = { smooth: [1, 1], skewed: [1.5, 0.5] } as const;
 
 export function coffeeAt(
@@ -73,7 +78,7 @@ export function coffeeAt(
       const off = value - best[j]!;
       return off * Math.sqrt(SIDES[shape][off * steep[j]! > 0 ? 0 : 1]);
     });
-    return 0.5 * quadratic(H, away);
+    return Math.min(MOST_POINTS, 0.5 * quadratic(H, away));
   };
   return {
     best,
@@ -86,8 +91,12 @@ export function coffeeAt(
         const under = direction.reduce((sum, d, j) => sum + d * (X[j]! - best[j]!), 0);
         return {
           taster,
-          liking: felt + offset + slope * nth + noise,
-          u: -strength * under + signOffset + PRIOR.signSd * chance.normal(),
+          liking: within(0, felt + offset + slope * nth + noise, MOST_POINTS),
+          u: within(
+            -MOST_POINTS,
+            -strength * under + signOffset + PRIOR.signSd * chance.normal(),
+            MOST_POINTS,
+          ),
         };
       }),
   };

@@ -17,7 +17,16 @@ import {
   type BatchEvidence,
   type LevelRules,
 } from '@/core/rest/batchLevels';
-import { batchSlope, expectedSlope, learnAgeing, type HouseAgeing } from '@/core/rest/houseAgeing';
+import {
+  batchSlope,
+  expectedSlope,
+  learnAgeing,
+  shrunkSlope,
+  type AgedShot,
+  type BatchSlope,
+  type Estimate,
+  type HouseAgeing,
+} from '@/core/rest/houseAgeing';
 import { restSpan } from '@/core/rest/rest';
 import type { Db } from '@/data/database';
 import {
@@ -144,6 +153,61 @@ function effectsOf(
   return { perDial: perDial!, dose: dose!, yield: ofYield! };
 }
 
+/** How a batch ages at one setting. */
+export interface BatchAgeing {
+  /** Its sound shots, brought to that setting; their age is left in them. */
+  readonly shots: readonly AgedShot[];
+  /** Change of ln time by age, shrunk towards the house. */
+  readonly slope: Estimate & { readonly isOwn: boolean };
+  /** Null before its first sound shot. */
+  readonly level: BatchSlope | null;
+  /** What a dial number does to ln time. */
+  readonly perDial: number;
+  /** Batches of the house that tell of ageing. */
+  readonly batches: number;
+}
+
+/** What the shots of a batch say of its ageing, at a recipe's dial, dose and yield. */
+export function ageingOf(
+  db: Db,
+  house: House,
+  asked: Pick<ToCarry, 'setup' | 'style' | 'recipe' | 'dial' | 'roastLevel'> & {
+    readonly batchId: string;
+  },
+): BatchAgeing {
+  const { setup, style, batchId, roastLevel } = asked;
+  const { batches, ageing } = readBatchKnowledge(db, house);
+  const effects = effectsOf(db, house, setup.grinder, style);
+  const by = settingChange(setup, effects, asked);
+  const shots = batches
+    .filter((one) => one.batchId === batchId && one.setupId === setup.id && one.style === style)
+    .flatMap((one) => one.shots)
+    .map(({ restDays, lnTimeS }) => ({ restDays, lnTimeS: lnTimeS + by }));
+  const expected = expectedSlope(ageing, roastLevel);
+  const level = shots.length === 0 ? null : batchSlope(shots, NOISE_SD);
+  return {
+    shots,
+    slope: level ? shrunkSlope(level, expected) : { ...expected, isOwn: false },
+    level,
+    perDial: effects.perDial,
+    batches: ageing.batches,
+  };
+}
+
+/** From the setting levels are said for to a recipe's dial, dose and yield, in ln time. */
+function settingChange(
+  setup: StoredSetup,
+  effects: TimeEffects,
+  { dial, recipe }: Pick<ToCarry, 'dial' | 'recipe'>,
+): number {
+  const at = settingOf(setup);
+  return (
+    effects.perDial * (dial - at.dial) +
+    effects.dose * Math.log(recipe.doseG / at.doseG) +
+    effects.yield * Math.log(recipe.yieldG / at.yieldG)
+  );
+}
+
 /** A batch that is to be pulled on a recipe of its coffee. */
 export interface ToCarry {
   readonly releaseId: string;
@@ -166,7 +230,7 @@ export interface ToCarry {
 /** What a batch is expected to do at the recipe's dial, before its first shot. */
 export function expectationOf(db: Db, house: House, asked: ToCarry): CarryExpectation {
   const { batches, ageing, batchSd } = readBatchKnowledge(db, house);
-  const { setup, style, recipe, dial, restDays, roastLevel, dialSd } = asked;
+  const { setup, style, dial, restDays, roastLevel, dialSd } = asked;
   const effects = effectsOf(db, house, setup.grinder, style);
   const slope = expectedSlope(ageing, roastLevel);
   const rules: LevelRules = { slope, noiseSd: NOISE_SD, batchSd };
@@ -180,11 +244,7 @@ export function expectationOf(db: Db, house: House, asked: ToCarry): CarryExpect
   );
   const state = levelAfter(own, rules);
   const week = Date.parse(asked.today) / MS_PER_WEEK;
-  const at = settingOf(setup);
-  const ofSetting =
-    effects.perDial * (dial - at.dial) +
-    effects.dose * Math.log(recipe.doseG / at.doseG) +
-    effects.yield * Math.log(recipe.yieldG / at.yieldG);
+  const ofSetting = settingChange(setup, effects, asked);
   const { mean, sd } =
     state === null
       ? {

@@ -1,7 +1,7 @@
 /** The whole house on one page: every release as it stands today and what it asks for. */
 import { doseInForce } from '@/core/advice/setting';
 import { isProvenStatus, type AdviceStatus } from '@/core/advice/types';
-import { checkDays, gramsPerCheck } from '@/core/rest/checkPlan';
+import { gramsPerCheck, plannedChecks } from '@/core/rest/checkPlan';
 import { LIMITS } from '@/core/limits';
 import { addDays, daysBetween } from '@/core/rest/day';
 import { REST_SCHOOLS, type Clock } from '@/core/vocabulary';
@@ -160,7 +160,9 @@ function standingOf(house: House, view: ReleaseView, today: string): Standing {
       dialWords: view.newBatch.dialWords,
     },
     leftG: batch.leftG,
-    checksAhead: checkDays(batch.rest, closed).filter((day) => daysBetween(today, day) >= 0),
+    checksAhead: plannedChecks(batch.rest, closed)
+      .map(({ day }) => day)
+      .filter((day) => daysBetween(today, day) >= 0),
     gramsPerCheck: gramsPerCheck(
       bench?.draft.recipe.doseG ?? ASSUMED_DOSE_G,
       bench?.setup.grinder.retentionG ?? 0,

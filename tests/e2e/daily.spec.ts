@@ -129,7 +129,7 @@ test('a new batch is carried over from Today, confirmed by one shot and one cup,
   }
   await press(page, 'Keep this cup sheet');
   await expect(advice).toContainText('confirmed');
-  await page.locator('body').press('5');
+  await page.locator('body').press('6');
   await page.waitForURL(/\/publish$/);
   await page.waitForLoadState('networkidle');
   // Two presses: what changed stands there already.

@@ -11,7 +11,7 @@ test.beforeAll(async () => {
 });
 test.afterAll(() => server.close());
 
-const STAGES = ['read', 'start', 'pull', 'taste', 'publish', 'log'];
+const STAGES = ['read', 'start', 'pull', 'taste', 'rest', 'publish', 'log'];
 
 /** Releases that between them show every stage, and every page outside them. */
 async function addresses(page: Page): Promise<string[]> {

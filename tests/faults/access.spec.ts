@@ -212,7 +212,7 @@ test('as reader: every page opens, and every write is refused with 403 and words
 /** No page offers a reader a button that would write. */
 async function lookForWrites(page: Page): Promise<void> {
   const { releaseId } = factsOf(server.databaseFile);
-  const stages = ['read', 'start', 'pull', 'taste', 'publish', 'log'];
+  const stages = ['read', 'start', 'pull', 'taste', 'rest', 'publish', 'log'];
   const paths = [
     '/',
     '/find?q=tea',

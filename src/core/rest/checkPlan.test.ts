@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { checkDays, gramsPerCheck, isClosed, weekdayOf } from './checkPlan';
+import { gramsPerCheck, isClosed, plannedChecks, weekdayOf } from './checkPlan';
 import { addDays } from './day';
 
 const OPEN_ALWAYS = { weekdays: [], dates: [] };
@@ -10,37 +10,43 @@ const SPAN = {
   fadesOn: '2026-06-12',
 };
 
+const daysOf = (...asked: Parameters<typeof plannedChecks>) =>
+  plannedChecks(...asked).map(({ day }) => day);
+
 describe('the check plan', () => {
-  it('checks as it opens, a third in, at the end of the best days and as it fades', () => {
-    expect(checkDays(SPAN, OPEN_ALWAYS)).toEqual([
-      '2026-05-14',
-      '2026-05-20',
-      '2026-05-29',
-      '2026-06-12',
+  it('checks as it opens, in the middle, at the end of the best days and as it fades', () => {
+    expect(plannedChecks(SPAN, OPEN_ALWAYS)).toEqual([
+      { kind: 'opens', day: '2026-05-14' },
+      { kind: 'middle', day: '2026-05-23' },
+      { kind: 'bestEnds', day: '2026-05-29' },
+      { kind: 'fades', day: '2026-06-12' },
     ]);
   });
 
-  it('steps over closed days: on where something begins, back where it ends', () => {
-    // 14 May 2026 is a Thursday, 29 May a Friday.
-    const closed = { weekdays: [4, 5], dates: ['2026-05-20'] };
-    expect(checkDays(SPAN, closed)).toEqual([
-      '2026-05-16',
-      '2026-05-23',
-      '2026-05-27',
-      '2026-06-10',
-    ]);
+  it('with fewer checks keeps the ones that tell most', () => {
+    const kinds = (count: number) =>
+      plannedChecks(SPAN, OPEN_ALWAYS, count).map(({ kind }) => kind);
+    expect(kinds(2)).toEqual(['opens', 'fades']);
+    expect(kinds(3)).toEqual(['opens', 'middle', 'fades']);
+    expect(kinds(0)).toEqual([]);
+  });
+
+  it('moves off closed days outwards: the first back, the others on', () => {
+    // 14 May 2026 is a Thursday, 29 May and 12 June are Fridays.
+    const closed = { weekdays: [4, 5], dates: ['2026-05-23'] };
+    expect(daysOf(SPAN, closed)).toEqual(['2026-05-13', '2026-05-24', '2026-05-30', '2026-06-13']);
   });
 
   it('takes a house that never opens at its word', () => {
     const never = { weekdays: [1, 2, 3, 4, 5, 6, 7], dates: [] };
-    expect(checkDays(SPAN, never)).toEqual(checkDays(SPAN, OPEN_ALWAYS));
+    expect(daysOf(SPAN, never)).toEqual(daysOf(SPAN, OPEN_ALWAYS));
   });
 
-  it('never plans a closed day while any day of the week is open', () => {
+  it('never plans a closed day while any day of the week is open, nor two checks of one day', () => {
     const weekdays = fc.uniqueArray(fc.integer({ min: 1, max: 7 }), { maxLength: 6 });
     fc.assert(
       fc.property(weekdays, fc.integer({ min: 0, max: 900 }), (closed, shift) => {
-        const days = checkDays(
+        const days = daysOf(
           {
             openOn: addDays(SPAN.openOn, shift),
             bestFrom: addDays(SPAN.bestFrom, shift),

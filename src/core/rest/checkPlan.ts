@@ -1,7 +1,7 @@
 /**
- * When a recipe should be checked over the life of a batch: the day it opens, a third into its best
- * days, the end of them, and the day it fades (model.md §5, house heuristic). Closed days are stepped
- * over: forward where something begins, backward where it ends.
+ * When a recipe should be checked over the life of a batch: the day it opens and the day it fades tell most, then the
+ * middle of its best days, then their end (model.md §5, house heuristic). Checks move off closed days outwards, so that
+ * the span they hold is never shorter than the card's: the first back, the others on.
  */
 import { addDays, daysBetween, type Day } from './day';
 import type { Rest } from './rest';
@@ -37,19 +37,49 @@ function openDayFrom(day: Day, direction: 1 | -1, closed: ClosedDays): Day {
   return day;
 }
 
-/** The check days of a batch, earliest first, none twice. */
-export function checkDays(
-  { openOn, bestFrom, bestTo, fadesOn }: Pick<Rest, 'openOn' | 'bestFrom' | 'bestTo' | 'fadesOn'>,
+/** What a check is for, in the order in which checks tell most. */
+export const CHECK_KINDS = ['opens', 'fades', 'middle', 'bestEnds'] as const;
+export type CheckKind = (typeof CHECK_KINDS)[number];
+
+export const CHECK_LABELS: Record<CheckKind, string> = {
+  opens: 'As it opens',
+  middle: 'In the middle of its best days',
+  bestEnds: 'As its best days end',
+  fades: 'As it fades',
+};
+
+export interface PlannedCheck {
+  readonly kind: CheckKind;
+  readonly day: Day;
+}
+
+type Days = Pick<Rest, 'openOn' | 'bestFrom' | 'bestTo' | 'fadesOn'>;
+
+/**
+ * The checks of a batch, earliest first, none on the day of another.
+ * @param count so many at most, the most telling first.
+ */
+export function plannedChecks(
+  { openOn, bestFrom, bestTo, fadesOn }: Days,
   closed: ClosedDays,
-): Day[] {
-  const third = addDays(bestFrom, Math.round(daysBetween(bestFrom, bestTo) / 3));
-  const days = [
-    openDayFrom(openOn, 1, closed),
-    openDayFrom(third, 1, closed),
-    openDayFrom(bestTo, -1, closed),
-    openDayFrom(fadesOn, -1, closed),
-  ];
-  return [...new Set(days)].sort();
+  count: number = CHECK_KINDS.length,
+): PlannedCheck[] {
+  const middle = addDays(bestFrom, Math.round(daysBetween(bestFrom, bestTo) / 2));
+  const dayOf: Record<CheckKind, Day> = {
+    opens: openDayFrom(openOn, -1, closed),
+    middle: openDayFrom(middle, 1, closed),
+    bestEnds: openDayFrom(bestTo, 1, closed),
+    fades: openDayFrom(fadesOn, 1, closed),
+  };
+  const taken = new Set<Day>();
+  return CHECK_KINDS.slice(0, count)
+    .flatMap((kind): PlannedCheck[] => {
+      const day = dayOf[kind];
+      if (taken.has(day)) return [];
+      taken.add(day);
+      return [{ kind, day }];
+    })
+    .sort((a, b) => daysBetween(b.day, a.day));
 }
 
 /** Grams one check takes: its shots and one purge of twice the retention. House heuristic. */

@@ -9,6 +9,7 @@ export const STAGES = [
   { path: 'start', verb: 'Start' },
   { path: 'pull', verb: 'Pull' },
   { path: 'taste', verb: 'Taste' },
+  { path: 'rest', verb: 'Rest' },
   { path: 'publish', verb: 'Publish' },
 ] as const;
 type StagePath = (typeof STAGES)[number]['path'];
@@ -27,6 +28,7 @@ export function stagesOf(view: ReleaseView): Stage[] {
 
 function statesOf({
   facts,
+  batch,
   bench,
   versions,
   address,
@@ -53,6 +55,10 @@ function statesOf({
       isDone: isProven,
     },
     taste: { figure: `${cups} ${cups === 1 ? 'cup' : 'cups'}`, isDone: cups > 0 },
+    rest: {
+      figure: `day ${batch.rest.restDays}`,
+      isDone: batch.rest.state === 'best',
+    },
     publish: {
       figure: isWithdrawn ? 'withdrawn' : newest ? `version ${newest.number}` : 'not yet',
       isDone: newest !== undefined && !isWithdrawn,

@@ -1,0 +1,242 @@
+'use client';
+
+import dynamic from 'next/dynamic';
+import Link from 'next/link';
+import styled from 'styled-components';
+import { dayWords } from '@/core/dayWords';
+import { figure } from '@/core/figure';
+import { dialWords, type Notation } from '@/core/grinder/notation';
+import { CHECK_LABELS } from '@/core/rest/checkPlan';
+import type { Learnt } from '@/core/rest/likingByRest';
+import { InView, CHART_HEIGHT_PX } from '@/ui/charts/InView';
+import { useUnits } from '@/ui/person';
+import { Notice, SectionTitle, Small, StageTitle, Table, TableHead, TableScroll } from '@/ui/type';
+import { Unfold } from '@/ui/Unfold';
+import type { AgeingView, CheckState, RestView } from '@/views/rest';
+import { likelyWords, stepWords, todayWords } from './todayWords';
+
+const AgeingChart = dynamic(() => import('./AgeingChart').then((all) => all.AgeingChart), {
+  ssr: false,
+});
+
+const Stack = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 16px;
+`;
+
+const Box = styled.section`
+  display: grid;
+  gap: 6px;
+`;
+
+export interface RestStageProps {
+  readonly releaseId: string;
+  readonly roastDate: string;
+  readonly rest: RestView;
+  /** How the grinder on the bench writes its dial. */
+  readonly notation: Notation;
+}
+
+/** When is it true? How this batch ages, when it is checked, and when it tastes best. */
+export function RestStage({ releaseId, roastDate, rest, notation }: RestStageProps) {
+  return (
+    <Stack>
+      <StageTitle>When is it true?</StageTitle>
+      {rest.ageing ? (
+        <Ageing ageing={rest.ageing} notation={notation} />
+      ) : (
+        <p>
+          No sound shot of this batch yet: how it ages shows from its second day on.{' '}
+          <Link href={`/releases/${releaseId}/pull`}>Pull one</Link>.
+        </p>
+      )}
+      <Checks rest={rest} roastDate={roastDate} />
+      {rest.ageing && <Phases ageing={rest.ageing} />}
+      <Tasted tasted={rest.tasted} />
+    </Stack>
+  );
+}
+
+function Ageing({ ageing, notation }: { ageing: AgeingView; notation: Notation }) {
+  const { dial, shots, curve, perWeek, isOwn, batches } = ageing;
+  const dialSaid = dialWords(notation, dial);
+  return (
+    <Box aria-label="How this batch ages">
+      <Notice role="status" $kind="good">
+        {todayWords(ageing)}
+      </Notice>
+      <SectionTitle>How this batch ages, at dial {dialSaid}</SectionTitle>
+      <InView
+        heightPx={CHART_HEIGHT_PX}
+        label="Seconds from the pump at one dial over rest days; the table below says the same"
+      >
+        {() => <AgeingChart ageing={ageing} />}
+      </InView>
+      <p>
+        A week from now: {stepWords(perWeek.steps)} ({likelyWords(perWeek.interval80)}).{' '}
+        {isOwn
+          ? 'Mostly from this batch’s own shots.'
+          : `Mostly from ${batches === 0 ? 'the rule of thumb' : `${batches} batches of this house`}: this batch has too few ages yet.`}
+      </p>
+      <Unfold label="As a table">
+        {() => (
+          <TableScroll aria-label="Seconds by rest day at one dial">
+            <Table>
+              <TableHead columns={['Rest day', 'Expected, s', 'Likely (8 in 10)', 'Pulled, s']} />
+              <tbody>
+                {curve.map(({ restDays, timeS, interval80: [low, high] }) => (
+                  <tr key={restDays}>
+                    <td>{restDays}</td>
+                    <td>{figure(timeS, 1)}</td>
+                    <td>
+                      {figure(low, 1)}-{figure(high, 1)}
+                    </td>
+                    <td>
+                      {shots
+                        .filter((shot) => shot.restDays === restDays)
+                        .map((shot) => figure(shot.timeS, 1))
+                        .join(', ')}
+                    </td>
+                  </tr>
+                ))}
+              </tbody>
+            </Table>
+          </TableScroll>
+        )}
+      </Unfold>
+      <Small>
+        Sound shots alone, brought to this dial, dose and yield; seconds from the pump. The form of
+        the curve is a rule of thumb, its steepness is learnt.
+      </Small>
+    </Box>
+  );
+}
+
+const STATE_WORDS: Record<CheckState, string> = {
+  done: 'done',
+  missed: 'missed',
+  ahead: 'ahead',
+  short: 'no coffee left for it',
+};
+
+function Checks({ rest: { checks, room }, roastDate }: { rest: RestView; roastDate: string }) {
+  const { mass } = useUnits();
+  const { kept, dropped, neededG, shortG, gramsEach, leftG } = room;
+  const ahead = kept.length + dropped.length;
+  return (
+    <Box aria-label="Checks of this batch">
+      <SectionTitle>Checks of the batch of {dayWords(roastDate)}</SectionTitle>
+      <TableScroll aria-label="Checks planned">
+        <Table>
+          <TableHead columns={[{ words: 'Check' }, 'Day', { words: 'State' }, 'Shots near it']} />
+          <tbody>
+            {checks.map(({ kind, day, state, shots }) => (
+              <tr key={kind}>
+                <td className="words">{CHECK_LABELS[kind]}</td>
+                <td>{dayWords(day)}</td>
+                <td className="words">{STATE_WORDS[state]}</td>
+                <td>{shots === 0 ? '' : shots}</td>
+              </tr>
+            ))}
+          </tbody>
+        </Table>
+      </TableScroll>
+      {ahead > 0 && (
+        <p>
+          Hold back {mass(neededG, 0)} for {ahead === 1 ? 'it' : `the ${ahead} ahead`}, about{' '}
+          {mass(gramsEach, 0)} each (two shots and a purge)
+          {leftG === null
+            ? '; how much of this batch was set aside is not noted (Read, batches).'
+            : `; ${mass(Math.max(0, leftG), 0)} are left of this batch.`}
+        </p>
+      )}
+      {shortG > 0 && (
+        <Notice>
+          {mass(shortG, 0)} are missing:{' '}
+          {kept.length === 0
+            ? 'no check can be made. Set more of the next batch aside.'
+            : `keep what is left for the check ${kept.map(({ kind }) => CHECK_LABELS[kind].toLowerCase()).join(' and ')}: it tells most.`}
+        </Notice>
+      )}
+      <Small>
+        By the span of the house’s rest school; moved off closed days outwards. The first and the
+        last day tell most. Rule of thumb.
+      </Small>
+    </Box>
+  );
+}
+
+/** The card's span, and what the grind should do in each part of it. */
+function Phases({ ageing: { phases, lastDay } }: { ageing: AgeingView }) {
+  return (
+    <Box aria-label="By rest phase">
+      <SectionTitle>Over the recipe’s rest span</SectionTitle>
+      <TableScroll aria-label="Grind by rest phase">
+        <Table>
+          <TableHead
+            columns={[{ words: 'Days' }, { words: `Against day ${lastDay}` }, 'Likely (8 in 10)']}
+          />
+          <tbody>
+            {phases.map(({ from, to, steps, interval80 }) => (
+              <tr key={from}>
+                <td className="words">
+                  day {figure(from, 0)}-{figure(to, 0)}
+                </td>
+                <td className="words">{stepWords(steps)}</td>
+                <td>
+                  {figure(interval80[0], 1)} to {figure(interval80[1], 1)} steps finer
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </Table>
+      </TableScroll>
+      <Small>
+        {phases.length === 1
+          ? 'One setting for the middle of the span serves all of it.'
+          : `${phases.length} phases as long in ageing; each setting is for the middle of its phase. Simulated on a medium roast from day 6 to 35: of café shots .70 stay inside 2.5 s with one phase, .80 with two, .81 with three.`}
+      </Small>
+    </Box>
+  );
+}
+
+function Tasted({ tasted: { days, best, batches } }: { tasted: RestView['tasted'] }) {
+  return (
+    <Box aria-label="When it tastes best">
+      <SectionTitle>When it tastes best</SectionTitle>
+      {days.length === 0 ? (
+        <p>No straight cup with a liking yet: the days are the school’s.</p>
+      ) : (
+        <TableScroll aria-label="Liking by rest day">
+          <Table>
+            <TableHead columns={['Rest day', 'Cups', 'Liking']} />
+            <tbody>
+              {days.map(({ restDays, cups, liking }) => (
+                <tr key={restDays}>
+                  <td>{restDays}</td>
+                  <td>{cups}</td>
+                  <td>{figure(liking, 1)}</td>
+                </tr>
+              ))}
+            </tbody>
+          </Table>
+        </TableScroll>
+      )}
+      <p>
+        Best from {learntWords(best.from)}; best to {learntWords(best.to)}.{' '}
+        {best.from.differs || best.to.differs
+          ? 'Where the band leaves the school’s day out, the card may say so.'
+          : 'No reason yet to differ from the school.'}
+      </p>
+      <Small>
+        From {batches === 1 ? 'one batch' : `${batches} batches`} of this release, beginning at the
+        house’s rest school. Days are learnt slowly: more days tell more than more cups of one.
+      </Small>
+    </Box>
+  );
+}
+
+function learntWords({ mean, interval80: [low, high], school }: Learnt): string {
+  return `day ${figure(mean, 0)} (likely ${low}-${high}, the school says ${school})`;
+}

@@ -1,0 +1,191 @@
+/** What the Rest stage shows: how the batch on the bench ages, when it is checked, when it tastes best. Server only. */
+import { groupBy } from '@/core/patterns/groupBy';
+import { meanOf } from '@/core/patterns/summary';
+import { gramsPerCheck, plannedChecks, type PlannedCheck } from '@/core/rest/checkPlan';
+import { checkRoom, type CheckRoom } from '@/core/rest/checkRoom';
+import { daysBetween } from '@/core/rest/day';
+import { ageChange, levelOn, stepsFiner } from '@/core/rest/houseAgeing';
+import { bestDays, type BestDays, type TastedDay } from '@/core/rest/likingByRest';
+import { phaseCount, phasesOf, type Phase } from '@/core/rest/phases';
+import type { Db } from '@/data/database';
+import { listDialIns } from '@/data/dialIns';
+import type { House } from '@/data/house';
+import { kept } from '@/data/kept';
+import { shotsOfDialIns } from '@/data/shots';
+import { tastingsOfDialIns } from '@/data/tastings';
+import { ageingOf } from './batchLevels';
+import { MODEL_RESTS_ON } from './houseModel';
+import type { Bench, ReleaseView } from './release';
+
+/** Seconds on a rest day at one dial. */
+export interface AgedTime {
+  readonly restDays: number;
+  readonly timeS: number;
+}
+
+export interface AgeingView {
+  readonly dial: number;
+  /** From the pump, as all of the curve is. */
+  readonly shots: readonly AgedTime[];
+  readonly curve: readonly (AgedTime & { readonly interval80: readonly [number, number] })[];
+  /** Of the last sound shot. */
+  readonly lastDay: number;
+  readonly today: number;
+  /** From then to today: seconds at one dial, and steps of the grinder that answer them. */
+  readonly sinceS: number;
+  readonly since: { readonly steps: number; readonly interval80: readonly [number, number] };
+  readonly perWeek: { readonly steps: number; readonly interval80: readonly [number, number] };
+  /** Its own shots say more than the house's other batches. */
+  readonly isOwn: boolean;
+  readonly batches: number;
+  readonly phases: readonly Phase[];
+}
+
+export interface RestView {
+  readonly ageing: AgeingView | null;
+  readonly checks: readonly (PlannedCheck & {
+    readonly state: CheckState;
+    readonly shots: number;
+  })[];
+  readonly room: CheckRoom & { readonly gramsEach: number; readonly leftG: number | null };
+  readonly tasted: {
+    readonly days: readonly TastedDay[];
+    readonly best: BestDays;
+    readonly batches: number;
+  };
+}
+
+/** `ahead` has coffee, `short` has none. */
+export type CheckState = 'done' | 'missed' | 'ahead' | 'short';
+
+/** A shot so many days from a check stands for it. House heuristic. */
+const NEAR_DAYS = 1;
+/** Dose assumed before a recipe is on the bench. House heuristic: the commonest double. */
+const ASSUMED_DOSE_G = 18;
+
+export function readRest(db: Db, house: House, view: ReleaseView): RestView {
+  const { release, bench, today } = view;
+  const key = `${release.id} ${bench?.draft.id} ${today}`;
+  return kept(db, { name: 'rest', restsOn: [...MODEL_RESTS_ON, 'shot', 'tasting'], key }, () => ({
+    ageing: bench && ageingView(db, house, view, bench),
+    ...plannedFor(house, view),
+    tasted: tastedOf(db, view),
+  }));
+}
+
+function ageingView(db: Db, house: House, view: ReleaseView, bench: Bench): AgeingView | null {
+  const { batch } = view;
+  const { draft, setup, advice } = bench;
+  const { dial } = advice.setting;
+  const { shots, slope, level, perDial, batches } = ageingOf(db, house, {
+    batchId: batch.id,
+    setup,
+    style: draft.style,
+    recipe: draft.recipe,
+    dial,
+    roastLevel: batch.roast.level ?? 0,
+  });
+  const last = shots.at(-1);
+  if (!last || !level) return null;
+  const today = batch.rest.restDays;
+  const firstDay = Math.min(...shots.map(({ restDays }) => restDays));
+  const lastDay = Math.max(...shots.map(({ restDays }) => restDays));
+  const toDay = Math.max(today, Math.round(batch.span.fades), lastDay);
+  const perStep = perDial * setup.grinder.stepSize;
+  const on = (day: number) => {
+    const at = levelOn(level, slope, day, Math.max(0, day - lastDay) / 7);
+    return {
+      restDays: day,
+      timeS: Math.exp(at.mean),
+      interval80: [Math.exp(at.mean - Z_80 * at.sd), Math.exp(at.mean + Z_80 * at.sd)] as const,
+    };
+  };
+  const since = ageChange(slope, lastDay, today);
+  const [from, to] = draft.recipe.restDays;
+  const span = { from, to: Math.max(to, from + 1) };
+  return {
+    dial,
+    shots: shots.map(({ restDays, lnTimeS }) => ({ restDays, timeS: Math.exp(lnTimeS) })),
+    curve: Array.from({ length: toDay - firstDay + 1 }, (_, i) => on(firstDay + i)),
+    lastDay,
+    today,
+    sinceS: on(today).timeS - on(lastDay).timeS,
+    since: stepsFiner(since, perStep),
+    perWeek: stepsFiner(ageChange(slope, today, today + 7), perStep),
+    isOwn: slope.isOwn,
+    batches,
+    phases: phasesOf(span, {
+      count: phaseCount(span, slope),
+      slope,
+      cardDay: lastDay,
+      lnTimePerStep: perStep,
+    }),
+  };
+}
+
+const Z_80 = 1.2816;
+
+function plannedFor(
+  house: House,
+  { batch, bench, today }: ReleaseView,
+): Pick<RestView, 'checks' | 'room'> {
+  const closed = { weekdays: house.closedWeekdays, dates: house.closedDates };
+  const planned = plannedChecks(batch.rest, closed);
+  const shotsNear = (day: string) =>
+    batch.marks
+      .filter((mark) => mark.kind === 'shot' && Math.abs(daysBetween(day, mark.day)) <= NEAR_DAYS)
+      .reduce((sum, { count }) => sum + count, 0);
+  const isPast = ({ day }: PlannedCheck) => daysBetween(day, today) > 0;
+  const isDone = (check: PlannedCheck) => shotsNear(check.day) > 0;
+  const gramsEach = gramsPerCheck(
+    bench?.draft.recipe.doseG ?? ASSUMED_DOSE_G,
+    bench?.setup.grinder.retentionG ?? 0,
+  );
+  const { leftG } = batch;
+  const ahead = planned.filter((check) => !isPast(check) && !isDone(check));
+  const room = checkRoom(ahead, { leftG, gramsEach });
+  const stateOf = (check: PlannedCheck): CheckState => {
+    if (isDone(check)) return 'done';
+    if (isPast(check)) return 'missed';
+    return room.dropped.includes(check) ? 'short' : 'ahead';
+  };
+  return {
+    checks: planned.map((check) => ({
+      ...check,
+      state: stateOf(check),
+      shots: shotsNear(check.day),
+    })),
+    room: { ...room, gramsEach, leftG },
+  };
+}
+
+/** Straight cups of all batches of the release, by rest day; cups of flights were pulled to other figures. */
+function tastedOf(db: Db, { release, batch }: ReleaseView): RestView['tasted'] {
+  const dialIns = listDialIns(db, [release.id]);
+  const ids = dialIns.map(({ id }) => id);
+  const shotsOf = shotsOfDialIns(db, ids);
+  const tastingsOf = tastingsOfDialIns(db, ids);
+  const cups = dialIns.flatMap(({ id, batchId }) => {
+    const shots = new Map(shotsOf(id).map((shot) => [shot.id, shot]));
+    return tastingsOf(id).flatMap(({ shotId, serving, scales: { liking } }) => {
+      const shot = shots.get(shotId);
+      if (!shot || shot.isOfFlight || shot.isSimulated || serving !== 'straight') return [];
+      return liking === undefined ? [] : [{ batchId, restDays: shot.restDays, liking }];
+    });
+  });
+  const daysOf = (some: typeof cups): TastedDay[] =>
+    [...groupBy(some, ({ restDays }) => restDays)]
+      .map(([restDays, own]) => ({
+        restDays,
+        liking: meanOf(own.map(({ liking }) => liking))!.mean,
+        cups: own.length,
+      }))
+      .sort((a, b) => a.restDays - b.restDays);
+  const batches = [...groupBy(cups, ({ batchId }) => batchId).values()];
+  // Dial-ins are read oldest first, and so are their batches.
+  return {
+    days: daysOf(cups),
+    best: bestDays(batches.map(daysOf), batch.span),
+    batches: batches.length,
+  };
+}
