@@ -105,16 +105,26 @@ function readBatches(db: Db, house: House): ReadBatch[] {
     if (!batch || !setup || !draft || pulled.length === 0) return [];
     const roast = readRoast(batch, house.roastMap);
     const opensOn = restSpan(roast.level ?? 0, house.restSchool).opens;
+    const onToday = pulled.flatMap((shot) =>
+      onTodaysDial(advisedShot(shot, []), shot.pulledAt, eras(erasOf, setup.grinder)).map(
+        (advised) => ({ advised, draftId: shot.draftId }),
+      ),
+    );
+    const targets = new Map(
+      [...new Set(onToday.map(({ draftId }) => draftId))].map((draftId) => [
+        draftId,
+        targetOf(house, drafts.get(draftId)!, { roast, opensOn }),
+      ]),
+    );
     const shots = batchShots(
       {
         target: targetOf(house, draft, { roast, opensOn }),
         grinder: setup.grinder,
-        shots: pulled.flatMap((shot) =>
-          onTodaysDial(advisedShot(shot, []), shot.pulledAt, eras(erasOf, setup.grinder)),
-        ),
+        shots: onToday.map(({ advised }) => advised),
       },
       settingOf(setup),
       effectsOf(db, house, setup.grinder, style),
+      (i) => targets.get(onToday[i]!.draftId)!,
     );
     if (shots.length === 0) return [];
     const week = Date.parse(pulled.at(-1)!.pulledAt) / MS_PER_WEEK;

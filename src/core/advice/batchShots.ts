@@ -19,14 +19,19 @@ const MOST_EXTRA_VARIANCE = 0.02 ** 2;
 /** A shot this far from the middle of its batch, in ln time, was odd. House heuristic: six times the noise. */
 const ODD_FROM = 0.27;
 
-/** Brings each sound shot to the reference setting; its age is left in it. */
+/**
+ * Brings each sound shot to the reference setting; its age is left in it.
+ * @param targetOf what a shot was pulled for: a recipe revised since does not make it a miss.
+ */
 export function batchShots(
   input: Pick<NextInput, 'target' | 'grinder' | 'shots'>,
   reference: Omit<Reference, 'restDays'>,
   effects: TimeEffects,
+  targetOf: (shotIndex: number) => NextInput['target'] = () => input.target,
 ): AgedShot[] {
-  const { target, grinder, shots } = input;
-  const { shots: timed, pumpWindowS } = timedShots(input);
+  const { grinder, shots } = input;
+  const { shots: all, pumpWindowS } = timedShots(input);
+  const timed = all.map((shot, i) => ({ ...shot, aimYieldG: targetOf(i).yieldG }));
   const { rows } = rowsOf({
     shots: timed,
     reference: { ...reference, restDays: 14 },
@@ -38,7 +43,7 @@ export function batchShots(
     const shot = shots[shotIndex]!;
     if (fixedVariance !== null || shot.restDays === undefined) return [];
     const inDoubt = extraVariance - freshVariance(shot.restDays);
-    if (inDoubt > MOST_EXTRA_VARIANCE || isUnsound(shot, target)) return [];
+    if (inDoubt > MOST_EXTRA_VARIANCE || isUnsound(shot, targetOf(shotIndex))) return [];
     const ofSetting = effects.perDial * x[1]! + effects.dose * x[2]! + effects.yield * x[3]!;
     return [{ restDays: shot.restDays, lnTimeS: lnTimeS - ofSetting }];
   });

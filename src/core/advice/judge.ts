@@ -162,6 +162,7 @@ function timedOf(
     dial: shot.dial,
     doseG: shot.doseG,
     yieldG: shot.yieldG,
+    aimYieldG: target.yieldG,
     timeS: beansOf(shot) === beans && !shot.isApart ? pumpSeconds(timeS + offsetS) : null,
     lnSd: Math.hypot(sdS / timeS, isByVolume(shot) ? VOLUME_LN_SD : 0),
     purgeG: purgeOf(shot, grinder.retentionG),

@@ -43,6 +43,15 @@ function fit(shots: readonly TimedShot[], changes: Partial<TimeModelInput> = {})
 const idealDial = (model: ReturnType<typeof fit>) =>
   (Math.log(28) - model.coefficients[0]) / model.coefficients[1];
 
+it('a recipe of another ratio than what is counted from is as sure as one of the same', () => {
+  const sdOf = (shots: readonly TimedShot[]) => fit(shots, BELIEVING).covariance.get(0, 0);
+  const short = [timed(0, 28), timed(0, 28.2)];
+  const long = short.map((one) => ({ ...one, yieldG: 54, aimYieldG: 54 }));
+  const missed = short.map((one) => ({ ...one, yieldG: 54 }));
+  // What a gram of yield does is not known to the last: it may cost a little, not what a miss costs.
+  expect(sdOf(long)).toBeLessThan(sdOf(missed));
+});
+
 describe('worked (4): an unpurged move', () => {
   const shots = [timed(0, 21.5), timed(-3, 26)];
 

@@ -29,6 +29,8 @@ export interface TimedShot {
   readonly dial: number;
   readonly doseG: number;
   readonly yieldG: number;
+  /** Of the recipe it was pulled for; the reference's when absent. */
+  readonly aimYieldG?: number | undefined;
   /** Null when the time cannot be used: the shot then only moves grounds. */
   readonly timeS: PumpSeconds | null;
   /** sd of ln time beside the noise of like shots: a converted clock, a yield read by eye. */
@@ -84,17 +86,19 @@ export function rowsOf({ shots, reference, retentionG, slope, expectedLnTimeS }:
     const mixing = mixingVariance(slope, shot.dial - chamberDial, passage);
     effectiveDials.push(dial);
     chamberDial = chamberAfter(shot.dial, chamberDial, passage);
+    // A recipe of another ratio than the reference is no miss.
+    const { aimYieldG = reference.yieldG } = shot;
     if (shot.choked && shot.yieldG < LEAST_TIMED_G) {
       rows.push({
-        x: designOf({ ...shot, dial, yieldG: reference.yieldG }, reference),
+        x: designOf({ ...shot, dial, yieldG: aimYieldG }, reference),
         lnTimeS: expectedLnTimeS + CHOKED_LN_EXCESS,
         extraVariance: 0,
         fixedVariance: CHOKED_VARIANCE,
         shotIndex,
         noiseShare: 1,
       });
-    } else if (shot.timeS !== null && isTimed(shot.yieldG, reference.yieldG)) {
-      const yields = YIELD_DOUBT * Math.log(shot.yieldG / reference.yieldG);
+    } else if (shot.timeS !== null && isTimed(shot.yieldG, aimYieldG)) {
+      const yields = YIELD_DOUBT * Math.log(shot.yieldG / aimYieldG);
       const fresh = shot.restDays === null ? 0 : freshVariance(shot.restDays);
       rows.push({
         x: designOf({ ...shot, dial }, reference),

@@ -15,6 +15,7 @@ describe('the stages', () => {
       start: '1:2.00',
       pull: '1 shot',
       taste: '0 cups',
+      rest: 'day 12',
       publish: 'not yet',
     });
   });
@@ -23,7 +24,7 @@ describe('the stages', () => {
     const { db, draftId, releaseId, view } = houseWith({}, {});
     send(db, 'publish', { releaseId, draftId, ...WORDS });
     const done = stagesOf(view()).filter((stage) => stage.isDone);
-    expect(done.map((stage) => stage.path)).toEqual(['read', 'start', 'pull', 'publish']);
+    expect(done.map((stage) => stage.path)).toEqual(['read', 'start', 'pull', 'rest', 'publish']);
     expect(figures(view())).toMatchObject({ pull: 'proven', publish: 'version 1' });
   });
 

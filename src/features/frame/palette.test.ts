@@ -9,11 +9,12 @@ const words = (items: readonly { words: string }[]) => items.map((item) => item.
 describe('the command palette', () => {
   it('offers the stages of the open release first, then releases at hand, then places', () => {
     const items = paletteItems({ recent: RELEASES, current: RELEASES[1], role: 'lead' });
-    expect(words(items).slice(0, 8)).toEqual([
+    expect(words(items).slice(0, 9)).toEqual([
       'Read',
       'Start',
       'Pull',
       'Taste',
+      'Rest',
       'Publish',
       'Who did what when',
       'Dembi Ridge',
