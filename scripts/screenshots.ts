@@ -95,8 +95,12 @@ const card = (await page.getByRole('link', { name: 'Open the public page' }).get
 await open(card);
 await picture('public-card');
 await paper(card);
-await open('/equipment');
-await picture('equipment');
+await page.setViewportSize({ ...DESK, height: 1400 });
+await open(`${published}/rest`);
+await page.waitForTimeout(900);
+await picture('rest');
+await page.setViewportSize(DESK);
+await equipmentAndHouse();
 await open('/programmes');
 await picture('programme', writing);
 await open('/practice');
@@ -108,14 +112,24 @@ await picture('patterns');
 await page.setViewportSize(DESK);
 await open('/import');
 await picture('import', importing);
-await open('/house#backups');
-await picture('house');
 
 await phone();
 await page.setViewportSize(DESK);
 await flights();
 await allDay();
 await doors();
+
+/** The machines and the house's own rules, one under the other. */
+async function equipmentAndHouse(): Promise<void> {
+  const canvas = createCanvas(DESK.width, 2 * DESK.height);
+  const context = canvas.getContext('2d');
+  for (const [i, path] of ['/equipment', '/house#backups'].entries()) {
+    await open(path);
+    await page.waitForTimeout(300);
+    context.drawImage(await loadImage(await page.screenshot()), 0, i * DESK.height);
+  }
+  writeFileSync(`${FOLDER}/equipment.png`, canvas.toBuffer('image/png'));
+}
 
 /** What a hand holds: the bench, the menu, a refused form, the bench without its server, and Start at 320 px. */
 async function phone(): Promise<void> {

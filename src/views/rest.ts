@@ -14,6 +14,7 @@ import { kept } from '@/data/kept';
 import { shotsOfDialIns } from '@/data/shots';
 import { tastingsOfDialIns } from '@/data/tastings';
 import { ageingOf } from './batchLevels';
+import { shotsNear } from './checks';
 import { MODEL_RESTS_ON } from './houseModel';
 import type { Bench, ReleaseView } from './release';
 
@@ -58,8 +59,6 @@ export interface RestView {
 /** `ahead` has coffee, `short` has none. */
 export type CheckState = 'done' | 'missed' | 'ahead' | 'short';
 
-/** A shot so many days from a check stands for it. House heuristic. */
-const NEAR_DAYS = 1;
 /** Dose assumed before a recipe is on the bench. House heuristic: the commonest double. */
 const ASSUMED_DOSE_G = 18;
 
@@ -131,12 +130,8 @@ function plannedFor(
 ): Pick<RestView, 'checks' | 'room'> {
   const closed = { weekdays: house.closedWeekdays, dates: house.closedDates };
   const planned = plannedChecks(batch.rest, closed);
-  const shotsNear = (day: string) =>
-    batch.marks
-      .filter((mark) => mark.kind === 'shot' && Math.abs(daysBetween(day, mark.day)) <= NEAR_DAYS)
-      .reduce((sum, { count }) => sum + count, 0);
   const isPast = ({ day }: PlannedCheck) => daysBetween(day, today) > 0;
-  const isDone = (check: PlannedCheck) => shotsNear(check.day) > 0;
+  const isDone = (check: PlannedCheck) => shotsNear(batch, check.day) > 0;
   const gramsEach = gramsPerCheck(
     bench?.draft.recipe.doseG ?? ASSUMED_DOSE_G,
     bench?.setup.grinder.retentionG ?? 0,
@@ -153,7 +148,7 @@ function plannedFor(
     checks: planned.map((check) => ({
       ...check,
       state: stateOf(check),
-      shots: shotsNear(check.day),
+      shots: shotsNear(batch, check.day),
     })),
     room: { ...room, gramsEach, leftG },
   };

@@ -16,6 +16,7 @@ import type { House } from '@/data/house';
 import { kept, prepareKept, type KeptOptions } from '@/data/kept';
 import type { PublicAddress } from '@/data/publications';
 import { listAtHand } from '@/data/releases';
+import { shotsNear } from './checks';
 import { releasesInSteps, type BatchView, type Bench, type ReleaseView } from './release';
 
 export interface Standings {
@@ -162,7 +163,7 @@ function standingOf(house: House, view: ReleaseView, today: string): Standing {
     leftG: batch.leftG,
     checksAhead: plannedChecks(batch.rest, closed)
       .map(({ day }) => day)
-      .filter((day) => daysBetween(today, day) >= 0),
+      .filter((day) => daysBetween(today, day) >= 0 && shotsNear(batch, day) === 0),
     gramsPerCheck: gramsPerCheck(
       bench?.draft.recipe.doseG ?? ASSUMED_DOSE_G,
       bench?.setup.grinder.retentionG ?? 0,

@@ -19,10 +19,17 @@ async function shotsOf(page: Page): Promise<number> {
 }
 
 test('taste changes the recipe by one move, and the old shots keep their own', async ({ page }) => {
-  await openRelease(page, server.url, 'Las Veredas');
+  await openRelease(page, server.url, 'Las Veredas', 'pull');
   const plate = page.getByLabel('Recipe in force');
   await expect(plate).toContainText('42.0');
-  await page.keyboard.press('4');
+  // A shot that landed: what it lacks is for the tongue to say.
+  const shots = page.getByLabel('Ledger of shots').getByRole('row');
+  const before = await shots.count();
+  await page.getByLabel('Time, s', { exact: true }).fill('28');
+  await page.keyboard.press('Enter');
+  await expect(shots).toHaveCount(before + 1);
+  await page.locator('body').press('4');
+  await page.waitForURL(/\/taste$/);
   const score = (scale: string, value: string) =>
     page
       .getByRole('radiogroup', { name: scale, exact: true })
@@ -138,4 +145,27 @@ test('a new batch is carried over from Today, confirmed by one shot and one cup,
   await page.keyboard.press('Enter');
   await expect(page.getByText(/New batch, roasted/).first()).toBeVisible();
   await expect(page.getByRole('button', { name: /^Publish version 5/ })).toBeVisible();
+});
+
+test('Rest says what age asks of the grinder today, and which checks have coffee', async ({
+  page,
+}) => {
+  await openRelease(page, server.url, 'Monte Calado', 'taste');
+  await page.locator('body').press('5');
+  await page.waitForURL(/\/rest$/);
+  await expect(page.getByRole('status')).toContainText(
+    /^Day \d+: (half a step|one step|[\d.]+ steps) finer than on day \d+, or \d+\.\d s faster is age, not you\.$/,
+  );
+  const checks = page.getByRole('region', { name: 'Checks planned' });
+  await expect(checks.getByRole('row')).toHaveCount(5);
+  await expect(checks.getByRole('row', { name: /^As it fades/ })).toContainText('ahead');
+  const ageing = page.getByRole('region', { name: 'How this batch ages' });
+  await ageing.getByRole('button', { name: 'As a table' }).press('Enter');
+  const table = page.getByRole('region', { name: 'Seconds by rest day at one dial' });
+  const seconds = (await table.getByRole('row').allInnerTexts())
+    .slice(1)
+    .map((row) => Number(row.split('\t')[1]));
+  // It runs faster day by day.
+  expect([...seconds].sort((a, b) => b - a)).toEqual(seconds);
+  await expect(page.getByText('No reason yet to differ from the school.')).toBeVisible();
 });

@@ -24,6 +24,8 @@ function datasetsOf({ shots, curve, today }: AgeingView, ink: Ink): ChartDataset
   return [
     {
       data: shots.map(({ restDays, timeS }) => ({ x: restDays, y: timeS })),
+      // The first day lies on the edge.
+      clip: false,
       pointRadius: 5,
       pointBorderWidth: 2,
       pointBorderColor: ink.ink,

@@ -74,7 +74,8 @@ function Ageing({ ageing, notation }: { ageing: AgeingView; notation: Notation }
         {() => <AgeingChart ageing={ageing} />}
       </InView>
       <p>
-        A week from now: {stepWords(perWeek.steps)} ({likelyWords(perWeek.interval80)}).{' '}
+        A week from now: {stepWords(perWeek.steps)} (likely {likelyWords(perWeek.interval80)}, 8 in
+        10).{' '}
         {isOwn
           ? 'Mostly from this batch’s own shots.'
           : `Mostly from ${batches === 0 ? 'the rule of thumb' : `${batches} batches of this house`}: this batch has too few ages yet.`}
@@ -184,9 +185,7 @@ function Phases({ ageing: { phases, lastDay } }: { ageing: AgeingView }) {
                   day {figure(from, 0)}-{figure(to, 0)}
                 </td>
                 <td className="words">{stepWords(steps)}</td>
-                <td>
-                  {figure(interval80[0], 1)} to {figure(interval80[1], 1)} steps finer
-                </td>
+                <td>{likelyWords(interval80)}</td>
               </tr>
             ))}
           </tbody>
@@ -230,8 +229,10 @@ function Tasted({ tasted: { days, best, batches } }: { tasted: RestView['tasted'
           : 'No reason yet to differ from the school.'}
       </p>
       <Small>
-        From {batches === 1 ? 'one batch' : `${batches} batches`} of this release, beginning at the
-        house’s rest school. Days are learnt slowly: more days tell more than more cups of one.
+        {batches > 0 &&
+          `From cups of ${batches === 1 ? 'one batch' : `${batches} batches`} of this release. `}
+        It begins at the house’s rest school. Days are learnt slowly: more days tell more than more
+        cups of one.
       </Small>
     </Box>
   );

@@ -19,8 +19,11 @@ export function stepWords(steps: number): string {
   return `${amount} ${way}`;
 }
 
+/** "0.3-0.8 steps finer", "1.0-1.8 coarser", "0.2 coarser to 0.4 finer". */
 export function likelyWords([low, high]: readonly [number, number]): string {
-  return `${figure(low, 1)} to ${figure(high, 1)} steps finer, 8 in 10`;
+  if (low >= 0) return `${figure(low, 1)}-${figure(high, 1)} steps finer`;
+  if (high <= 0) return `${figure(-high, 1)}-${figure(-low, 1)} steps coarser`;
+  return `${figure(-low, 1)} steps coarser to ${figure(high, 1)} finer`;
 }
 
 export function todayWords({ today, lastDay, sinceS, since }: AgeingView): string {
