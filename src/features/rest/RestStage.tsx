@@ -194,7 +194,7 @@ function Phases({ ageing: { phases, lastDay } }: { ageing: AgeingView }) {
       <Small>
         {phases.length === 1
           ? 'One setting for the middle of the span serves all of it.'
-          : `${phases.length} phases as long in ageing; each setting is for the middle of its phase. Simulated on a medium roast from day 6 to 35: of café shots .70 stay inside 2.5 s with one phase, .80 with two, .81 with three.`}
+          : `${phases.length === 2 ? 'Two' : 'Three'} phases, each as long in ageing; a setting is for the middle of its phase. Simulated on a medium roast from day 6 to 35: of café shots .70 stay inside 2.5 s with one phase, .80 with two, .81 with three.`}
       </Small>
     </Box>
   );
