@@ -7,7 +7,9 @@ export const PART_ADDRESS = '/_next/static/';
 
 /** Today, what is open, the stages of a release and the cup sheets of a flight; settings and people are never kept. */
 export const isKeptPage = (path: string): boolean =>
-  /^\/(open|flight\/[A-Z0-9]+|releases\/[0-9a-f]+\/(read|start|pull|taste|rest|publish))?$/.test(path);
+  /^\/(open|flight\/[A-Z0-9]+|releases\/[0-9a-f]+\/(read|start|pull|taste|rest|publish))?$/.test(
+    path,
+  );
 
 /** A proxy answers for a server that it does not reach: to whoever asked, that is no answer. */
 export const isProxyAlone = (status: number): boolean => status === 502 || status === 504;
