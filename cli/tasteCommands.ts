@@ -8,7 +8,8 @@ import { ratioField } from '@/core/schema/recipe';
 import { codedFrom, placeAt, STEP, type Coded, type Place } from '@/core/trials/coding';
 import { isEnough, planFlight } from '@/core/trials/plan';
 import { robustOptimum, toleranceAt } from '@/core/trials/robust';
-import { fitSurface, siteOf, type Surface, type SurfaceWarning } from '@/core/trials/surface';
+import { siteOf } from '@/core/trials/site';
+import { fitSurface, type Surface, type SurfaceWarning } from '@/core/trials/surface';
 import { usualPrior } from '@/core/trials/usualPrior';
 import { command, type Command } from './command';
 

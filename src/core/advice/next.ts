@@ -15,6 +15,7 @@ import { prepSigns } from './prep';
 import { expectAt, landing, moveTo, purgeBefore } from './grind';
 import { doseToCentre, isProven, isSensible, planOf, proofOf, shotsAt } from './plan';
 import { settingAfter } from './setting';
+import { timeReason } from './timeReason';
 import {
   USUAL_JUDGING,
   type Advice,
@@ -302,18 +303,6 @@ function grind(judged: Judged): Judgement {
     reasons.push(REASON_WORDS.smallMiss(shot, judged.aimDoseG, ofDoseS));
   }
   return { status, move, reasons };
-}
-
-/** How far the last shot was off; one that is in the window by its dose or yield alone is corrected for them. */
-function timeReason(judged: Judged): Reason {
-  const { target } = judged.input;
-  const { shot, mark } = lastOf(judged);
-  const { timeOnTargetClockS: timeS } = mark;
-  const [low, high] = target.timeS;
-  const isIn = timeS >= low && timeS <= high && !(mark.inDose && mark.inYield);
-  if (!isIn) return REASON_WORDS.timeOff(timeS, target.timeS, target.clock);
-  const asRecipeS = Math.exp(correctedLnTime(shot, target, timeS).lnTimeS);
-  return REASON_WORDS.timeByYield(timeS, asRecipeS, target.timeS, target.clock);
 }
 
 /** The planned setting as a move; a dose move where the grinder's range ends. */

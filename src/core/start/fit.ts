@@ -8,7 +8,7 @@ import { referenceStretch } from '../fits/basketLaw';
 import type { Recipe } from '../schema/recipe';
 import type { ScoredCup } from '../trials/bestRecipe';
 import type { SignMessage } from '../trials/signs';
-import type { Site } from '../trials/surface';
+import type { Site } from '../trials/site';
 import type { BrewStyle, TemperatureSchool } from '../vocabulary';
 import { designRow } from './design';
 import { posteriors, type Posterior } from './posterior';

@@ -2,7 +2,8 @@ import { Matrix } from 'ml-matrix';
 import { chanceFrom } from '../random';
 import { WORKED } from '../../../tests/support/workedCups';
 import { STEP } from '../trials/coding';
-import { fitSurface, siteOf } from '../trials/surface';
+import { siteOf } from '../trials/site';
+import { fitSurface } from '../trials/surface';
 import { byJointOutput, learnJoint, predictJoint, siteOfRecipe } from './joint';
 import { priorFor } from './priors';
 

@@ -10,7 +10,7 @@ import { CholeskyDecomposition, inverse, Matrix, solve } from 'ml-matrix';
 import { evened } from '../linear';
 import { runThrough } from '../runThrough';
 import { STEP, VARIABLES } from '../trials/coding';
-import type { Site } from '../trials/surface';
+import type { Site } from '../trials/site';
 import { TRUST, TRUST_FROM_N } from './posterior';
 import { NOISE_SD, type Output, type PriorRule } from './priors';
 

@@ -11,7 +11,8 @@ import { runThrough } from '../runThrough';
 import { codedFrom, placeAt, STEP } from '../trials/coding';
 import { countRecipes, type ScoredCup } from '../trials/bestRecipe';
 import { houseSigns, signMessageOf } from '../trials/signs';
-import { fitSurface, siteOf, type SignOffset, type Site } from '../trials/surface';
+import { siteOf, type Site } from '../trials/site';
+import { fitSurface, type SignOffset } from '../trials/surface';
 import type { TemperatureSchool } from '../vocabulary';
 import { learn, outputOf, rowOfPast, type CupSite, type HouseModel, type PastRelease } from './fit';
 import {

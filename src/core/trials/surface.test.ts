@@ -1,6 +1,7 @@
 import { Matrix } from 'ml-matrix';
 import { WORKED, WORKED_H } from '../../../tests/support/workedCups';
-import { fitSurface, siteOf } from './surface';
+import { siteOf } from './site';
+import { fitSurface } from './surface';
 
 /** As far as the worked figures are printed. */
 function near(actual: number, expected: number): void {

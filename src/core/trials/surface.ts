@@ -7,7 +7,7 @@
  * `misfit` widens what cups there say.
  */
 import jStat from 'jstat';
-import { CholeskyDecomposition, EigenvalueDecomposition, Matrix } from 'ml-matrix';
+import { CholeskyDecomposition, Matrix } from 'ml-matrix';
 import { dot, evened, quadratic } from '../linear';
 import { CUP_SD } from '../taste/cupNoise';
 import { VARIABLES, type Coded } from './coding';
@@ -339,7 +339,7 @@ export function traceOf(A: Matrix, B: Matrix): number {
 }
 
 /** Of a positive definite matrix; rounding may have made it a little lopsided. */
-function inverseOf(M: Matrix): Matrix {
+export function inverseOf(M: Matrix): Matrix {
   const cholesky = new CholeskyDecomposition(evened(M));
   if (!cholesky.isPositiveDefinite())
     throw new RangeError('The prior or a curvature is not positive definite.');
@@ -373,34 +373,4 @@ export function likingAt({ fits }: Surface, x: readonly number[]): Likely {
     0,
   );
   return { mean, sd: Math.sqrt(variance) };
-}
-
-/** What a release's cups teach of its best point, without what its own proposal had said. */
-export interface Site {
-  /** Precision, 3 × 3 coded; 0 in directions the cups say nothing of. */
-  readonly P: Matrix;
-  /** In absolute coded units. */
-  readonly h: readonly number[];
-}
-
-/**
- * P = V⁻¹ − V₀⁻¹ with negative eigenvalues cut off, h = (P + V₀⁻¹)μ − V₀⁻¹m: proposals do not confirm themselves.
- * @param centre the proposal in absolute coded units, m of V₀.
- */
-export function siteOf(surface: Surface, prior: Matrix, centre: readonly number[]): Site {
-  const priorInverse = inverseOf(prior);
-  const P = withoutNegative(Matrix.sub(inverseOf(surface.covariance), priorInverse));
-  const best = Matrix.columnVector(surface.mean.map((value, j) => value + centre[j]!));
-  const h = Matrix.add(P, priorInverse)
-    .mmul(best)
-    .sub(priorInverse.mmul(Matrix.columnVector([...centre])));
-  return { P, h: h.to1DArray() };
-}
-
-function withoutNegative(M: Matrix): Matrix {
-  const { realEigenvalues, eigenvectorMatrix } = new EigenvalueDecomposition(evened(M), {
-    assumeSymmetric: true,
-  });
-  const kept = Matrix.diag(realEigenvalues.map((value) => Math.max(0, value)));
-  return eigenvectorMatrix.mmul(kept).mmul(eigenvectorMatrix.transpose());
 }
