@@ -1,5 +1,6 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { useState, type FormEvent } from 'react';
 import styled from 'styled-components';
 import { figure } from '@/core/figure';
@@ -20,6 +21,7 @@ import {
 import { cupEveryS } from '@/core/taste/stagedCups';
 import type { StagedShot } from '@/data/staged';
 import { Button, QuietButton } from '@/ui/Button';
+import { InView } from '@/ui/charts/InView';
 import { DraftNotice } from '@/ui/DraftNotice';
 import { Faults } from '@/ui/Faults';
 import { QuantityInput, SelectInput } from '@/ui/fields';
@@ -29,6 +31,11 @@ import { offerUndo } from '@/ui/undo';
 import { useCommand } from '@/ui/useCommand';
 import { useDraft } from '@/ui/useDraft';
 import type { BenchShot } from '@/views/release';
+import { STAGED_HEIGHT_PX } from './stagedHeight';
+
+const StagedChart = dynamic(() => import('./StagedChart').then((all) => all.StagedChart), {
+  ssr: false,
+});
 
 const Form = styled.form`
   display: grid;
@@ -182,6 +189,7 @@ function Said({ text, doseG }: { text: StagedText; doseG: number }) {
   const cups = cupsOf(text);
   if (cups.length === 0) return null;
   const cut = cutOf(cups);
+  const built = builtUp(cups, doseG);
   const likeness = LIKENESSES.find((one) => one === text.likeness);
   return (
     <>
@@ -189,7 +197,7 @@ function Said({ text, doseG }: { text: StagedText; doseG: number }) {
         <Table>
           <TableHead columns={['Up to cup', 'Mass', 'Strength, % TDS', 'Extraction, %']} />
           <tbody>
-            {builtUp(cups, doseG).map(({ massG, strengthPct, extractionPct }, i) => (
+            {built.map(({ massG, strengthPct, extractionPct }, i) => (
               <tr key={i}>
                 <td>{i + 1}</td>
                 <td>{mass(massG)}</td>
@@ -200,6 +208,14 @@ function Said({ text, doseG }: { text: StagedText; doseG: number }) {
           </tbody>
         </Table>
       </TableScroll>
+      {built.some(({ strengthPct }) => strengthPct !== null) && (
+        <InView
+          heightPx={STAGED_HEIGHT_PX}
+          label="Strength and extraction as the shot builds up; the table above says the same"
+        >
+          {() => <StagedChart built={built} cutG={cut?.yieldG ?? null} />}
+        </InView>
+      )}
       {(cut || likeness) && (
         <Notice role="status" $kind="good">
           {[cut?.words, likeness && likenessWords(likeness)].filter(Boolean).join(' ')} Rule of
