@@ -114,9 +114,9 @@ export function NextMove({ bench, releaseId }: { bench: Bench; releaseId: string
           <ul>
             {alternatives.map(({ words, expect: other, costG: otherG }) => (
               <li key={words}>
-                {words.replace(/\.$/, '')}: {figure(other.timeS, 0)} s ({figure(other.interval80[0], 0)}-
-                {figure(other.interval80[1], 0)}), {figure(100 * other.landing, 0)} % in the window,
-                costs {mass(otherG, 1)}
+                {words.replace(/\.$/, '')}: {figure(other.timeS, 0)} s (
+                {figure(other.interval80[0], 0)}-{figure(other.interval80[1], 0)}),{' '}
+                {figure(100 * other.landing, 0)} % in the window, costs {mass(otherG, 1)}
               </li>
             ))}
           </ul>
