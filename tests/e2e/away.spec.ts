@@ -41,6 +41,8 @@ test('the bench opens without the server, keeps shots and cups, and each goes up
       [KEPT_PAGES, stage],
     );
   await expect.poll(() => isKept('/pull')).toBe(true);
+  // It may be kept before it answers to keys.
+  await page.waitForLoadState('networkidle');
   await page.keyboard.press('4');
   await expect(page.getByRole('form', { name: 'Cup sheet' })).toBeVisible();
   await expect.poll(() => isKept('/taste')).toBe(true);
