@@ -31,6 +31,7 @@ import { restSpan } from '@/core/rest/rest';
 import type { Db } from '@/data/database';
 import {
   findDraftsOf,
+  listDialIns,
   listNewestDialIns,
   type StoredDialIn,
   type StoredDraft,
@@ -70,7 +71,7 @@ interface BatchKnowledge {
 /** What is known of the batches of this house. */
 export function readBatchKnowledge(db: Db, house: House): BatchKnowledge {
   return kept(db, { name: 'batch levels', restsOn: MODEL_RESTS_ON }, () => {
-    const batches = readBatches(db, house);
+    const batches = readBatches(db, house, listNewestDialIns(db, MOST_DIAL_INS).reverse());
     const ageing = learnAgeing(
       batches.map(({ shots, roastLevel }) => ({ ...batchSlope(shots, NOISE_SD), roastLevel })),
     );
@@ -83,9 +84,8 @@ export function readBatchKnowledge(db: Db, house: House): BatchKnowledge {
   });
 }
 
-/** The newest dial-ins with sound shots, oldest first, each at its grinder's reference setting. */
-function readBatches(db: Db, house: House): ReadBatch[] {
-  const dialIns = listNewestDialIns(db, MOST_DIAL_INS).reverse();
+/** Those of these dial-ins with sound shots, each at its grinder's reference setting. */
+function readBatches(db: Db, house: House, dialIns: readonly StoredDialIn[]): ReadBatch[] {
   const releaseIds = [...new Set(dialIns.map(({ releaseId }) => releaseId))];
   const releases = new Map(findReleases(db, releaseIds).map((release) => [release.id, release]));
   const drafts = findDraftsOf(db, releaseIds);
@@ -181,16 +181,19 @@ export interface BatchAgeing {
 export function ageingOf(
   db: Db,
   house: House,
-  asked: Pick<ToCarry, 'setup' | 'style' | 'recipe' | 'dial' | 'roastLevel'> & {
+  asked: Pick<ToCarry, 'releaseId' | 'setup' | 'style' | 'recipe' | 'dial' | 'roastLevel'> & {
     readonly batchId: string;
   },
 ): BatchAgeing {
-  const { setup, style, batchId, roastLevel } = asked;
-  const { batches, ageing } = readBatchKnowledge(db, house);
+  const { releaseId, setup, style, batchId, roastLevel } = asked;
+  const { ageing } = readBatchKnowledge(db, house);
   const effects = effectsOf(db, house, setup.grinder, style);
   const by = settingChange(setup, effects, asked);
-  const shots = batches
-    .filter((one) => one.batchId === batchId && one.setupId === setup.id && one.style === style)
+  // What the house knows waits for decided shots; the batch's own are read as they stand.
+  const dialIns = listDialIns(db, [releaseId]).filter(
+    (one) => one.batchId === batchId && one.setupId === setup.id && one.style === style,
+  );
+  const shots = readBatches(db, house, dialIns)
     .flatMap((one) => one.shots)
     .map(({ restDays, lnTimeS }) => ({ restDays, lnTimeS: lnTimeS + by }));
   const expected = expectedSlope(ageing, roastLevel);

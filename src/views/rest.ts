@@ -77,6 +77,7 @@ function ageingView(db: Db, house: House, view: ReleaseView, bench: Bench): Agei
   const { draft, setup, advice } = bench;
   const { dial } = advice.setting;
   const { shots, slope, level, perDial, batches } = ageingOf(db, house, {
+    releaseId: view.release.id,
     batchId: batch.id,
     setup,
     style: draft.style,

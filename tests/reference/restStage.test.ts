@@ -29,6 +29,9 @@ it('shots of several days show how the batch ages, and what the grinder answers'
   const { ageing } = restOf(house);
   expect(ageing!.shots).toHaveLength(6);
   expect(ageing!.lastDay).toBe(12);
+  // One more, of a recipe nobody decided on yet, is there at once.
+  send(db, 'logShot', shotInput(draftId, { pulledAt: on(20), timeS: 28.3 }));
+  expect(restOf(house).ageing!.shots).toHaveLength(7);
   // It runs faster by age, so it is answered finer; the band holds what is expected.
   expect(ageing!.perWeek.steps).toBeGreaterThan(0);
   const [first, last] = [ageing!.curve[0]!, ageing!.curve.at(-1)!];
