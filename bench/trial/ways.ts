@@ -1,4 +1,5 @@
 /** How the best recipe of a made-up coffee is looked for: as the program plans it, and as it is done by hand. */
+import { Z_80 } from '@/core/grinder/dial';
 import { placeAt, type Coded } from '@/core/trials/coding';
 import { planFlight } from '@/core/trials/plan';
 import { robustOptimum, toleranceAt } from '@/core/trials/robust';
@@ -60,7 +61,6 @@ export function byPlan(
 }
 
 const inBox = (value: number) => Math.min(BOX, Math.max(-BOX, value));
-const Z_80 = 1.2816;
 
 function heldBy({ mean, covariance }: Surface, best: readonly number[]): number {
   return mean.filter(

@@ -1,6 +1,7 @@
-/** Which shots stand for a planned check of a batch. */
+/** Which shots stand for a planned check of a batch, and what a check takes. */
+import { gramsPerCheck } from '@/core/rest/checkPlan';
 import { daysBetween } from '@/core/rest/day';
-import type { BatchView } from './shown';
+import type { BatchView, Bench } from './shown';
 
 /** A shot so many days from a check stands for it. House heuristic. */
 const NEAR_DAYS = 1;
@@ -10,4 +11,15 @@ export function shotsNear({ marks }: Pick<BatchView, 'marks'>, day: string): num
   return marks
     .filter((mark) => mark.kind === 'shot' && Math.abs(daysBetween(day, mark.day)) <= NEAR_DAYS)
     .reduce((sum, { count }) => sum + count, 0);
+}
+
+/** Dose assumed before a recipe is on the bench. House heuristic: the commonest double. */
+const ASSUMED_DOSE_G = 18;
+
+/** Grams a check takes on this bench. */
+export function gramsOfCheck(bench: Pick<Bench, 'draft' | 'setup'> | null): number {
+  return gramsPerCheck(
+    bench?.draft.recipe.doseG ?? ASSUMED_DOSE_G,
+    bench?.setup.grinder.retentionG ?? 0,
+  );
 }

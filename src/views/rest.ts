@@ -1,7 +1,8 @@
 /** What the Rest stage shows: how the batch on the bench ages, when it is checked, when it tastes best. Server only. */
+import { Z_80 } from '@/core/grinder/dial';
 import { groupBy } from '@/core/patterns/groupBy';
 import { meanOf } from '@/core/patterns/summary';
-import { gramsPerCheck, plannedChecks, type PlannedCheck } from '@/core/rest/checkPlan';
+import { plannedChecks, type PlannedCheck } from '@/core/rest/checkPlan';
 import { checkRoom, type CheckRoom } from '@/core/rest/checkRoom';
 import { daysBetween } from '@/core/rest/day';
 import { ageChange, levelOn, stepsFiner } from '@/core/rest/houseAgeing';
@@ -14,7 +15,7 @@ import { kept } from '@/data/kept';
 import { shotsOfDialIns } from '@/data/shots';
 import { tastingsOfDialIns } from '@/data/tastings';
 import { ageingOf } from './batchLevels';
-import { shotsNear } from './checks';
+import { gramsOfCheck, shotsNear } from './checks';
 import { MODEL_RESTS_ON } from './houseModel';
 import type { Bench, ReleaseView } from './release';
 
@@ -58,9 +59,6 @@ export interface RestView {
 
 /** `ahead` has coffee, `short` has none. */
 export type CheckState = 'done' | 'missed' | 'ahead' | 'short';
-
-/** Dose assumed before a recipe is on the bench. House heuristic: the commonest double. */
-const ASSUMED_DOSE_G = 18;
 
 export function readRest(db: Db, house: House, view: ReleaseView): RestView {
   const { release, bench, today } = view;
@@ -123,8 +121,6 @@ function ageingView(db: Db, house: House, view: ReleaseView, bench: Bench): Agei
   };
 }
 
-const Z_80 = 1.2816;
-
 function plannedFor(
   house: House,
   { batch, bench, today }: ReleaseView,
@@ -133,10 +129,7 @@ function plannedFor(
   const planned = plannedChecks(batch.rest, closed);
   const isPast = ({ day }: PlannedCheck) => daysBetween(day, today) > 0;
   const isDone = (check: PlannedCheck) => shotsNear(batch, check.day) > 0;
-  const gramsEach = gramsPerCheck(
-    bench?.draft.recipe.doseG ?? ASSUMED_DOSE_G,
-    bench?.setup.grinder.retentionG ?? 0,
-  );
+  const gramsEach = gramsOfCheck(bench);
   const { leftG } = batch;
   const ahead = planned.filter((check) => !isPast(check) && !isDone(check));
   const room = checkRoom(ahead, { leftG, gramsEach });

@@ -1,7 +1,7 @@
 /** The whole house on one page: every release as it stands today and what it asks for. */
 import { doseInForce } from '@/core/advice/setting';
 import { isProvenStatus, type AdviceStatus } from '@/core/advice/types';
-import { gramsPerCheck, plannedChecks } from '@/core/rest/checkPlan';
+import { plannedChecks } from '@/core/rest/checkPlan';
 import { LIMITS } from '@/core/limits';
 import { addDays, daysBetween } from '@/core/rest/day';
 import { REST_SCHOOLS, type Clock } from '@/core/vocabulary';
@@ -16,7 +16,7 @@ import type { House } from '@/data/house';
 import { kept, prepareKept, type KeptOptions } from '@/data/kept';
 import type { PublicAddress } from '@/data/publications';
 import { listAtHand } from '@/data/releases';
-import { shotsNear } from './checks';
+import { gramsOfCheck, shotsNear } from './checks';
 import { releasesInSteps, type BatchView, type Bench, type ReleaseView } from './release';
 
 export interface Standings {
@@ -33,9 +33,6 @@ export interface Standings {
 
 /** A batch stays on the page this long after it faded. House heuristic: two weeks to act on it. */
 const DAYS_AFTER_FADING = 14;
-
-/** Dose assumed for a check before a recipe is on the bench. House heuristic: the commonest double. */
-const ASSUMED_DOSE_G = 18;
 
 interface Asked {
   readonly today: string;
@@ -164,10 +161,7 @@ function standingOf(house: House, view: ReleaseView, today: string): Standing {
     checksAhead: plannedChecks(batch.rest, closed)
       .map(({ day }) => day)
       .filter((day) => daysBetween(today, day) >= 0 && shotsNear(batch, day) === 0),
-    gramsPerCheck: gramsPerCheck(
-      bench?.draft.recipe.doseG ?? ASSUMED_DOSE_G,
-      bench?.setup.grinder.retentionG ?? 0,
-    ),
+    gramsPerCheck: gramsOfCheck(bench),
   };
 }
 

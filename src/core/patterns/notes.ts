@@ -3,6 +3,7 @@
  * was tasted. Source: two shares with a uniform prior each, compared by their means and variances (published,
  * textbook); that a coffee is the unit and how sure is sure enough are house heuristics.
  */
+import { Z_80 } from '../grinder/dial';
 /** One cup: what was promised, what was found in it, and the groups it belongs to, in words. */
 export interface NotedCup {
   readonly releaseId: string;
@@ -31,7 +32,7 @@ export interface NotePlace {
 }
 
 /** An 80 % interval that leaves 0 out. */
-const Z_80 = 1.2816;
+const CLEARLY = Z_80;
 /** A group of one coffee tells nothing of the group. */
 const LEAST_COFFEES = 3;
 
@@ -93,7 +94,7 @@ function placesOf(cups: readonly NotedCup[]): ReadonlyMap<string, NotePlace> {
       };
       const [a, b] = [shareOf(place.here), shareOf(place.elsewhere)];
       const clear = (a.mean - b.mean) / Math.sqrt(a.variance + b.variance);
-      if (clear > (best.get(note)?.clear ?? Z_80)) best.set(note, { place, clear });
+      if (clear > (best.get(note)?.clear ?? CLEARLY)) best.set(note, { place, clear });
     }
   }
   return new Map([...best].map(([note, { place }]) => [note, place]));

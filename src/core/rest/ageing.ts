@@ -4,7 +4,8 @@
  * effect of age. d is rest days, so that frozen spells stop the clock. House heuristic, prototyped.
  */
 const AT_DAY = 14;
-const OFFSET_DAYS = 10;
+/** ψ adds so many days before it takes the logarithm. */
+export const OFFSET_DAYS = 10;
 
 /** ψ of a rest day, in days as they count at day 14; 0 there. */
 export function ageOf(restDays: number): number {

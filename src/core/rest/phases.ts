@@ -4,11 +4,9 @@
  * heuristic, prototyped on invented ageing. Units: rest days, reference steps of .10 in ln time.
  */
 import { assert } from '../errors';
-import { ageOf } from './ageing';
+import { ageOf, OFFSET_DAYS } from './ageing';
 import { stepsFiner, type Estimate } from './houseAgeing';
 
-/** ψ adds so many days before it takes the logarithm. */
-const OFFSET_DAYS = 10;
 /** Ageing that one setting is asked to bear, in ln time. */
 const MOST_DRIFT = 0.08;
 /** Once phases are printed their number changes only when the drift passes the limit by so much. */

@@ -4,6 +4,7 @@ import dynamic from 'next/dynamic';
 import styled from 'styled-components';
 import { USUAL_FIRST_DRIP_S } from '@/core/extraction/clock';
 import { figure, signed } from '@/core/figure';
+import { Z_80 } from '@/core/grinder/dial';
 import { dialWords } from '@/core/grinder/notation';
 import { holdsOf } from '@/core/trials/holds';
 import { settableC, settableG } from '@/core/trials/settable';
@@ -181,9 +182,6 @@ function Found({ best, bench, releaseId }: { best: BestView; bench: Bench; relea
     </>
   );
 }
-
-/** A liking is known within so many standard deviations, 8 times in 10. */
-const Z_80 = 1.2816;
 
 /** The cup from elsewhere, and how far the best of ours is expected from it. */
 function AimedAt({ best: { bestLiking }, aim }: { best: BestView; aim: Aim }) {
