@@ -9,6 +9,7 @@ import { benchDialin } from './dialin/dialin';
 import { benchHistory } from './dialin/history';
 import type { Measure } from './measure';
 import { benchStart } from './start/start';
+import { benchFits } from './fits';
 import { benchLongViews } from './longViews';
 import { benchPublic } from './public';
 import { benchTrial } from './trial/trial';
@@ -20,6 +21,7 @@ const PARTS: Readonly<Record<string, () => Promise<Measure[]>>> = {
   dialin: async () => [...(await benchDialin()), ...benchHistory()],
   batches: () => Promise.resolve([...benchNewBatches(), ...benchAgeing()]),
   trial: benchTrial,
+  fits: () => Promise.resolve(benchFits()),
   public: benchPublic,
 };
 

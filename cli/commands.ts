@@ -10,7 +10,6 @@ import { finerSign, middleSetting, slopePrior } from '@/core/grinder/dial';
 import { retentionHint } from '@/core/grinder/retentionHint';
 import { learnGrinder, MEMORY_SIZE, type GrinderMemory } from '@/core/grinder/memory';
 import { CARRY_VERDICTS, carryOver } from '@/core/rest/carry';
-import { REST_STATES, restOn } from '@/core/rest/rest';
 import { day, oneOf, quantity } from '@/core/schema/fields';
 import { releaseFactsSchema } from '@/core/schema/release';
 import { basketSchema, grinderSchema, machineSchema, type Grinder } from '@/core/schema/setup';
@@ -19,9 +18,11 @@ import { targetSchema } from '@/core/schema/target';
 import { simulateInputOf, simulateSchema } from '@/core/shot/question';
 import { simulateShot } from '@/core/shot/simulate';
 import { tasteOfCup } from '@/core/shot/cupTaste';
-import { DOSE_SCHOOLS, REST_SCHOOLS, STYLES } from '@/core/vocabulary';
+import { DOSE_SCHOOLS, STYLES } from '@/core/vocabulary';
 import { coded, command, interval, type Command } from './command';
+import { fit } from './fitCommand';
 import { proposeCommand } from './proposeCommand';
+import { rest } from './restCommand';
 import { TASTE_COMMANDS } from './tasteCommands';
 
 const extract = command({
@@ -220,30 +221,6 @@ const carry = command({
   run: carryOver,
 });
 
-const rest = command({
-  purpose: 'Rest days of a batch, its state, and the days it opens, is best and fades.',
-  input: z.strictObject({
-    roastDate: day('Roast date'),
-    roastLevel: quantity('roastLevel'),
-    school: oneOf('Rest school', REST_SCHOOLS).default('byRoast'),
-    frozen: z
-      .array(z.strictObject({ from: day('Frozen from'), to: day('Frozen to').optional() }))
-      .max(50)
-      .default([]),
-    on: day('The day'),
-  }),
-  output: z.object({
-    restDays: z.number(),
-    state: z.enum(REST_STATES),
-    openOn: z.string(),
-    bestFrom: z.string(),
-    bestTo: z.string(),
-    fadesOn: z.string(),
-    warnings: coded,
-  }),
-  run: restOn,
-});
-
 const bag = command({
   purpose: 'What a bag or a web page says of a coffee, each fact with the words it was read from.',
   input: z.strictObject({
@@ -321,6 +298,7 @@ export const COMMANDS: Readonly<Record<string, Command>> = {
   grinder,
   carry,
   bag,
+  fit,
   rest,
   simulate,
   ...TASTE_COMMANDS,

@@ -340,4 +340,51 @@ describe('kb', () => {
     });
     expect(JSON.parse(stdout)).toMatchObject({ ratio: 2 });
   });
+
+  it('fit', () => {
+    const recipe = {
+      doseG: 18,
+      yieldG: 36,
+      ratio: 2,
+      temperatureC: 93,
+      timeS: [26, 30],
+      clock: 'pump',
+      programme: '9 bar, flat',
+      restDays: [8, 21],
+    };
+    const at = (to: object) => kb(['fit'], { recipe, to }).answer();
+    expect(at({ basket: { diameterMm: 54, ratedG: 18 } })).toMatchObject({
+      recipe: { doseG: 18, yieldG: 36, timeS: [23, 35] },
+      notes: [{ code: 'basket' }, { code: 'coarser' }],
+    });
+    expect(at({ basket: { ratedG: 16, pressurised: true } })).toMatchObject({ recipe: null });
+    const refused = kb(['fit'], { recipe: { ...recipe, ratio: 3 }, to: {} });
+    expect(refused.status).toBe(2);
+    expect(refused.stderr).toMatch(/^recipe\.ratio: /);
+  });
+
+  it('rest, with spans of a release, checks off closed days and phases', () => {
+    const asked = { roastDate: '2026-05-01', roastLevel: 0, on: '2026-05-15' };
+    const answer = kb(['rest'], {
+      ...asked,
+      closed: { weekdays: [6, 7] },
+      agePerDay: { mean: -0.008, sd: 0.002 },
+      cardDay: 14,
+    }).answer();
+    expect(answer).toMatchObject({ restDays: 14, openOn: '2026-05-07', state: 'best' });
+    expect(answer.phases).toMatchObject([
+      { from: 8, to: 13.622, steps: -0.291414 },
+      { from: 13.622, to: 21, steps: 0.230457 },
+    ]);
+    const own = { opens: 9, bestFrom: 12, bestTo: 30, fades: 40 };
+    expect(kb(['rest'], { ...asked, span: own }).answer()).toMatchObject({
+      bestFrom: '2026-05-13',
+      fadesOn: '2026-06-10',
+    });
+    const refused = kb(['rest'], { ...asked, span: { ...own, bestTo: 12 } });
+    expect([refused.status, refused.stderr]).toEqual([
+      2,
+      expect.stringMatching(/^span: .*in order/),
+    ]);
+  });
 });

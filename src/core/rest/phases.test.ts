@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { expectSignificant } from '../../../tests/support/significant';
 import { ageOf } from './ageing';
-import { driftOver, phaseBorders, phaseCount, phasesOf } from './phases';
+import { keptShare, driftOver, phaseBorders, phaseCount, phasesOf } from './phases';
 
 const slope = { mean: -0.008, sd: 0.003 };
 const hinted = { slope, cardDay: 14, lnTimePerStep: -0.1 };
@@ -64,4 +64,22 @@ it('what is printed stays while the drift is near its limit', () => {
   expect(phaseCount(span, driftOf(-0.0058), 2)).toBe(2);
   expect(phaseCount(span, driftOf(-0.0085), 1)).toBe(2);
   expect(phaseCount(span, driftOf(-0.003), 2)).toBe(1);
+});
+
+describe('café shots kept within 2.5 s', () => {
+  const kept = (count: number) =>
+    keptShare({ from: 6, to: 35 }, { count, slope: { mean: -0.008 }, centreS: 28 });
+
+  it('are about what the prototype found for a medium roast over days 6-35', () => {
+    expect(kept(1)).toBeCloseTo(0.7, 1);
+    expect(kept(2)).toBeCloseTo(0.8, 0.7);
+    expect(kept(3)).toBeGreaterThan(kept(2));
+    expect(kept(2)).toBeGreaterThan(kept(1) + 0.05);
+  });
+
+  it('are the daily best where nothing ages', () => {
+    expect(
+      keptShare({ from: 6, to: 35 }, { count: 1, slope: { mean: 0 }, centreS: 28 }),
+    ).toBeCloseTo(0.9, 1);
+  });
 });

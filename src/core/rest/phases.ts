@@ -3,6 +3,7 @@
  * Borders lie at equal steps of ψ (ageing.ts) and follow from the span alone: they never move with data. House
  * heuristic, prototyped on invented ageing. Units: rest days, reference steps of .10 in ln time.
  */
+import jStat from 'jstat';
 import { assert } from '../errors';
 import { ageOf, OFFSET_DAYS } from './ageing';
 import { stepsFiner, type Estimate } from './houseAgeing';
@@ -78,4 +79,32 @@ export function phasesOf(
     const change = { mean: slope.mean * middle, sd: slope.sd * Math.abs(middle) };
     return { from, to, ...stepsFiner(change, lnTimePerStep) };
   });
+}
+
+/** What shots of cafés scatter by about the setting they hold, in ln time: the best of any way, daily, keeps .90 (model.md §5b). */
+const CAFE_SD = 0.0543;
+/** Half of the window counted, s, about this middle. */
+const KEPT_WITHIN_S = 2.5;
+
+/**
+ * Share of café shots, 0-1, within 2.5 s of the middle over a span, each phase set for its own middle. House heuristic:
+ * the ageing is taken as it is expected, its own doubt left out.
+ */
+export function keptShare(
+  { from, to }: Span,
+  { count, slope, centreS }: { count: number; slope: Pick<Estimate, 'mean'>; centreS: number },
+): number {
+  const borders = phaseBorders({ from, to }, count);
+  const half = Math.log(1 + KEPT_WITHIN_S / centreS);
+  const days = Array.from(
+    { length: Math.floor(to) - Math.ceil(from) + 1 },
+    (_, i) => Math.ceil(from) + i,
+  );
+  const kept = days.map((day) => {
+    const at = borders.slice(1).findIndex((border) => day <= border + 1e-9);
+    const [a, b] = [borders[at]!, borders[at + 1]!];
+    const off = slope.mean * (ageOf(day) - (ageOf(a) + ageOf(b)) / 2);
+    return jStat.normal.cdf(half, off, CAFE_SD) - jStat.normal.cdf(-half, off, CAFE_SD);
+  });
+  return kept.reduce((sum, share) => sum + share, 0) / kept.length;
 }

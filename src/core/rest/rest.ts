@@ -75,10 +75,31 @@ export const REST_STATE_LABELS: Record<RestState, string> = {
   fading: 'Faded',
 };
 
-export interface RestInput {
-  readonly roastDate: Day;
+/** Where the span of a batch comes from: what was said of this very release, else the house's school. */
+export interface SpanInput {
   readonly roastLevel: number;
   readonly school: RestSchool;
+  readonly span?: RestSpan | undefined;
+}
+
+/**
+ * The span in force.
+ * @throws UserFault for one that does not run open, best from, best to, fades.
+ */
+export function spanOf({ roastLevel, school, span }: SpanInput): RestSpan {
+  if (span === undefined) return restSpan(roastLevel, school);
+  const { opens, bestFrom, bestTo, fades } = span;
+  if (!(opens <= bestFrom && bestFrom < bestTo && bestTo <= fades))
+    throw userFault(
+      'badInput',
+      'span',
+      `A span of days ${opens}, ${bestFrom}, ${bestTo}, ${fades} ends before it begins. Enter them in order: opens, best from, best to, fades.`,
+    );
+  return span;
+}
+
+export interface RestInput extends SpanInput {
+  readonly roastDate: Day;
   readonly frozen: readonly FrozenSpell[];
   readonly on: Day;
 }
@@ -97,7 +118,8 @@ export interface Rest {
  * Rest days, state and the calendar days of the span, given the frozen spells known so far.
  * @throws UserFault for a roast day after `on`, or spells that overlap or precede the roast.
  */
-export function restOn({ roastDate, roastLevel, school, frozen, on }: RestInput): Rest {
+export function restOn({ roastDate, frozen, on, ...asked }: RestInput): Rest {
+  const { roastLevel, school } = asked;
   if (daysBetween(roastDate, on) < 0)
     throw userFault(
       'badInput',
@@ -106,7 +128,7 @@ export function restOn({ roastDate, roastLevel, school, frozen, on }: RestInput)
     );
   const spells = checkedSpells(frozen, roastDate);
   const restDays = restDaysOn(roastDate, spells, on);
-  const span = restSpan(roastLevel, school);
+  const span = spanOf(asked);
   const dayOf = (days: number) => dayWhenRested(roastDate, spells, Math.round(days), on);
   return {
     restDays,

@@ -203,6 +203,17 @@ export function styleAtOneSetting(
   };
 }
 
+/** What the rules say of a style against the classic one. House heuristic, the table's own figures. */
+export function styleShift(style: BrewStyle): {
+  readonly lnRatio: number;
+  readonly lnTimeS: number;
+  readonly grindSteps: number;
+} {
+  if (style === 'classic') return { lnRatio: 0, lnTimeS: 0, grindSteps: 0 };
+  const [lnRatio, , lnTimeS, grindSteps] = STYLE_ROWS[style];
+  return { lnRatio: lnRatio[0], lnTimeS: lnTimeS[0], grindSteps: grindSteps[0] };
+}
+
 /** Rules a house may set otherwise: main effects and styles. What is crossed follows from them. */
 export const EDITABLE_FACTORS = [
   ...(Object.keys(MAIN_ROWS) as MainFactor[]),

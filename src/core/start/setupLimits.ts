@@ -27,6 +27,11 @@ const NEEDS_CONTROL: Partial<Record<BrewStyle, { nearest: BrewStyle; lost: strin
   },
 };
 
+/** What a machine without control makes instead of a style it cannot; the others it can. */
+export const NEAREST_STYLE: Partial<Record<BrewStyle, BrewStyle>> = Object.fromEntries(
+  Object.entries(NEEDS_CONTROL).map(([style, { nearest }]) => [style, nearest]),
+);
+
 /** Below this difference display and group count as one. House heuristic: half of what machines set. */
 const OFFSET_COUNTS_FROM_C = 0.25;
 
