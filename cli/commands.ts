@@ -10,7 +10,7 @@ import { finerSign, middleSetting, slopePrior } from '@/core/grinder/dial';
 import { retentionHint } from '@/core/grinder/retentionHint';
 import { learnGrinder, MEMORY_SIZE, type GrinderMemory } from '@/core/grinder/memory';
 import { CARRY_VERDICTS, carryOver } from '@/core/rest/carry';
-import { day, oneOf, quantity } from '@/core/schema/fields';
+import { oneOf, quantity } from '@/core/schema/fields';
 import { releaseFactsSchema } from '@/core/schema/release';
 import { basketSchema, grinderSchema, machineSchema, type Grinder } from '@/core/schema/setup';
 import { shotSchema, tasteSchema } from '@/core/schema/shot';
