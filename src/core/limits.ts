@@ -18,6 +18,8 @@ export const LIMITS = {
   shotYieldG: { label: 'Yield', unit: 'g', min: 0, max: 200 },
   stagedCupG: { label: 'Mass of a cup', unit: 'g', min: 0, max: 200 },
   shotYieldMl: { label: 'Yield by volume', unit: 'ml', min: 3, max: 300 },
+  cupMl: { label: 'Cup', unit: 'ml', min: 20, max: 1000 },
+  waterMgL: { label: 'Of the brewing water', unit: 'mg/L', min: 0, max: 500 },
   cremaGPerMl: { label: 'Weight of a visible ml', unit: 'g', min: 0.5, max: 1 },
   timeS: { label: 'Time', unit: 's', min: 1, max: 180 },
   firstDripS: { label: 'First drip', unit: 's', min: 0, max: 120 },

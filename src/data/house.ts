@@ -1,6 +1,7 @@
 /** The house and how it works: schools, clock, tolerances, money, days off, roast words. */
 import { z } from 'zod';
 import { HOUSE, type HouseEntered, type HouseValues } from '@/core/entity/house';
+import { drinkSchema } from '@/core/extraction/drinks';
 import { DEFAULT_TOLERANCE } from '@/core/schema/target';
 import { ownRuleSchema } from '@/core/schema/ownRule';
 import { prepared, type Db } from './database';
@@ -19,12 +20,15 @@ const lists = z.object({
   closedDates: json(z.array(z.string())),
   roastMap: json(z.array(roastReading)),
   rules: json(z.array(ownRuleSchema)),
+  /** The cups of its bar, for the table on cards. */
+  drinks: json(z.array(drinkSchema)),
   /** Releases after which a past recipe counts half; undefined when it never fades. */
   halfLife: optional(z.number()),
 });
 export type House = HouseValues & z.output<typeof lists>;
 
-export type HouseFields = HouseEntered & Pick<House, 'closedWeekdays' | 'closedDates' | 'roastMap'>;
+export type HouseFields = HouseEntered &
+  Pick<House, 'closedWeekdays' | 'closedDates' | 'roastMap' | 'drinks'>;
 
 export const HOUSE_TABLE = tableOf('house', HOUSE);
 
@@ -33,7 +37,7 @@ export function findHouse(db: Db): House | null {
   const row = prepared(
     db,
     `SELECT ${HOUSE_TABLE.selected()}, row_version AS rowVersion, closed_weekdays AS closedWeekdays,
-       closed_dates AS closedDates, roast_map AS roastMap, rules, half_life AS halfLife
+       closed_dates AS closedDates, roast_map AS roastMap, rules, drinks, half_life AS halfLife
      FROM house WHERE id = 1`,
   ).get();
   return row === undefined ? null : { ...HOUSE_TABLE.read(row), ...lists.parse(row) };
@@ -51,7 +55,7 @@ export function updateHouse(db: Db, rowVersion: number, house: HouseFields): boo
   const { changes } = prepared(
     db,
     `UPDATE house SET ${HOUSE_TABLE.sets}, closed_weekdays = @closedWeekdays,
-       closed_dates = @closedDates, roast_map = @roastMap, row_version = row_version + 1
+       closed_dates = @closedDates, roast_map = @roastMap, drinks = @drinks, row_version = row_version + 1
      WHERE id = 1 AND row_version = @rowVersion`,
   ).run({
     ...HOUSE_TABLE.write(house),
@@ -59,6 +63,7 @@ export function updateHouse(db: Db, rowVersion: number, house: HouseFields): boo
     closedWeekdays: JSON.stringify(house.closedWeekdays),
     closedDates: JSON.stringify(house.closedDates),
     roastMap: JSON.stringify(house.roastMap),
+    drinks: JSON.stringify(house.drinks),
   });
   return changes === 1;
 }

@@ -7,18 +7,12 @@ import { figure } from '@/core/figure';
 import { join } from 'node:path';
 import PDFDocument from 'pdfkit';
 import { dayWords } from '@/core/dayWords';
+import { wordsIn } from '@/core/language/words';
 import { linesOf, remembered, type WidthOf } from './textLines';
 import { outlineOf } from '@/core/programme/outline';
 import type { Programme } from '@/core/programme/step';
 import { qrSquares } from './qrCode';
-import {
-  CARD_CAUTION,
-  CARD_FACTS,
-  CARD_FIGURES,
-  CARD_SENSES,
-  cardLines,
-  coffeeWords,
-} from './recipe/lines';
+import { CARD_FACTS, CARD_FIGURES, CARD_SENSES, cardLines, coffeeWords } from './recipe/lines';
 import type { RecipeBody } from './recipe/document';
 
 const FONT_FOLDER = join(/* turbopackIgnore: true */ process.cwd(), 'src/formats/fonts');
@@ -278,7 +272,13 @@ function drawFoot(sheet: Sheet, body: RecipeBody, address: string, { x, y, width
     size: 8,
     colour: SOFT,
   });
-  at = say(sheet, CARD_CAUTION, { x, y: at + 3, width: textWidth, size: 7.5, colour: SOFT });
+  at = say(sheet, wordsIn('en').caution, {
+    x,
+    y: at + 3,
+    width: textWidth,
+    size: 7.5,
+    colour: SOFT,
+  });
   return Math.max(at, y + CODE_PT);
 }
 

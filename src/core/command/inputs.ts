@@ -12,6 +12,7 @@ import type { RELEASE } from '../entity/release';
 import type { SHOT } from '../entity/shot';
 import type { TRIAL } from '../entity/trial';
 import type { Trace } from '../trace/schema';
+import type { SentCard } from './sentCard';
 import type { Topic } from './topics';
 
 interface SentRelease extends Sent<typeof RELEASE> {
@@ -300,15 +301,7 @@ export interface Commands {
     answers: Nothing;
   };
   publish: {
-    asks: {
-      readonly releaseId: string;
-      readonly draftId: string;
-      readonly right: string;
-      readonly short: string;
-      readonly long: string;
-      readonly whatChanged: string;
-      readonly passed?: Readonly<Partial<Record<string, string>>>;
-    };
+    asks: SentCard;
     answers: { readonly version: number; readonly sha256: string };
   };
   withdraw: {

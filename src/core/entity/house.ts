@@ -14,6 +14,7 @@ import {
   TEMPERATURE_SCHOOL_LABELS,
   TEMPERATURE_SCHOOLS,
 } from '../vocabulary';
+import { LANGUAGE_NAMES, LANGUAGES } from '../language/language';
 import { flag, quantity, text, word, type Entered, type Values } from './field';
 
 export const HOUSE = {
@@ -33,6 +34,22 @@ export const HOUSE = {
   yieldToleranceG: quantity('yieldToleranceG', {}),
   /** Of fresh espresso with its crema: what a visible millilitre weighs. */
   cremaGPerMl: quantity('cremaGPerMl', { step: 0.05, unsaid: USUAL_CREMA_G_PER_ML }),
+  /** Of the water it brews with, as CaCO₃; said on the card where known. */
+  waterHardnessMgL: quantity('waterMgL', {
+    label: 'Hardness',
+    isOpen: true,
+    column: 'water_hardness_mg_l',
+  }),
+  waterAlkalinityMgL: quantity('waterMgL', {
+    label: 'Alkalinity',
+    isOpen: true,
+    column: 'water_alkalinity_mg_l',
+  }),
+  /** The language the house's own words on cards are in. */
+  cardLanguage: word(LANGUAGES, LANGUAGE_NAMES, {
+    label: 'Own words on cards are in',
+    unsaid: 'en',
+  }),
   /** Where the house likes its cups to lie; drawn beside shots, and nothing is judged by it. */
   tdsFromPct: quantity('tdsPct', { label: 'Strength from', isOpen: true }),
   tdsToPct: quantity('tdsPct', { label: 'Strength to', isOpen: true }),

@@ -101,6 +101,7 @@ export interface CardWords {
     readonly cup: string;
     readonly espresso: string;
     readonly button: string;
+    readonly fill: string;
     readonly milk: string;
     readonly water: string;
     readonly rough: string;

@@ -126,8 +126,9 @@ export const de: CardWords = {
     cup: 'Tasse',
     espresso: 'Espresso',
     button: 'Taste, grob',
-    milk: 'Milch zum Auffüllen',
-    water: 'Wasser zum Auffüllen',
+    fill: 'Zum Auffüllen',
+    milk: 'Milch',
+    water: 'Wasser',
     rough:
       'Volumen von Espresso sind grob: Crema täuscht. Wiegen Sie eine Tasse und berichtigen Sie die Taste.',
   },

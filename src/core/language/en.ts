@@ -1,6 +1,7 @@
 import { CLOCK_LABELS, PROCESS_LABELS, SERVED_LABELS, STYLE_LABELS } from '../vocabulary';
 import { AUDIENCE_LABELS } from '../fits/audience';
 import type { CardWords } from './cardWords';
+import { LABELLING_CAUTION } from './labelling';
 
 export const en: CardWords = {
   labels: {
@@ -67,7 +68,7 @@ export const en: CardWords = {
       .join(', ') + ' (mg/L as CaCO₃)',
   rest: (from, to, day) => `Use from day ${from} to ${to} after the roast of ${day}`,
   lot: { harvest: 'harvest', lot: 'lot', grownAt: (m) => `grown at ${m}` },
-  labelling: 'What must be declared, local food-labelling law decides.',
+  labelling: LABELLING_CAUTION,
   roasted: (word) => `${word.toLowerCase()} roast`,
   repeated: (times) =>
     times > 1 ? `Repeated on target ${times} times.` : 'Not yet repeated on target.',
@@ -108,8 +109,9 @@ export const en: CardWords = {
     cup: 'Cup',
     espresso: 'Espresso',
     button: 'Button, rough',
-    milk: 'Milk to fill',
-    water: 'Water to fill',
+    fill: 'To fill',
+    milk: 'Milk',
+    water: 'Water',
     rough:
       'Volumes of espresso are rough: crema fools the eye. Weigh one cup and correct the button.',
   },

@@ -126,8 +126,9 @@ export const es: CardWords = {
     cup: 'Taza',
     espresso: 'Espresso',
     button: 'Botón, aproximado',
-    milk: 'Leche para llenar',
-    water: 'Agua para llenar',
+    fill: 'Para llenar',
+    milk: 'leche',
+    water: 'agua',
     rough:
       'Los volúmenes de espresso son aproximados: la crema engaña al ojo. Pese una taza y corrija el botón.',
   },

@@ -127,8 +127,9 @@ export const fr: CardWords = {
     cup: 'Tasse',
     espresso: 'Espresso',
     button: 'Bouton, approximatif',
-    milk: 'Lait pour remplir',
-    water: 'Eau pour remplir',
+    fill: 'Pour remplir',
+    milk: 'lait',
+    water: 'eau',
     rough:
       'Les volumes d’espresso sont approximatifs : la crema trompe l’œil. Pesez une tasse et corrigez le bouton.',
   },

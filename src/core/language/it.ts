@@ -127,8 +127,9 @@ export const it: CardWords = {
     cup: 'Tazza',
     espresso: 'Espresso',
     button: 'Tasto, approssimato',
-    milk: 'Latte per riempire',
-    water: 'Acqua per riempire',
+    fill: 'Per riempire',
+    milk: 'latte',
+    water: 'acqua',
     rough:
       'I volumi di espresso sono approssimati: la crema inganna l’occhio. Pesate una tazza e correggete il tasto.',
   },

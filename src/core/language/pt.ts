@@ -125,8 +125,9 @@ export const pt: CardWords = {
     cup: 'Chávena',
     espresso: 'Espresso',
     button: 'Botão, aproximado',
-    milk: 'Leite para encher',
-    water: 'Água para encher',
+    fill: 'Para encher',
+    milk: 'leite',
+    water: 'água',
     rough:
       'Os volumes de espresso são aproximados: a crema engana o olho. Pese uma chávena e corrija o botão.',
   },

@@ -4,6 +4,7 @@ import Link from 'next/link';
 import { useState, type FormEvent } from 'react';
 import styled from 'styled-components';
 import { HOUSE } from '@/core/entity/house';
+import { LANGUAGE_NAMES, LANGUAGES } from '@/core/language/language';
 import {
   CLOCK_LABELS,
   CLOCKS,
@@ -34,6 +35,7 @@ import { useCommand } from '@/ui/useCommand';
 import { useRowForm } from '@/ui/useRowForm';
 import type { BackupView } from '@/views/backups';
 import { Backups } from './Backups';
+import { DrinksList } from './DrinksList';
 import { houseSent, houseTextOf, type HouseText } from './houseText';
 import { RoastMap } from './RoastMap';
 
@@ -68,6 +70,10 @@ const LABELS = {
   tdsToPct: HOUSE.tdsToPct.label,
   extractionFromPct: HOUSE.extractionFromPct.label,
   extractionToPct: HOUSE.extractionToPct.label,
+  waterHardnessMgL: 'Water: hardness',
+  waterAlkalinityMgL: 'Water: alkalinity',
+  cardLanguage: HOUSE.cardLanguage.label,
+  drinks: 'Cups of the bar',
   doseToleranceG: 'Dose tolerance',
   yieldToleranceG: 'Yield tolerance',
   currency: 'Currency',
@@ -93,6 +99,8 @@ const SHOWN = [
   'leastLiking',
   'cremaGPerMl',
   ...REGION,
+  'waterHardnessMgL',
+  'waterAlkalinityMgL',
   'currency',
   'coffeePricePerKg',
   'timeZone',
@@ -102,6 +110,7 @@ const SHOWN = [
   'backupWeeks',
   'colourBean',
   'colourGround',
+  'cupMl',
 ];
 
 const WEEKDAYS = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'];
@@ -312,6 +321,35 @@ export function HousePage({ house, backups }: { house: House; backups: BackupVie
                     {...bind('publicAddress')}
                   />
                 </FieldGrid>
+              </Group>
+              <Group>
+                <SectionTitle as="h2">What cards say of the house</SectionTitle>
+                <FieldGrid>
+                  <QuantityInput
+                    label={LABELS.waterHardnessMgL}
+                    quantity="waterMgL"
+                    step={5}
+                    hint="As CaCO₃; empty if not known"
+                    {...bind('waterHardnessMgL')}
+                  />
+                  <QuantityInput
+                    label={LABELS.waterAlkalinityMgL}
+                    quantity="waterMgL"
+                    step={5}
+                    hint="As CaCO₃; empty if not known"
+                    {...bind('waterAlkalinityMgL')}
+                  />
+                  <SelectInput
+                    label={LABELS.cardLanguage}
+                    options={optionsOf(LANGUAGES, LANGUAGE_NAMES)}
+                    {...bind('cardLanguage')}
+                  />
+                </FieldGrid>
+                <DrinksList
+                  drinks={text.drinks}
+                  onChange={(drinks) => change({ drinks })}
+                  faultOf={faultOf}
+                />
               </Group>
               {backups && (
                 <Group>

@@ -2,6 +2,7 @@
 import { z } from 'zod';
 import { entryShape } from '@/core/entity/entry';
 import { HOUSE } from '@/core/entity/house';
+import { drinkSchema, MOST_DRINKS, USUAL_DRINKS } from '@/core/extraction/drinks';
 import { day, optionalText, quantity } from '@/core/schema/fields';
 
 /** Currencies this browser and server can write; codes are ISO 4217. */
@@ -67,6 +68,16 @@ export const houseInput = z
         error:
           'The bean colours do not go one way from light to dark. Correct the reading that is out of order.',
       }),
+    drinks: z
+      .array(drinkSchema)
+      .max(MOST_DRINKS, { error: `At most ${MOST_DRINKS} drinks. Leave one out.` })
+      .refine(
+        (drinks) => new Set(drinks.map(({ name }) => name.toLowerCase())).size === drinks.length,
+        {
+          error: 'Two drinks have one name. Rename or leave out one of them.',
+        },
+      )
+      .default([...USUAL_DRINKS]),
     backupFolder: optionalText('Folder of the backups', 'address')
       .refine((folder) => folder === '' || /^(\/|[A-Za-z]:[\\/])/.test(folder), {
         error:

@@ -2,18 +2,20 @@
 
 import { Fragment } from 'react';
 import styled from 'styled-components';
-import { CLOCK_LABELS } from '@/core/vocabulary';
+import { dayIn, LOCALES, type Language } from '@/core/language/language';
+import { wordsIn } from '@/core/language/words';
 import type { RecipeBody } from '@/formats/recipe/document';
 import {
-  CARD_CAUTION,
   CARD_FACTS,
   CARD_SENSES,
   cardLines,
   coffeeWords,
+  ownWordsIn,
+  secondsIn,
 } from '@/formats/recipe/lines';
-import { dayWords } from '@/core/dayWords';
 import { ProgrammeCurve } from '@/ui/programme/ProgrammeCurve';
 import { labelText, readingText } from '@/ui/type';
+import { Drinks, Fits, Milk, Phases } from './CardSections';
 
 /** The card: what a stranger needs to repeat the recipe. The same on screen, phone and paper. */
 const Card = styled.article`
@@ -143,31 +145,43 @@ const Foot = styled.footer`
   gap: 4px;
 `;
 
-export function CardBody({ body, isPreview = false }: { body: RecipeBody; isPreview?: boolean }) {
-  const lines = cardLines(body);
+interface CardBodyProps {
+  readonly body: RecipeBody;
+  readonly language?: Language;
+  readonly isPreview?: boolean;
+}
+
+export function CardBody({ body, language = 'en', isPreview = false }: CardBodyProps) {
+  const lines = cardLines(body, language);
+  const words = wordsIn(language);
+  const { labels } = words;
   const { recipe } = body;
+  const own = ownWordsIn(body, language);
   const Title = isPreview ? 'h2' : 'h1';
   const Heading = isPreview ? 'h3' : 'h2';
+  const part = { body, language, Heading } as const;
   return (
-    <Card>
+    <Card lang={LOCALES[language]}>
       <Head>
         <p>{body.roastery}</p>
         <Title>{body.coffee.name}</Title>
-        <p>{coffeeWords(body)}</p>
+        <p>{coffeeWords(body, language)}</p>
       </Head>
       <Masses as="dl">
-        <Figure name="Dose" value={lines.Dose} />
-        <Figure name="In the cup" value={lines['In the cup']} />
+        <Figure name={labels.Dose} value={lines.Dose} />
+        <Figure name={labels['In the cup']} value={lines['In the cup']} />
         <Figure
-          name={`Time, ${CLOCK_LABELS[recipe.clock]}`}
-          value={`${recipe.timeS[0]}-${recipe.timeS[1]} s`}
+          name={`${labels.Time}, ${words.clock[recipe.clock]}`}
+          value={secondsIn(language, recipe.timeS)}
         />
-        <Figure name="Water" value={lines.Temperature} />
+        <Figure name={labels.Temperature} value={lines.Temperature} />
       </Masses>
+      <Phases {...part} />
+      <Milk {...part} />
       <Facts>
         {CARD_FACTS.filter((name) => lines[name] !== '').map((name) => (
           <Fragment key={name}>
-            <dt>{name}</dt>
+            <dt>{labels[name]}</dt>
             <dd>
               {lines[name]}
               {name === 'Programme' && recipe.steps && recipe.steps.length > 1 && (
@@ -179,21 +193,29 @@ export function CardBody({ body, isPreview = false }: { body: RecipeBody; isPrev
           </Fragment>
         ))}
       </Facts>
-      {body.coffee.story && <Story>{body.coffee.story}</Story>}
+      {body.coffee.story && (
+        <Story lang={LOCALES[body.language ?? 'en']}>{body.coffee.story}</Story>
+      )}
       <Senses>
         {CARD_SENSES.map((name, i) => (
           <div key={name} className={SENSE_LOOKS[i]!}>
-            <Heading>{name}</Heading>
-            <p>{lines[name]}</p>
+            <Heading>{labels[name]}</Heading>
+            <p lang={LOCALES[own.languageOf(SENSE_NAMES[i]!)]}>{lines[name]}</p>
           </div>
         ))}
       </Senses>
+      <Drinks {...part} />
+      <Fits {...part} />
       <Foot>
         <p>
-          Version {body.version}, {dayWords(body.publishedOn)}. {lines.Repeated}
+          {words.version(body.version, dayIn(language, body.publishedOn))} {lines.Repeated}
         </p>
-        {body.whatChanged && <p>What changed and why: {body.whatChanged}</p>}
-        <p>{CARD_CAUTION}</p>
+        {own.whatChanged && (
+          <p lang={LOCALES[own.languageOf('whatChanged')]}>
+            {words.whatChanged}: {own.whatChanged}
+          </p>
+        )}
+        <p>{words.caution}</p>
       </Foot>
     </Card>
   );
@@ -201,6 +223,7 @@ export function CardBody({ body, isPreview = false }: { body: RecipeBody; isPrev
 
 /** The bar over each: on target, under, over. */
 const SENSE_LOOKS = ['', 'short', 'long'] as const;
+const SENSE_NAMES = ['right', 'short', 'long'] as const;
 
 function Figure({ name, value }: { name: string; value: string }) {
   return (

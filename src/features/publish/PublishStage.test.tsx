@@ -2,42 +2,19 @@ import { screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { Role } from '@/core/roles';
 import { findHouse } from '@/data/house';
-import { listVersions } from '@/data/publications';
-import { recipeDiff } from '@/formats/recipe/diff';
-import { readDocument } from '@/formats/recipe/readers';
 import { DONE, fakeServer, router } from '../../../tests/support/browser';
 import { RECIPE, send, TODAY, WORDS } from '../../../tests/support/house';
 import { renderAs } from '../../../tests/support/render';
 import { houseWith, type ViewedHouse } from '../../../tests/support/view';
-import { publishedBody } from './document';
 import { PublishStage } from './PublishStage';
-import { readinessOf } from './readiness';
+import { publishStageOf } from './stageOf';
 
 jest.mock('next/navigation', () => ({ useRouter: () => router }));
 
 /** The stage as its page puts it together. */
 function openStage(house: ViewedHouse, role: Role = 'lead') {
-  const view = house.view();
-  const [newest] = listVersions(house.db, house.releaseId);
-  const last = newest ? readDocument(newest.document).body : null;
-  const words = { right: '', short: '', long: '', ...last?.sensory, whatChanged: '' };
-  const body = publishedBody(findHouse(house.db)!, view, words, { today: TODAY });
-  renderAs(
-    <PublishStage
-      releaseId={house.releaseId}
-      draftId={view.bench!.draft.id}
-      isForMilk={false}
-      body={body}
-      words={words}
-      readiness={readinessOf(view)}
-      differences={last ? recipeDiff(last, body) : []}
-      isAsPublished={false}
-      versions={view.versions.map((version) => ({ ...version, passes: [] }))}
-      address={view.address}
-      readBack={null}
-    />,
-    { role },
-  );
+  const stage = publishStageOf(house.db, findHouse(house.db)!, house.view(), { today: TODAY });
+  renderAs(<PublishStage {...stage} />, { role });
   return userEvent.setup();
 }
 

@@ -15,11 +15,16 @@ import { Notice, SectionTitle, Small, StageTitle } from '@/ui/type';
 import { useCommand } from '@/ui/useCommand';
 import { useDraft } from '@/ui/useDraft';
 import { useTextForm } from '@/ui/useTextForm';
+import type { CardOffers } from '@/views/cardOffers';
 import { CardBody } from './CardBody';
 import { changedLabel, FOR_MILK_WORDS, lackingOf, WORD_LABELS } from './check';
+import { composeBody, composeFaults, NOTHING_COMPOSED, type Composed } from './compose';
+import { Composer } from './Composer';
+import { composedOf, composedSent, composedText, type ComposedText } from './composedText';
 import { ConfirmPublish } from './ConfirmPublish';
 import { Differences } from './Differences';
 import type { PublishWords } from './document';
+import { FoundInCups } from './FoundInCups';
 import { Gates } from './Gates';
 import type { PassText } from './passText';
 import { Published } from './Published';
@@ -54,6 +59,16 @@ const Words = styled.div`
   gap: 12px;
 `;
 
+/** Everything of the form as typed. */
+type CardText = PublishWords & ComposedText;
+
+const wordsOfCard = ({ right, short, long, whatChanged }: CardText): PublishWords => ({
+  right,
+  short,
+  long,
+  whatChanged,
+});
+
 const SHOWN = ['right', 'short', 'long', 'whatChanged', 'confirmed', 'tasted', 'rested'];
 
 export interface PublishStageProps {
@@ -64,6 +79,12 @@ export interface PublishStageProps {
   /** The body publishing now would make; null without a recipe on the bench. */
   readonly body: RecipeBody | null;
   readonly words: PublishWords;
+  /** What the card could say beside the recipe; null without one on the bench. */
+  readonly offers: CardOffers | null;
+  /** What it says to begin with. */
+  readonly composed: Composed;
+  /** What cup sheets of this recipe found, for the words of the card. */
+  readonly found: readonly string[];
   readonly readiness: readonly Readiness[];
   /** What publishing now would change of the last version. */
   readonly differences: readonly Difference[];
@@ -104,14 +125,20 @@ export function PublishStage(props: PublishStageProps) {
           {FOR_MILK_WORDS} <Link href={`/releases/${releaseId}/taste`}>To Taste</Link>
         </Notice>
       ) : isLead ? (
-        <PublishForm {...props} body={body} draftId={draftId} key={body.version} />
+        <PublishForm
+          {...props}
+          body={body}
+          draftId={draftId}
+          offers={props.offers!}
+          key={body.version}
+        />
       ) : (
         <>
           <Gates readiness={props.readiness} />
           <p>
             <Small>Only the lead publishes. This is what the card would say now.</Small>
           </p>
-          <Preview body={body} />
+          <Preview body={props.offers ? composeBody(body, props.composed, props.offers) : body} />
         </>
       )}
       <Versions versions={versions} />
@@ -124,25 +151,36 @@ function PublishForm({
   draftId,
   body,
   words: initial,
+  composed,
+  offers,
+  found,
   readiness,
   differences,
   isAsPublished,
-}: PublishStageProps & { body: RecipeBody; draftId: string }) {
+}: PublishStageProps & { body: RecipeBody; draftId: string; offers: CardOffers }) {
   const { submit, refuse, faults, faultOf, isBusy } = useCommand();
-  const { text: words, bind, change } = useTextForm(initial, faultOf);
-  const draft = useDraft(`card ${draftId}`, { value: words, initial, onRestore: change });
+  const start: CardText = { ...initial, ...composedText(composed) };
+  const { text, bind, change } = useTextForm(start, faultOf);
+  const draft = useDraft(`card ${draftId}`, { value: text, initial: start, onRestore: change });
+  const words = wordsOfCard(text);
+  const added = composedOf(text);
+  const isAdded = added !== null;
   const [passed, setPassed] = useState<PassText>({});
   const [isAsking, setAsking] = useState(false);
   const onSubmit = (event: FormEvent) => {
     event.preventDefault();
     const lastVersion = body.version > 1 ? body.version - 1 : null;
-    const lacking = lackingOf(words, lastVersion, readiness, passed);
+    const lacking = [
+      ...lackingOf(words, lastVersion, readiness, passed),
+      ...(isAdded ? composeFaults(body, added, offers) : []),
+    ];
     refuse(lacking);
     setAsking(lacking.length === 0);
   };
   const publish = async () => {
     setAsking(false);
-    const answer = await submit('publish', { releaseId, draftId, ...words, passed });
+    const sent = { ...words, ...composedSent(text) };
+    const answer = await submit('publish', { releaseId, draftId, ...sent, passed });
     if (answer.ok) draft.forget();
   };
   const { whatChanged, ...sensory } = words;
@@ -162,9 +200,17 @@ function PublishForm({
             <TextAreaInput label={WORD_LABELS.short} rows={2} {...bind('short')} />
             <TextAreaInput label={WORD_LABELS.long} rows={2} {...bind('long')} />
           </Words>
+          <FoundInCups found={found} onTake={(right) => change({ right })} />
           {body.version > 1 && (
             <TextAreaInput label={changedLabel(body.version - 1)} {...bind('whatChanged')} />
           )}
+          <Composer
+            text={text}
+            change={change}
+            offers={offers}
+            ownLanguage={body.language ?? 'en'}
+            faultOf={faultOf}
+          />
           <Faults faults={faults} shown={SHOWN} />
           <p>
             <MainButton type="submit" isPending={isBusy}>
@@ -187,7 +233,13 @@ function PublishForm({
           onClose={() => setAsking(false)}
         />
       )}
-      <Preview body={{ ...body, sensory: placeholders(sensory), whatChanged }} />
+      <Preview
+        body={{
+          ...composeBody(body, added ?? NOTHING_COMPOSED, offers),
+          sensory: placeholders(sensory),
+          whatChanged,
+        }}
+      />
     </Beside>
   );
 }

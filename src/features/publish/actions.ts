@@ -14,10 +14,12 @@ import {
   showPublicAgain,
   withdrawPublic,
 } from '@/data/publications';
+import { readCardOffers } from '@/views/cardOffers';
 import { readRelease } from '@/views/release';
 import { makeDocument, recipeBodySchema, writeDocument } from '@/formats/recipe/document';
 import { FOR_MILK_WORDS, lackingOf, WORD_LABELS } from './check';
 import { readDocument } from '@/formats/recipe/readers';
+import { composeBody, composedShape, composeFaults } from './compose';
 import { publishedBody } from './document';
 import { GATE_LABELS } from './gateLabels';
 import { readinessOf } from './readiness';
@@ -36,10 +38,12 @@ export const publish = defineCommand({
     short: text(WORD_LABELS.short, 'words'),
     long: text(WORD_LABELS.long, 'words'),
     whatChanged: optionalText('What changed, and why', 'words'),
+    ...composedShape,
     /** Reasons for passing gates that are not met. */
     passed: passes.default({}),
   }),
-  run: ({ releaseId, draftId, passed, ...words }, context) => {
+  run: ({ releaseId, draftId, passed, right, short, long, whatChanged, ...composed }, context) => {
+    const words = { right, short, long, whatChanged };
     const { db, id, today } = context;
     const person = personOf(context);
     const house = findHouse(db)!;
@@ -54,14 +58,20 @@ export const publish = defineCommand({
       );
     if (view.bench.draft.drink === 'milk') throw userFault('refused', 'draftId', FOR_MILK_WORDS);
     const readiness = readinessOf(view);
-    const lacking = lackingOf(words, view.versions[0]?.number ?? null, readiness, passed);
+    const [newest] = listVersions(db, releaseId);
+    const last = newest && readDocument(newest.document).body;
+    const base = publishedBody(house, view, words, { today, last });
+    const printed = last?.phases?.list.length;
+    const offers = readCardOffers(db, house, view, { bench: view.bench, printed });
+    const lacking = [
+      ...lackingOf(words, view.versions[0]?.number ?? null, readiness, passed),
+      ...composeFaults(base, composed, offers),
+    ];
     if (lacking.length > 0) throw new UserFault('badInput', lacking);
     const open = readiness.flatMap(({ gate, isMet }) =>
       isMet ? [] : [{ gate, reason: passed[gate]! }],
     );
-    const [newest] = listVersions(db, releaseId);
-    const last = newest && readDocument(newest.document).body;
-    const body = parse(recipeBodySchema, publishedBody(house, view, words, { today, last }));
+    const body = parse(recipeBodySchema, composeBody(base, composed, offers));
     const document = makeDocument(body);
     insertVersion(
       db,

@@ -10,6 +10,7 @@ import { RELEASE } from '@/core/entity/release';
 import { userFault } from '@/core/errors';
 import { blendedOf } from '@/core/schema/shares';
 import { isSameDial } from '@/core/grinder/dial';
+import { dialToday } from '@/core/grinder/era';
 import { dialWords } from '@/core/grinder/notation';
 import { withRatio } from '@/core/schema/recipe';
 import type { House } from '@/data/house';
@@ -49,6 +50,22 @@ function foundNotes({ release, bench }: ReleaseView, printed: readonly string[] 
 
 const notesOf = ({ notesFound }: { readonly notesFound: readonly string[] }) => notesFound;
 
+/** How many notes the words of a card are begun with. */
+const MOST_NOTES = 6;
+
+/** What was found in straight cups of this dial-in, the most often found first. */
+export function notesInCups({ shots }: Bench): string[] {
+  const counts = new Map<string, number>();
+  for (const { tastings } of shots)
+    for (const { notesFound, serving } of tastings)
+      if (serving === 'straight')
+        for (const note of notesFound) counts.set(note, (counts.get(note) ?? 0) + 1);
+  return [...counts]
+    .sort(([, a], [, b]) => b - a)
+    .slice(0, MOST_NOTES)
+    .map(([note]) => note);
+}
+
 /** The body that publishing now would make. */
 export function publishedBody(
   house: House,
@@ -81,7 +98,15 @@ export function publishedBody(
     style: draft.style,
     temperatureSchool: draft.temperatureSchool,
     temperatureMeasured: measuredWords(recipe.temperatureC, setup),
-    tolerance: { doseG: target.doseToleranceG, yieldG: target.yieldToleranceG },
+    ...displayOf(recipe.temperatureC, setup),
+    // What blind cups taught of this very recipe goes before the house's own.
+    tolerance: {
+      doseG: target.doseToleranceG,
+      yieldG: recipe.holdsYieldG ?? target.yieldToleranceG,
+    },
+    language: house.cardLanguage,
+    ...waterOf(house),
+    ...grindSince(bench, dial, last),
     setup: {
       machine: setup.machine.name,
       grinder: setup.grinder.name,
@@ -98,6 +123,27 @@ export function publishedBody(
     publishedOn: today,
     whatChanged: words.whatChanged,
   };
+}
+
+function displayOf(temperatureC: number, { machine }: StoredSetup) {
+  const displayC = displayTemperatureC(temperatureC, machine);
+  return displayC === null ? {} : { displayC };
+}
+
+function waterOf({ waterHardnessMgL, waterAlkalinityMgL }: House) {
+  const isKnown = waterHardnessMgL !== undefined || waterAlkalinityMgL !== undefined;
+  return isKnown
+    ? { water: { hardnessMgL: waterHardnessMgL, alkalinityMgL: waterAlkalinityMgL } }
+    : {};
+}
+
+/** How the grind moved since the card before, in steps of the one grinder both were made on. */
+function grindSince({ setup: { grinder }, eras }: Bench, dial: number, last?: RecipeBody) {
+  if (last?.setup.grinder !== grinder.name) return {};
+  const before = dialToday(last.setup.dial, last.publishedOn, eras);
+  if (before === null) return {};
+  const steps = ((dial - before) / grinder.stepSize) * (grinder.finerIs === 'higher' ? 1 : -1);
+  return { grindSince: { version: last.version, steps: Math.round(2 * steps) / 2 + 0 } };
 }
 
 /** The run of landed shots of this very recipe, at one setting, that ends the dial-in. */

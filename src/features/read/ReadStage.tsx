@@ -6,7 +6,7 @@ import Link from 'next/link';
 import { useState } from 'react';
 import styled from 'styled-components';
 import type { StoredRelease } from '@/data/releases';
-import { LABELLING_CAUTION } from '@/formats/recipe/labelling';
+import { LABELLING_CAUTION } from '@/core/language/labelling';
 import type { Ease } from '@/core/ease/ease';
 import { RELEASE } from '@/core/entity/release';
 import { roastWord } from '@/core/vocabulary';

@@ -13,6 +13,7 @@ import { oneOf } from '@/core/schema/fields';
 import type { Recipe } from '@/core/schema/recipe';
 import { STYLES, TEMPERATURE_SCHOOLS } from '@/core/vocabulary';
 import { canonicalSha256 } from './canonical';
+import { partsShape } from './parts';
 
 export const FORMAT = 'kettlebrand-recipe';
 export const FORMAT_VERSION = 2;
@@ -50,8 +51,7 @@ export const recipeBodySchema = z.object({
     ratedG: figure,
   }),
   sensory: z.object({ right: sentences, short: sentences, long: sentences }),
-  /** Translations to other setups; none are made yet. */
-  fits: z.array(z.unknown()).max(0),
+  ...partsShape,
   confirmedShots: z.number().int().min(0),
   version: z.number().int().min(1),
   publishedOn: z.iso.date(),

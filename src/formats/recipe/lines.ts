@@ -1,47 +1,15 @@
-/** Every line of a card as label and words: page, paper and comparison say the same. */
+/** Every line of a card as label and words, in each language: page, paper and comparison say the same. */
 import type { HOLDS } from '@/core/entity/recipe';
-import { LABELLING_CAUTION } from './labelling';
-import { figure } from '@/core/figure';
 import { altitudeWords } from '@/core/coffee/altitude';
-import { dayWords } from '@/core/dayWords';
-import {
-  CLOCK_LABELS,
-  PROCESS_LABELS,
-  roastWord,
-  SERVED_LABELS,
-  STYLE_LABELS,
-  TEMPERATURE_SCHOOL_LABELS,
-} from '@/core/vocabulary';
+import type { CardLine, CardWords } from '@/core/language/cardWords';
+import { dayIn, figureIn, type Language } from '@/core/language/language';
+import { roastIn, wordsIn } from '@/core/language/words';
 import { programmeWords, shortProgrammeWords } from '@/core/programme/words';
 import { fahrenheitOf } from '@/core/units';
+import { TEMPERATURE_SCHOOL_LABELS } from '@/core/vocabulary';
 import type { RecipeBody } from './document';
 
-export type CardLine =
-  | 'Coffee'
-  | 'Components'
-  | 'Roast'
-  | 'Dose'
-  | 'In the cup'
-  | 'Time'
-  | 'Temperature'
-  | 'Ratio'
-  | 'Tolerances'
-  | 'Taste holds'
-  | 'Programme'
-  | 'Step by step'
-  | 'Temperature is meant'
-  | 'Basket'
-  | 'Made on'
-  | 'Rest'
-  | 'Served'
-  | 'Look for'
-  | 'When it is right'
-  | 'When it ran short'
-  | 'When it ran long'
-  | 'The lot'
-  | 'Contains'
-  | 'Repeated'
-  | 'Temperature school';
+export type { CardLine } from '@/core/language/cardWords';
 
 /** The four figures that stand on the plate. */
 export const CARD_FIGURES = ['Dose', 'In the cup', 'Time', 'Temperature'] as const;
@@ -55,6 +23,8 @@ export const CARD_FACTS = [
   'Temperature is meant',
   'Basket',
   'Made on',
+  'Grind',
+  'Water',
   'Rest',
   'Served',
   'Look for',
@@ -63,64 +33,145 @@ export const CARD_FACTS = [
 ] as const;
 export const CARD_SENSES = ['When it is right', 'When it ran short', 'When it ran long'] as const;
 
-/** The safety notes of every card. */
-export const CARD_CAUTION =
-  'If a shot chokes, wait for the pressure to vent before you loosen the portafilter. Group, portafilter and steam scald. For electrical, water and pressure work: the maker’s manual and a licensed technician.';
-
 const hasWords = (words: string) => words !== '';
 
-export function cardLines(body: RecipeBody): Readonly<Record<CardLine, string>> {
-  const { coffee, recipe, setup, sensory, tolerance, confirmedShots } = body;
+/** How a card writes its figures. */
+interface Speech {
+  readonly language: Language;
+  readonly words: CardWords;
+  readonly figure: (value: number, digits: number) => string;
+}
+
+const speechOf = (language: Language): Speech => ({
+  language,
+  words: wordsIn(language),
+  figure: (value, digits) => figureIn(language, value, digits),
+});
+
+/** A figure with no more digits than it has. */
+const bare = ({ figure }: Speech, value: number) =>
+  figure(value, Math.min(2, (String(value).split('.')[1] ?? '').length));
+
+/** "94.0 °C (201 °F)": by card both, whoever reads it. */
+export const temperatureIn = (language: Language, c: number) =>
+  `${figureIn(language, c, 1)} °C (${figureIn(language, fahrenheitOf(c), 0)} °F)`;
+
+export const secondsIn = (language: Language, [low, high]: readonly [number, number]) =>
+  `${figureIn(language, low, low % 1 === 0 ? 0 : 1)}-${figureIn(language, high, high % 1 === 0 ? 0 : 1)} s`;
+
+/** The words the house wrote itself, in this language where it gave them, else in its own. */
+export function ownWordsIn(body: RecipeBody, language: Language) {
+  const { sensory, whatChanged, otherWords } = body;
+  const own = { ...sensory, whatChanged };
+  const other = otherWords?.[language] ?? {};
+  const isSaid = (name: keyof typeof own) => hasWords((other[name] ?? '').trim());
+  const said = (name: keyof typeof own) => (isSaid(name) ? other[name]! : own[name]);
+  return {
+    right: said('right'),
+    short: said('short'),
+    long: said('long'),
+    whatChanged: said('whatChanged'),
+    /** The language each stands in. */
+    languageOf: (name: keyof typeof own): Language =>
+      isSaid(name) ? language : (body.language ?? 'en'),
+  };
+}
+
+export function cardLines(
+  body: RecipeBody,
+  language: Language = 'en',
+): Readonly<Record<CardLine, string>> {
+  const { coffee, recipe, setup, tolerance, confirmedShots } = body;
+  const speech = speechOf(language);
+  const { words, figure } = speech;
+  const own = ownWordsIn(body, language);
+  const g = (value: number) => bare(speech, value);
   return {
     Coffee: coffee.name,
-    Components: coffee.components.map(componentWords).join('; '),
-    Roast: coffee.roastLevel === undefined ? '' : roastWord(coffee.roastLevel),
+    Components: coffee.components
+      .map((component, _i, all) => componentWords(speech, component, all.length))
+      .join('; '),
+    Roast: coffee.roastLevel === undefined ? '' : roastIn(words, coffee.roastLevel),
     Dose: `${figure(recipe.doseG, 1)} g`,
     'In the cup': `${figure(recipe.yieldG, 1)} g`,
-    Time: `${recipe.timeS[0]}-${recipe.timeS[1]} s ${CLOCK_LABELS[recipe.clock]}`,
-    Temperature: `${figure(recipe.temperatureC, 1)} °C (${figure(fahrenheitOf(recipe.temperatureC), 0)} °F)`,
+    Time: `${secondsIn(language, recipe.timeS)} ${words.clock[recipe.clock]}`,
+    Temperature: temperatureIn(language, recipe.temperatureC),
     Ratio: `1:${figure(recipe.ratio, 2)}`,
-    Tolerances: `dose ± ${tolerance.doseG} g, yield ± ${tolerance.yieldG} g`,
-    'Taste holds': holdsWords(recipe),
-    Programme: `${STYLE_LABELS[body.style]}: ${recipe.programme ?? ''}`,
+    Tolerances: words.tolerances(g(tolerance.doseG), g(tolerance.yieldG)),
+    'Taste holds': holdsIn(speech, recipe),
+    Programme: `${words.style[body.style]}: ${recipe.programme ?? ''}`,
     'Step by step': stepsWords(recipe),
-    'Temperature is meant': body.temperatureMeasured,
-    Basket: `${setup.basket}, ${setup.diameterMm} mm, rated ${setup.ratedG} g`,
-    'Made on': `${setup.machine}; ${setup.grinder} at ${setup.dialWords ?? setup.dial}. Your dial will differ: grind for the time.`,
-    Rest: `Use from day ${recipe.restDays[0]} to ${recipe.restDays[1]} after the roast of ${dayWords(coffee.roastDate)}`,
-    Served: coffee.serving === undefined ? '' : SERVED_LABELS[coffee.serving],
+    'Temperature is meant': measuredIn(speech, body),
+    Basket: words.basket(setup.basket, g(setup.diameterMm), g(setup.ratedG)),
+    'Made on': words.madeOn(setup.machine, setup.grinder, setup.dialWords ?? String(setup.dial)),
+    Grind: grindSinceIn(speech, body),
+    Water: waterIn(speech, body),
+    Rest: words.rest(
+      g(recipe.restDays[0]),
+      g(recipe.restDays[1]),
+      dayIn(language, coffee.roastDate),
+    ),
+    Served: coffee.serving === undefined ? '' : words.served[coffee.serving],
     'Look for': (coffee.promisedNotes ?? []).join(', '),
-    'The lot': coffee.components.map(lotWords).filter(hasWords).join('; '),
-    Contains: hasWords(coffee.contains ?? '') ? `${coffee.contains}. ${LABELLING_CAUTION}` : '',
-    'When it is right': sensory.right,
-    'When it ran short': sensory.short,
-    'When it ran long': sensory.long,
-    Repeated:
-      confirmedShots > 1
-        ? `Repeated on target ${confirmedShots} times.`
-        : 'Not yet repeated on target.',
+    'The lot': coffee.components
+      .map((one) => lotWords(speech, one))
+      .filter(hasWords)
+      .join('; '),
+    Contains: hasWords(coffee.contains ?? '') ? `${coffee.contains}. ${words.labelling}` : '',
+    'When it is right': own.right,
+    'When it ran short': own.short,
+    'When it ran long': own.long,
+    Repeated: words.repeated(confirmedShots),
     'Temperature school': TEMPERATURE_SCHOOL_LABELS[body.temperatureSchool],
   };
 }
 
 /** "± 2.1 g in the cup, ± 1.3 °C, ± 3 s": one thing off at a time, as blind cups taught it. */
-export function holdsWords({
-  holdsYieldG,
-  holdsTemperatureC,
-  holdsTimeS,
-  costPoints,
-}: Pick<RecipeBody['recipe'], keyof typeof HOLDS>): string {
+export const holdsWords = (recipe: Pick<RecipeBody['recipe'], keyof typeof HOLDS>): string =>
+  holdsIn(speechOf('en'), recipe);
+
+function holdsIn(
+  { words, figure }: Speech,
+  {
+    holdsYieldG,
+    holdsTemperatureC,
+    holdsTimeS,
+    costPoints,
+  }: Pick<RecipeBody['recipe'], keyof typeof HOLDS>,
+): string {
   const within = [
-    holdsYieldG !== undefined && `± ${figure(holdsYieldG, 1)} g in the cup`,
+    holdsYieldG !== undefined && words.holds.inTheCup(figure(holdsYieldG, 1)),
     holdsTemperatureC !== undefined && `± ${figure(holdsTemperatureC, 1)} °C`,
     holdsTimeS !== undefined && `± ${figure(holdsTimeS, 1)} s`,
   ].filter(Boolean);
   if (within.length === 0) return '';
-  const cost =
-    costPoints === undefined
-      ? ''
-      : `; what cafés are usually off by costs about ${figure(costPoints, 1)}`;
-  return `within ${within.join(', ')} (about 0.3 points of 10 each${cost})`;
+  return words.holds.within(
+    within.join(', '),
+    costPoints === undefined ? null : figure(costPoints, 1),
+  );
+}
+
+/** Older documents have it in words alone. */
+function measuredIn({ language, words, figure }: Speech, body: RecipeBody): string {
+  if (body.displayC !== undefined) return words.atGroup(`${figure(body.displayC, 1)} °C`);
+  return body.temperatureMeasured === wordsIn('en').asSet || language === 'en'
+    ? body.temperatureMeasured.replace(wordsIn('en').asSet, words.asSet)
+    : body.temperatureMeasured;
+}
+
+function grindSinceIn(speech: Speech, { grindSince }: RecipeBody): string {
+  if (!grindSince) return '';
+  const { steps, version } = grindSince;
+  const { words } = speech;
+  const size = Math.abs(steps);
+  return words.grindSince(size === 0 ? null : words.steps(bare(speech, size)), steps > 0, version);
+}
+
+function waterIn(speech: Speech, { water }: RecipeBody): string {
+  const { hardnessMgL, alkalinityMgL } = water ?? {};
+  if (hardnessMgL === undefined && alkalinityMgL === undefined) return '';
+  const said = (value: number | undefined) => (value === undefined ? null : bare(speech, value));
+  return speech.words.water(said(hardnessMgL), said(alkalinityMgL));
 }
 
 /** The steps, where the programme's own words do not say them already. */
@@ -133,9 +184,9 @@ function stepsWords({ steps, programme }: RecipeBody['recipe']): string {
 }
 
 /** What the coffee is, on one line under its name. */
-export function coffeeWords(body: RecipeBody): string {
-  const { Components, Roast } = cardLines(body);
-  return [Components, Roast && `${Roast.toLowerCase()} roast`]
+export function coffeeWords(body: RecipeBody, language: Language = 'en'): string {
+  const { Components, Roast } = cardLines(body, language);
+  return [Components, Roast && wordsIn(language).roasted(Roast)]
     .filter((word) => word !== '')
     .join('; ');
 }
@@ -143,29 +194,32 @@ export function coffeeWords(body: RecipeBody): string {
 type Component = RecipeBody['coffee']['components'][number];
 
 /** "harvest 2025/26, lot 14, Organic, grown at 1900-2100 m". */
-function lotWords({ harvest, lot, certification, altitudeM, altitudeToM }: Component): string {
+function lotWords(
+  { words }: Speech,
+  { harvest, lot, certification, altitudeM, altitudeToM }: Component,
+): string {
   const altitude = altitudeWords({ altitudeM, altitudeToM });
   return [
-    harvest && `harvest ${harvest}`,
-    lot && `lot ${lot}`,
+    harvest && `${words.lot.harvest} ${harvest}`,
+    lot && `${words.lot.lot} ${lot}`,
     certification ?? '',
-    altitude && `grown at ${altitude}`,
+    altitude && words.lot.grownAt(altitude),
   ]
     .filter((word): word is string => Boolean(word))
     .join(', ');
 }
 
 /** "70 % Colombia, Huila, Finca, Caturra, honey"; the share only where there is more than one. */
-function componentWords(component: Component, _index: number, all: readonly Component[]): string {
+function componentWords({ words }: Speech, component: Component, count: number): string {
   const { sharePct, producer, region, country, variety, process } = component;
-  const words = [
+  const said = [
     producer,
     region,
     country,
     variety,
-    process ? PROCESS_LABELS[process].toLowerCase() : '',
+    process ? words.process[process].toLowerCase() : '',
   ]
     .filter(Boolean)
     .join(', ');
-  return all.length > 1 ? `${sharePct} % ${words}` : words;
+  return count > 1 ? `${sharePct} % ${said}` : said;
 }

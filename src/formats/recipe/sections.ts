@@ -1,0 +1,112 @@
+/** What stands on a card under its figures, as rows of words in a language: page and paper say the same. */
+import type { CardWords } from '@/core/language/cardWords';
+import { fitSentences, volumeIn } from '@/core/language/fitWords';
+import { figureIn, type Language } from '@/core/language/language';
+import { grindIn, wordsIn } from '@/core/language/words';
+import type { RecipeBody } from './document';
+import { secondsIn, temperatureIn } from './lines';
+import type { PublishedFit } from './parts';
+
+export interface PhaseRow {
+  readonly from: number;
+  readonly to: number;
+  readonly days: string;
+  readonly grind: string;
+}
+
+export interface Phases {
+  readonly rows: readonly PhaseRow[];
+  /** What the hints count from, and what they are good for. */
+  readonly foot: string;
+}
+
+/** None where the card has one setting for its whole span. */
+export function phasesIn({ phases }: RecipeBody, language: Language): Phases | null {
+  if (!phases || phases.list.length < 2) return null;
+  const words = wordsIn(language);
+  const whole = (value: number) => figureIn(language, value, 0);
+  const { kept, cardDay, list } = phases;
+  return {
+    rows: list.map(({ from, to, steps }) => ({
+      from,
+      to,
+      days: words.phases.days(whole(from), whole(to)),
+      grind: grindIn(words, steps) ?? words.phases.asCard,
+    })),
+    foot: [
+      words.phases.against(whole(cardDay)),
+      kept && words.phases.kept(whole(kept.phased), whole(kept.one)),
+    ]
+      .filter(Boolean)
+      .join(' '),
+  };
+}
+
+export interface FitRow {
+  readonly title: string;
+  readonly mark: string;
+  /** Dose, yield, time and temperature; empty where nothing can be brewed. */
+  readonly figures: string;
+  readonly sentences: readonly string[];
+}
+
+export function fitsIn({ fits, style }: RecipeBody, language: Language): FitRow[] {
+  const words = wordsIn(language);
+  return fits.map((fit) => ({
+    title: words.fits.audience[fit.audience],
+    mark: fit.tried === undefined ? words.fits.computed : `${words.fits.tried}: ${fit.tried}`,
+    figures: fit.recipe ? fitFigures(fit.recipe, words, language) : '',
+    sentences: fitSentences(language, fit, style),
+  }));
+}
+
+function fitFigures(
+  { doseG, yieldG, yieldMl, timeS, clock, temperatureC }: NonNullable<PublishedFit['recipe']>,
+  words: CardWords,
+  language: Language,
+): string {
+  const out =
+    yieldMl === undefined ? `${figureIn(language, yieldG, 1)} g` : volumeIn(language, yieldMl);
+  return [
+    `${figureIn(language, doseG, 1)} g → ${out}`,
+    `${secondsIn(language, timeS)} ${words.clock[clock]}`,
+    temperatureIn(language, temperatureC),
+  ].join(', ');
+}
+
+/** The second recipe on one line; empty where there is none. */
+export function milkIn({ milk }: RecipeBody, language: Language): string {
+  if (!milk) return '';
+  const words = wordsIn(language);
+  return [
+    `${figureIn(language, milk.doseG, 1)} g → ${figureIn(language, milk.yieldG, 1)} g (1:${figureIn(language, milk.ratio, 2)})`,
+    `${secondsIn(language, milk.timeS)} ${words.clock[milk.clock]}`,
+    temperatureIn(language, milk.temperatureC),
+    milk.programme,
+  ]
+    .filter((one) => one !== '')
+    .join(', ');
+}
+
+export interface DrinkLine {
+  readonly name: string;
+  readonly cup: string;
+  readonly espresso: string;
+  readonly button: string;
+  /** "120 ml (4.1 fl oz) of milk"; empty where nothing is filled. */
+  readonly fill: string;
+}
+
+export function drinksIn({ drinks = [] }: RecipeBody, language: Language): DrinkLine[] {
+  const words = wordsIn(language);
+  return drinks.map(({ name, cupMl, espressoG, buttonMl, fill, fillMl }) => ({
+    name,
+    cup: volumeIn(language, cupMl),
+    espresso: `${figureIn(language, espressoG, 1)} g`,
+    button: volumeIn(language, buttonMl),
+    fill:
+      fill === 'none'
+        ? ''
+        : `${fill === 'milk' ? words.drinks.milk : words.drinks.water}: ${volumeIn(language, fillMl)}`,
+  }));
+}
