@@ -12,6 +12,9 @@ import { submit } from '@/data/command';
 import type { Db } from '@/data/database';
 import { findHouse } from '@/data/house';
 import { middleSetting } from '@/core/grinder/dial';
+import { composedFrom } from '@/features/publish/compose';
+import { publishedBody } from '@/features/publish/document';
+import { readCardOffers } from '@/views/cardOffers';
 import { readHouseModel } from '@/views/houseModel';
 import { factsToday } from '@/views/facts';
 import { readRelease, type ReleaseView } from '@/views/release';
@@ -295,10 +298,17 @@ export class DemoWorker {
   }
 
   publish(lead: string, releaseId: string, words: Record<string, unknown>): void {
-    const { bench } = this.view(releaseId);
-    this.run('publish', { releaseId, draftId: bench!.draft.id, whatChanged: '', ...words }, lead);
+    const view = this.view(releaseId);
+    const bench = view.bench!;
+    const house = findHouse(this.db)!;
+    const offers = readCardOffers(this.db, house, view, { bench });
+    const base = publishedBody(house, view, NO_WORDS, { today: today() });
+    const card = { ...composedFrom(base, undefined, offers), ...words };
+    this.run('publish', { releaseId, draftId: bench.draft.id, whatChanged: '', ...card }, lead);
   }
 }
+
+const NO_WORDS = { right: '', short: '', long: '', whatChanged: '' };
 
 const tenth = (value: number) => Math.round(10 * value) / 10;
 

@@ -1,7 +1,10 @@
 /** Files made of a published version: kept as they were made. */
+import type { Language } from '@/core/language/language';
 import { prepared, type Db } from './database';
 
-export type PublicFileKind = 'page' | 'paper';
+/** What is made of a version, each in every language of cards. */
+export const PUBLIC_FILES = ['page', 'paper', 'bag', 'label', 'picture'] as const;
+export type PublicFileKind = `${(typeof PUBLIC_FILES)[number]} ${Language}`;
 
 export interface PublicFile {
   readonly bytes: Buffer;
@@ -41,12 +44,12 @@ export function keepPublicFile(
   ).run({ versionId, kind, address, bytes, etag, policy });
 }
 
-/** Addresses under which something public has no file of this kind yet. */
-export function listUnmade(db: Db, kind: PublicFileKind): { token: string }[] {
+/** Addresses under which something public has no page yet, in whatever language. */
+export function listUnmade(db: Db): { token: string }[] {
   return prepared(
     db,
     `SELECT b.token FROM publication b
      WHERE b.withdrawn_at IS NULL AND NOT EXISTS (
-       SELECT 1 FROM public_file f WHERE f.version_id = b.version_id AND f.kind = ?)`,
-  ).all(kind) as { token: string }[];
+       SELECT 1 FROM public_file f WHERE f.version_id = b.version_id AND f.kind LIKE 'page %')`,
+  ).all() as { token: string }[];
 }

@@ -75,6 +75,16 @@ export function findPublished(db: Db, token: string): PublicVersion | null {
   return row === undefined ? null : publicRow.parse(row);
 }
 
+/** An earlier version of what an address shows; null where there was none of that number. */
+export function findEarlier(db: Db, token: string, number: number): PublicVersion | null {
+  const row = prepared(
+    db,
+    `${PUBLIC.replace('b.version_id = v.id', 'b.release_id = v.release_id')}
+     WHERE b.token = ? AND v.number = ?`,
+  ).get(token, number);
+  return row === undefined ? null : publicRow.parse(row);
+}
+
 /** Addresses something was published at, the newest first. */
 export function listPublicTokens(db: Db): string[] {
   return prepared(

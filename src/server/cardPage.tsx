@@ -9,8 +9,10 @@ import type { ReactElement } from 'react';
 import { renderToStaticMarkup } from 'react-dom/server';
 import { ServerStyleSheet } from 'styled-components';
 import { dayWords } from '@/core/dayWords';
+import { facesIn } from '@/formats/paper/scripts';
 import { PublicCard } from '@/features/publish/PublicCard';
 import { Withdrawn } from '@/features/publish/Withdrawn';
+import { LOCALES, type Language } from '@/core/language/language';
 import type { RecipeDocument } from '@/formats/recipe/document';
 import type { PublicVersion } from '@/data/publications';
 import type { FeedCard } from './feed';
@@ -36,11 +38,15 @@ const plain = (css: string) =>
     .replace(/\s+/g, ' ')
     .trim();
 
-export function cardPage(document: RecipeDocument, token: string): StaticPage {
+export function cardPage(
+  document: RecipeDocument,
+  { token, language }: { readonly token: string; readonly language: Language },
+): StaticPage {
   const { coffee, roastery } = document.body;
   return pageOf(
     `${coffee.name}, ${roastery}`,
-    <PublicCard document={document} basePath={`/p/${token}`} />,
+    <PublicCard document={document} basePath={`/p/${token}`} language={language} />,
+    { language, hasHelpers: true },
   );
 }
 
@@ -86,13 +92,37 @@ export function indexPage(roastery: string, cards: readonly FeedCard[]): StaticP
   );
 }
 
-function pageOf(title: string, content: ReactElement): StaticPage {
+/** Faces for signs that Latin letters do not write, only those this page has. */
+function scriptFaces(markup: string): string {
+  return ([400, 600] as const)
+    .flatMap((weight) =>
+      facesIn(markup, weight).map(
+        ({ file, rangeWords }) =>
+          `@font-face{font-family:'Card scripts';font-weight:${weight};font-display:swap;src:url(${FONT_PATH}${file}) format('woff2');unicode-range:${rangeWords.trim()}}`,
+      ),
+    )
+    .join('');
+}
+
+/** What a card's page may load on a press: see src/card. */
+const HELPERS = <script type="module" src="/card/start.js" async />;
+
+interface Manner {
+  readonly language?: Language;
+  readonly hasHelpers?: boolean;
+}
+
+function pageOf(
+  title: string,
+  content: ReactElement,
+  { language = 'en', hasHelpers = false }: Manner = {},
+): StaticPage {
   const sheet = new ServerStyleSheet();
   const markup = renderToStaticMarkup(sheet.collectStyles(content));
   // What the library wraps its styles in is its own affair; only the rules are sent.
   const rules = sheet.getStyleTags().replace(/<[^>]*>/g, '');
   sheet.seal();
-  const css = `${plain(fontFaces)}${plain(theme)}${plain(rules)}`;
+  const css = `${plain(fontFaces)}${scriptFaces(markup)}${plain(theme)}${plain(rules)}`;
   const head = renderToStaticMarkup(
     <>
       <meta charSet="utf-8" />
@@ -100,17 +130,18 @@ function pageOf(title: string, content: ReactElement): StaticPage {
       <meta name="robots" content="noindex" />
       <title>{title}</title>
       <link rel="icon" href="/icon.svg" />
+      {hasHelpers && HELPERS}
       <style dangerouslySetInnerHTML={{ __html: css }} />
     </>,
   );
   return {
-    html: `<!DOCTYPE html><html lang="en-GB"><head>${head}</head><body>${markup}</body></html>`,
-    policy: policyOf(css),
+    html: `<!DOCTYPE html><html lang="${LOCALES[language]}"><head>${head}</head><body>${markup}</body></html>`,
+    policy: policyOf(css, hasHelpers),
   };
 }
 
-/** Nothing runs; only these very styles, drawings that place their parts, and the shipped fonts. */
-function policyOf(css: string): string {
+/** Only these very styles, drawings that place their parts, the shipped fonts, and on a card this server's own helpers. */
+function policyOf(css: string, hasHelpers: boolean): string {
   const hash = createHash('sha256').update(css).digest('base64');
   return [
     "default-src 'none'",
@@ -118,6 +149,7 @@ function policyOf(css: string): string {
     "style-src-attr 'unsafe-inline'",
     "img-src 'self' data:",
     "font-src 'self'",
+    ...(hasHelpers ? ["script-src 'self'", "connect-src 'self'", "worker-src 'self'"] : []),
     "base-uri 'none'",
     "form-action 'none'",
     "frame-ancestors 'none'",

@@ -1,34 +1,51 @@
 /** Makes the files of what is published, each once, and keeps them. */
 import { createHash } from 'node:crypto';
-import { Worker } from 'node:worker_threads';
 import { publicAddress } from '@/data/address';
 import type { Db } from '@/data/database';
+import type { Language } from '@/core/language/language';
 import {
   findPublicFile,
   keepPublicFile,
   listUnmade,
+  PUBLIC_FILES,
   type PublicFile,
   type PublicFileKind,
 } from '@/data/publicFiles';
 import { findPublished, type PublicVersion } from '@/data/publications';
 import { readDocument } from '@/formats/recipe/readers';
 import { cardPage } from './cardPage';
+import { drawn, type ToDraw } from './drawing';
 
 export const etagOf = (bytes: Uint8Array | string): string =>
   `"${createHash('sha256').update(bytes).digest('base64url')}"`;
 
-type Make = (version: PublicVersion, token: string, address: string) => Promise<PublicFile>;
+type Make = (version: PublicVersion, at: MadeAt) => Promise<PublicFile>;
 
-const MAKE: Readonly<Record<PublicFileKind, Make>> = {
-  page: async ({ document }, token) => {
-    const { html, policy } = cardPage(readDocument(document), token);
+interface MadeAt {
+  readonly token: string;
+  readonly address: string;
+  readonly language: Language;
+}
+
+const PAPER_POLICY = "default-src 'none'; frame-ancestors 'none'";
+
+const drawnAs =
+  (paper: ToDraw['paper']): Make =>
+  async ({ document }, { address, language }) => {
+    const bytes = await drawn({ paper, cards: [{ document, address }], language });
+    return { bytes, etag: etagOf(bytes), policy: PAPER_POLICY };
+  };
+
+const MAKE: Readonly<Record<(typeof PUBLIC_FILES)[number], Make>> = {
+  page: async ({ document }, { token, language }) => {
+    const { html, policy } = cardPage(readDocument(document), { token, language });
     const bytes = Buffer.from(html);
     return { bytes, etag: etagOf(bytes), policy };
   },
-  paper: async ({ document }, _token, address) => {
-    const bytes = await drawn(document, address);
-    return { bytes, etag: etagOf(bytes), policy: "default-src 'none'; frame-ancestors 'none'" };
-  },
+  paper: drawnAs('paper'),
+  bag: drawnAs('bag'),
+  label: drawnAs('label'),
+  picture: drawnAs('picture'),
 };
 
 /** What is being made: who asks for the same meanwhile waits for it. */
@@ -42,13 +59,14 @@ export function fileOf(
   kind: PublicFileKind,
 ): Promise<PublicFile> {
   // A page says nothing of the address it stands at, so it stays what it is when that changes.
-  const address = kind === 'page' ? '' : `${publicAddress(db)}/p/${token}`;
+  const [made, language] = kind.split(' ') as [(typeof PUBLIC_FILES)[number], Language];
+  const address = made === 'page' ? '' : `${publicAddress(db)}/p/${token}`;
   const kept = findPublicFile(db, version.id, kind, address);
   if (kept) return Promise.resolve(kept);
   const key = `${version.id} ${kind} ${address}`;
   let making = coming.get(key);
   if (!making) {
-    making = MAKE[kind](version, token, address)
+    making = MAKE[made](version, { token, address, language })
       .then((file) => {
         keepPublicFile(db, { versionId: version.id, kind, address }, file);
         return file;
@@ -59,23 +77,17 @@ export function fileOf(
   return making;
 }
 
-/** Makes what was published and has no file yet. */
-export async function pressNew(db: Db): Promise<void> {
-  for (const kind of ['page', 'paper'] as const)
-    for (const { token } of listUnmade(db, kind)) {
-      const version = findPublished(db, token);
-      if (version) await fileOf(db, version, token, kind);
-    }
-}
+/** The language a version's own words are in: its page without a language in its address. */
+export const languageOf = ({ document }: PublicVersion): Language =>
+  readDocument(document).body.language ?? 'en';
 
-function drawn(document: string, address: string): Promise<Buffer> {
-  return new Promise((resolve, reject) => {
-    const worker = new Worker(new URL('./paper.mjs', import.meta.url), {
-      execArgv: [],
-      workerData: { document, address },
-    });
-    worker.once('message', (bytes: Uint8Array) => resolve(Buffer.from(bytes)));
-    worker.once('error', reject);
-    worker.once('exit', (code) => reject(new Error(`the paper worker ended with ${code}`)));
-  });
+/** Makes page and card of what was published and has none yet; other files are made for their first reader. */
+export async function pressNew(db: Db): Promise<void> {
+  for (const { token } of listUnmade(db)) {
+    const version = findPublished(db, token);
+    if (!version) continue;
+    const language = languageOf(version);
+    for (const made of ['page', 'paper'] as const)
+      await fileOf(db, version, token, `${made} ${language}`);
+  }
 }

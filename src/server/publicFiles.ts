@@ -3,15 +3,19 @@
  * fonts. Each has an ETag, so that whatever stands in front may keep it; not for long, so that a recipe
  * that is taken back is gone within a minute.
  */
-import { readFileSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
 import type { IncomingMessage, ServerResponse } from 'node:http';
 import { join } from 'node:path';
 import { z } from 'zod';
 import type { Db } from '@/data/database';
-import { findPublished, type PublicVersion } from '@/data/publications';
+import { isLanguage, LANGUAGES, type Language } from '@/core/language/language';
+import type { PUBLIC_FILES } from '@/data/publicFiles';
+import { findEarlier, findPublished, type PublicVersion } from '@/data/publications';
 import { DOCUMENT_SCHEMAS, readDocument } from '@/formats/recipe/readers';
+import { pageFile, scriptFamilyOf } from '@/formats/paper/scripts';
 import { FONT_FOLDER, nothingPage, withdrawnPage, type StaticPage } from './cardPage';
-import { etagOf, fileOf } from './press';
+import { feedHead, feedOf, publicCards } from './feed';
+import { etagOf, fileOf, languageOf } from './press';
 
 /** How long a proxy may give a file without asking again. */
 const FRESH_S = 30;
@@ -27,16 +31,46 @@ interface Answer {
   readonly maxAgeS?: number;
 }
 
+interface Paper {
+  readonly name: string;
+  readonly made: Exclude<(typeof PUBLIC_FILES)[number], 'page'>;
+  readonly type: string;
+}
+
+const PAPERS: readonly Paper[] = [
+  { name: 'card.pdf', made: 'paper', type: 'application/pdf' },
+  { name: 'bag.pdf', made: 'bag', type: 'application/pdf' },
+  { name: 'label.pdf', made: 'label', type: 'application/pdf' },
+  { name: 'card.png', made: 'picture', type: 'image/png' },
+];
+
 type Give = (db: Db, parts: readonly string[]) => Answer | null | Promise<Answer | null>;
 
+const IN = `(?:/(${LANGUAGES.join('|')}))?`;
+const at = (rest: string) => new RegExp(`^/p/([^/]*)${rest}$`);
+
 const ADDRESSES: readonly (readonly [RegExp, Give])[] = [
-  [/^\/p\/([^/]*)\/?$/, (db, [token]) => ofVersion(db, token!, giveCard, asPage)],
-  [/^\/p\/([^/]*)\/card\.pdf$/, (db, [token]) => ofVersion(db, token!, givePaper, asJson)],
-  [/^\/p\/([^/]*)\/recipe\.json$/, (db, [token]) => ofVersion(db, token!, giveDocument, asJson)],
+  [at(`${IN}/?`), (db, [token, language]) => ofVersion(db, token!, givePage(language), asPage)],
+  [
+    at(`/v/(\\d{1,5})${IN}/?`),
+    (db, [token, number, language]) => ofEarlier(db, token!, Number(number), givePage(language)),
+  ],
+  ...PAPERS.map(
+    ({ name, made, type }) =>
+      [
+        at(`${IN}/${name.replace('.', '\\.')}`),
+        (db: Db, [token, language]: readonly string[]) =>
+          ofVersion(db, token!, givePaper({ made, name, type, language }), asJson),
+      ] as const,
+  ),
+  [at('/recipe\\.json'), (db, [token]) => ofVersion(db, token!, giveDocument, asJson)],
   [/^\/schema\/recipe-document-(\d+)\.json$/, (_db, [version]) => schemaFile(Number(version))],
   [/^\/fonts\/(archivo-[a-z-]+-wdth-normal\.woff2)$/, (_db, [name]) => fontFile(name!)],
+  [/^\/fonts\/(noto-[\w-]+\.woff2)$/, (_db, [name]) => fontFile(name!)],
+  [/^\/card\/([a-z]+\.js)$/, (_db, [name]) => cardScript(name!)],
+  [/^\/feed\.xml$/, (db) => giveFeed(db)],
   [/^\/sw\.js$/, () => serviceWorker()],
-  [/^\/(?:p|schema|fonts)\/.*$/, () => asPage(404, nothingPage())],
+  [/^\/(?:p|schema|fonts|card)\/.*$/, () => asPage(404, nothingPage())],
 ];
 
 /** Answers a request for something public; false where it asks for something else. */
@@ -54,7 +88,10 @@ export async function givePublic(
     return true;
   }
   const [pattern, give] = found;
-  const parts = pattern.exec(path)!.slice(1).map(decodeURIComponent);
+  const parts = pattern
+    .exec(path)!
+    .slice(1)
+    .map((part) => decodeURIComponent(part ?? ''));
   const answer = (await give(db, parts)) ?? asPage(404, nothingPage());
   send(request, response, answer);
   return true;
@@ -117,16 +154,67 @@ const refusedAs = (status: number, message: string): Answer => ({
 
 const asJson = (status: number): Answer => refusedAs(status, REFUSED[status]!);
 
-const giveCard: GiveVersion = async (db, version, token) => {
-  const { bytes, etag, policy } = await fileOf(db, version, token, 'page');
-  return { type: 'text/html; charset=utf-8', body: bytes, etag, policy };
-};
+/** In the language of the address; without one, in that of the house's own words. */
+const spoken = (version: PublicVersion, language: string | undefined): Language =>
+  language && isLanguage(language) ? language : languageOf(version);
 
-const givePaper: GiveVersion = async (db, version, token) => {
-  const { bytes, etag, policy } = await fileOf(db, version, token, 'paper');
-  const disposition = `inline; filename="card-v${version.number}.pdf"`;
-  return { type: 'application/pdf', body: bytes, etag, policy, disposition };
-};
+const givePage =
+  (language: string | undefined): GiveVersion =>
+  async (db, version, token) => {
+    const kind = `page ${spoken(version, language)}` as const;
+    const { bytes, etag, policy } = await fileOf(db, version, token, kind);
+    return { type: 'text/html; charset=utf-8', body: bytes, etag, policy };
+  };
+
+const givePaper =
+  ({
+    made,
+    name,
+    type,
+    language,
+  }: Paper & { readonly language: string | undefined }): GiveVersion =>
+  async (db, version, token) => {
+    const kind = `${made} ${spoken(version, language)}` as const;
+    const { bytes, etag, policy } = await fileOf(db, version, token, kind);
+    const [stem, ending] = name.split('.');
+    const disposition = `inline; filename="${stem}-v${version.number}.${ending}"`;
+    return { type, body: bytes, etag, policy, disposition };
+  };
+
+/** The version an address showed before; gone like the newest where the recipe was taken back. */
+function ofEarlier(db: Db, token: string, number: number, give: GiveVersion) {
+  const version = findEarlier(db, token, number);
+  if (!version) return asPage(404, nothingPage());
+  if (version.withdrawnAt !== null)
+    return asPage(410, withdrawnPage(readDocument(version.document), version));
+  return give(db, version, token);
+}
+
+/** The scripts of a card's helpers, built beside the server; a card does without them. */
+const scripts = new Map<string, Answer | null>();
+
+function cardScript(name: string): Answer | null {
+  const known = scripts.get(name);
+  if (known !== undefined) return known;
+  const path = join(process.cwd(), 'dist/card', name);
+  const body = existsSync(path) ? readFileSync(path) : null;
+  const script = body && {
+    type: 'text/javascript; charset=utf-8',
+    body,
+    etag: etagOf(body),
+    policy: SCRIPT_POLICY,
+  };
+  scripts.set(name, script);
+  return script;
+}
+
+/** A worker among them does arithmetic alone. */
+const SCRIPT_POLICY = "default-src 'none'; script-src 'self'";
+
+function giveFeed(db: Db): Answer {
+  const body = feedOf(feedHead(db), publicCards(db));
+  return { type: 'application/atom+xml; charset=utf-8', body, etag: etagOf(body) };
+}
 
 /** Byte for byte as it was stored. */
 const giveDocument: GiveVersion = (_db, { document, number }) => ({
@@ -144,6 +232,12 @@ export function schemaFile(version: number): Answer | null {
   return { type: 'application/json; charset=utf-8', body, etag: etagOf(body) };
 }
 
+/** Of the house's own font, or of a script beyond Latin. */
+const fontPath = (name: string) => {
+  const family = scriptFamilyOf(name);
+  return family ? pageFile({ family, file: name }) : join(FONT_FOLDER, name);
+};
+
 /** Read and hashed once: they come with the program. */
 const fonts = new Map<string, Answer>();
 
@@ -151,7 +245,7 @@ function fontFile(name: string): Answer | null {
   const known = fonts.get(name);
   if (known) return known;
   try {
-    const body = readFileSync(join(FONT_FOLDER, name));
+    const body = readFileSync(fontPath(name));
     const font = { type: 'font/woff2', body, etag: etagOf(body), maxAgeS: A_YEAR_S };
     fonts.set(name, font);
     return font;

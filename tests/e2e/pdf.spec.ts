@@ -1,7 +1,7 @@
 /** The card on paper: one page, its own font, and word for word the published recipe. */
 import { expect, test } from '@playwright/test';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
-import { cardPdf } from '@/formats/cardPdf';
+import { cardPdf } from '@/formats/paper/card';
 import type { RecipeBody } from '@/formats/recipe/document';
 import { readDocument } from '@/formats/recipe/readers';
 import {
@@ -80,7 +80,7 @@ test('the published card on paper says what the recipe document says', async ({ 
       sensory: { right: long(400), short: long(400), long: long(400) },
       whatChanged: long(400),
     };
-    const full = await readPdf(await cardPdf(longest, `${server.url}${card}`));
+    const full = await readPdf(await cardPdf({ body: longest, address: `${server.url}${card}`, language: 'en' }));
     expect(full.pages).toBe(1);
     expectWords(full.text, longest, `${server.url}${card}`);
   });

@@ -3,7 +3,7 @@ import { METRIC } from '@/core/units';
 import { findHouse } from '@/data/house';
 import { listProgrammes } from '@/data/programmes';
 import { readStart } from '@/views/start';
-import { cardPdf } from '@/formats/cardPdf';
+import { cardPdf } from '@/formats/paper/card';
 import { readDocument } from '@/formats/recipe/readers';
 import { recipeDiff } from '@/formats/recipe/diff';
 import { cardLines } from '@/formats/recipe/lines';
@@ -108,7 +108,9 @@ describe('a recipe with steps', () => {
     const plain = { ...body, recipe: { ...body.recipe, steps: undefined } };
     expect(recipeDiff(plain, body)).toEqual([{ label: 'Step by step', before: '', after: words }]);
     const [drawn, undrawn] = await Promise.all(
-      [body, plain].map((one) => cardPdf(one, 'https://example.test/p/x')),
+      [body, plain].map((one) =>
+        cardPdf({ body: one, address: 'https://example.test/p/x', language: 'en' }),
+      ),
     );
     expect(drawn!.length).toBeGreaterThan(undrawn!.length);
     const other = openHouse();

@@ -51,8 +51,8 @@ export interface CardWords {
   readonly madeOn: (machine: string, grinder: string, dial: string) => string;
   /** "2 steps" of a grinder. */
   readonly steps: (shown: string) => string;
-  /** Against the card before: nothing moved, or so many steps of that grinder (`steps`) finer or coarser. */
-  readonly grindSince: (steps: string | null, isFiner: boolean, version: number) => string;
+  /** Against the card before: so many steps of that grinder (`steps`) finer or coarser. */
+  readonly grindSince: (steps: string, isFiner: boolean, version: number) => string;
   readonly asSet: string;
   readonly atGroup: (shown: string) => string;
   readonly water: (hardness: string | null, alkalinity: string | null) => string;
@@ -112,7 +112,18 @@ export interface CardWords {
     readonly tried: string;
     readonly audience: Readonly<Record<Audience, string>>;
     readonly notes: Readonly<Record<FitCode, FitSentence>>;
-    readonly by: (from: string, to: string) => string;
+  };
+  /** The café's sheet. */
+  readonly sheet: {
+    readonly title: string;
+    readonly blanks: string;
+    readonly checks: readonly string[];
+    readonly check: string;
+    readonly dose: string;
+    readonly out: string;
+    readonly time: string;
+    readonly dial: string;
+    readonly taste: string;
   };
 }
 

@@ -73,9 +73,7 @@ export const de: CardWords = {
     `${machine}; ${grinder} auf ${dial}. Ihre Skala wird anders sein: nach der Zeit mahlen.`,
   steps: (shown) => `${shown} ${shown === '1' ? 'Stufe' : 'Stufen'}`,
   grindSince: (steps, isFiner, version) =>
-    steps === null
-      ? `Wie auf der Karte von Version ${version}; Ihre Skala wird anders sein: nach der Zeit mahlen.`
-      : `Etwa ${steps} ${isFiner ? 'feiner' : 'gröber'} als auf der Karte von Version ${version}, auf der Mühle des Hauses. Ihre wird anders sein: nach der Zeit mahlen.`,
+    `Etwa ${steps} ${isFiner ? 'feiner' : 'gröber'} als auf der Karte von Version ${version}, auf der Mühle des Hauses. Ihre wird anders sein: nach der Zeit mahlen.`,
   asSet: 'wie an der Maschine eingestellt',
   atGroup: (shown) => `an der Gruppe; diese Maschine stand auf ${shown}`,
   water: (hardness, alkalinity) =>
@@ -144,7 +142,6 @@ export const de: CardWords = {
       noScale: 'Ohne Waage',
       pressurised: 'Druckerhöhendes Sieb',
     },
-    by: (from, to) => `${from}-${to} s`,
     notes: {
       same: () => 'Die Karte, wie sie ist.',
       pressurised: () =>
@@ -166,5 +163,16 @@ export const de: CardWords = {
         `Das Sieb bis zur Marke füllen, glatt gestrichen; bei etwa ${ml} Espresso mit Crema stoppen. Grob.`,
       clock: ({ s }) => `Nach Ihrer Uhr gezählt, mit ${s} s bis zum ersten Tropfen.`,
     },
+  },
+  sheet: {
+    title: 'Prüfungen des Tages',
+    blanks: 'Café: ____________________    Datum: ____________    Von: ____________',
+    checks: ['vor dem Öffnen', 'am Vormittag', 'nach dem Mittag'],
+    check: 'Prüfung',
+    dose: 'Dosis, g',
+    out: 'In der Tasse, g',
+    time: 'Zeit, s',
+    dial: 'Skala',
+    taste: 'Geschmack, Bemerkung',
   },
 };

@@ -57,9 +57,7 @@ export const en: CardWords = {
     `${machine}; ${grinder} at ${dial}. Your dial will differ: grind for the time.`,
   steps: (shown) => `${shown} ${shown === '1' ? 'step' : 'steps'}`,
   grindSince: (steps, isFiner, version) =>
-    steps === null
-      ? `As on version ${version}’s card; your dial will differ: grind for the time.`
-      : `About ${steps} ${isFiner ? 'finer' : 'coarser'} than version ${version}’s card, on the house’s grinder. Yours will differ: grind for the time.`,
+    `About ${steps} ${isFiner ? 'finer' : 'coarser'} than version ${version}’s card, on the house’s grinder. Yours will differ: grind for the time.`,
   asSet: 'as set on the machine',
   atGroup: (shown) => `at the group; this machine was set to ${shown}`,
   water: (hardness, alkalinity) =>
@@ -120,7 +118,6 @@ export const en: CardWords = {
     computed: 'computed',
     tried: 'tried',
     audience: AUDIENCE_LABELS,
-    by: (from, to) => `${from}-${to} s`,
     notes: {
       same: () => 'The card as it stands.',
       pressurised: () =>
@@ -141,5 +138,16 @@ export const en: CardWords = {
         `Fill the basket to its mark, level, no heap; stop at about ${ml} of espresso with crema. Rough.`,
       clock: ({ s }) => `Counted on your clock, with ${s} s to the first drip.`,
     },
+  },
+  sheet: {
+    title: 'Dial-in checks of the day',
+    blanks: 'Café: ____________________    Date: ____________    By: ____________',
+    checks: ['before opening', 'mid-morning', 'after lunch'],
+    check: 'Check',
+    dose: 'Dose, g',
+    out: 'In the cup, g',
+    time: 'Time, s',
+    dial: 'Dial',
+    taste: 'Taste, remark',
   },
 };

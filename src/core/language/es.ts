@@ -73,9 +73,7 @@ export const es: CardWords = {
     `${machine}; ${grinder} en ${dial}. Su dial será otro: muela según el tiempo.`,
   steps: (shown) => `${shown} ${shown === '1' ? 'punto' : 'puntos'}`,
   grindSince: (steps, isFiner, version) =>
-    steps === null
-      ? `Como en la ficha de la versión ${version}; su dial será otro: muela según el tiempo.`
-      : `Unos ${steps} más ${isFiner ? 'fino' : 'grueso'} que en la ficha de la versión ${version}, en el molino de la casa. El suyo será otro: muela según el tiempo.`,
+    `Unos ${steps} más ${isFiner ? 'fino' : 'grueso'} que en la ficha de la versión ${version}, en el molino de la casa. El suyo será otro: muela según el tiempo.`,
   asSet: 'como está puesta en la máquina',
   atGroup: (shown) => `en el grupo; esta máquina estaba puesta a ${shown}`,
   water: (hardness, alkalinity) =>
@@ -144,7 +142,6 @@ export const es: CardWords = {
       noScale: 'Sin báscula',
       pressurised: 'Cesta presurizada',
     },
-    by: (from, to) => `${from}-${to} s`,
     notes: {
       same: () => 'La ficha tal cual.',
       pressurised: () =>
@@ -165,5 +162,16 @@ export const es: CardWords = {
         `Llene la cesta hasta la marca, a ras; pare a unos ${ml} de espresso con crema. Aproximado.`,
       clock: ({ s }) => `Contado en su reloj, con ${s} s hasta la primera gota.`,
     },
+  },
+  sheet: {
+    title: 'Controles del día',
+    blanks: 'Cafetería: ____________________    Fecha: ____________    Por: ____________',
+    checks: ['antes de abrir', 'a media mañana', 'después de comer'],
+    check: 'Control',
+    dose: 'Dosis, g',
+    out: 'En taza, g',
+    time: 'Tiempo, s',
+    dial: 'Dial',
+    taste: 'Sabor, nota',
   },
 };

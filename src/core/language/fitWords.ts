@@ -23,11 +23,13 @@ export function fitSentences(
   const words = wordsIn(language);
   return notes.map((note) => {
     const figures = figuresOf(language, note);
-    return words.fits.notes[note.code]({
+    const sentence = words.fits.notes[note.code]({
       ...figures,
       style: words.style[from],
       nearest: words.style[style],
     });
+    // Some languages begin with how much.
+    return sentence.charAt(0).toUpperCase() + sentence.slice(1);
   });
 }
 

@@ -73,9 +73,7 @@ export const fr: CardWords = {
     `${machine} ; ${grinder} à ${dial}. Votre réglage sera autre : moulez selon le temps.`,
   steps: (shown) => `${shown} ${shown === '1' ? 'cran' : 'crans'}`,
   grindSince: (steps, isFiner, version) =>
-    steps === null
-      ? `Comme sur la carte de la version ${version} ; votre réglage sera autre : moulez selon le temps.`
-      : `Environ ${steps} plus ${isFiner ? 'fin' : 'gros'} que sur la carte de la version ${version}, sur le moulin de la maison. Le vôtre sera autre : moulez selon le temps.`,
+    `Environ ${steps} plus ${isFiner ? 'fin' : 'gros'} que sur la carte de la version ${version}, sur le moulin de la maison. Le vôtre sera autre : moulez selon le temps.`,
   asSet: 'comme réglée sur la machine',
   atGroup: (shown) => `au groupe ; cette machine était réglée à ${shown}`,
   water: (hardness, alkalinity) =>
@@ -145,7 +143,6 @@ export const fr: CardWords = {
       noScale: 'Sans balance',
       pressurised: 'Panier pressurisé',
     },
-    by: (from, to) => `${from}-${to} s`,
     notes: {
       same: () => 'La carte telle quelle.',
       pressurised: () =>
@@ -167,5 +164,16 @@ export const fr: CardWords = {
         `Remplissez le panier jusqu’au repère, à ras ; arrêtez vers ${ml} d’espresso avec crema. Approximatif.`,
       clock: ({ s }) => `Compté sur votre horloge, avec ${s} s jusqu’à la première goutte.`,
     },
+  },
+  sheet: {
+    title: 'Contrôles du jour',
+    blanks: 'Café : ____________________    Date : ____________    Par : ____________',
+    checks: ['avant l’ouverture', 'en milieu de matinée', 'après le déjeuner'],
+    check: 'Contrôle',
+    dose: 'Dose, g',
+    out: 'En tasse, g',
+    time: 'Temps, s',
+    dial: 'Réglage',
+    taste: 'Goût, remarque',
   },
 };

@@ -73,9 +73,7 @@ export const it: CardWords = {
     `${machine}; ${grinder} a ${dial}. La vostra ghiera sarà diversa: macinate secondo il tempo.`,
   steps: (shown) => `${shown} ${shown === '1' ? 'tacca' : 'tacche'}`,
   grindSince: (steps, isFiner, version) =>
-    steps === null
-      ? `Come sulla scheda della versione ${version}; la vostra ghiera sarà diversa: macinate secondo il tempo.`
-      : `Circa ${steps} più ${isFiner ? 'fine' : 'grosso'} che sulla scheda della versione ${version}, sul macinino della casa. Il vostro sarà diverso: macinate secondo il tempo.`,
+    `Circa ${steps} più ${isFiner ? 'fine' : 'grosso'} che sulla scheda della versione ${version}, sul macinino della casa. Il vostro sarà diverso: macinate secondo il tempo.`,
   asSet: 'come impostata sulla macchina',
   atGroup: (shown) => `al gruppo; questa macchina era impostata a ${shown}`,
   water: (hardness, alkalinity) =>
@@ -145,7 +143,6 @@ export const it: CardWords = {
       noScale: 'Senza bilancia',
       pressurised: 'Filtro pressurizzato',
     },
-    by: (from, to) => `${from}-${to} s`,
     notes: {
       same: () => 'La scheda così com’è.',
       pressurised: () =>
@@ -167,5 +164,16 @@ export const it: CardWords = {
         `Riempite il filtro fino al segno, a raso; fermate a circa ${ml} di espresso con crema. Approssimato.`,
       clock: ({ s }) => `Contato sul vostro orologio, con ${s} s fino alla prima goccia.`,
     },
+  },
+  sheet: {
+    title: 'Controlli del giorno',
+    blanks: 'Bar: ____________________    Data: ____________    Di: ____________',
+    checks: ['prima dell’apertura', 'a metà mattina', 'dopo pranzo'],
+    check: 'Controllo',
+    dose: 'Dose, g',
+    out: 'In tazza, g',
+    time: 'Tempo, s',
+    dial: 'Ghiera',
+    taste: 'Gusto, nota',
   },
 };

@@ -73,9 +73,7 @@ export const pt: CardWords = {
     `${machine}; ${grinder} em ${dial}. O seu ajuste será outro: moa pelo tempo.`,
   steps: (shown) => `${shown} ${shown === '1' ? 'ponto' : 'pontos'}`,
   grindSince: (steps, isFiner, version) =>
-    steps === null
-      ? `Como na ficha da versão ${version}; o seu ajuste será outro: moa pelo tempo.`
-      : `Cerca de ${steps} mais ${isFiner ? 'fino' : 'grosso'} do que na ficha da versão ${version}, no moinho da casa. O seu será outro: moa pelo tempo.`,
+    `Cerca de ${steps} mais ${isFiner ? 'fino' : 'grosso'} do que na ficha da versão ${version}, no moinho da casa. O seu será outro: moa pelo tempo.`,
   asSet: 'como está posta na máquina',
   atGroup: (shown) => `no grupo; esta máquina estava posta a ${shown}`,
   water: (hardness, alkalinity) =>
@@ -143,7 +141,6 @@ export const pt: CardWords = {
       noScale: 'Sem balança',
       pressurised: 'Cesto pressurizado',
     },
-    by: (from, to) => `${from}-${to} s`,
     notes: {
       same: () => 'A ficha tal como está.',
       pressurised: () =>
@@ -164,5 +161,16 @@ export const pt: CardWords = {
         `Encha o cesto até à marca, raso; pare a cerca de ${ml} de espresso com crema. Aproximado.`,
       clock: ({ s }) => `Contado no seu relógio, com ${s} s até à primeira gota.`,
     },
+  },
+  sheet: {
+    title: 'Verificações do dia',
+    blanks: 'Café: ____________________    Data: ____________    Por: ____________',
+    checks: ['antes de abrir', 'a meio da manhã', 'depois do almoço'],
+    check: 'Verificação',
+    dose: 'Dose, g',
+    out: 'Na chávena, g',
+    time: 'Tempo, s',
+    dial: 'Ajuste',
+    taste: 'Sabor, nota',
   },
 };

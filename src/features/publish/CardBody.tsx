@@ -50,7 +50,7 @@ const Head = styled.header`
 
 const Masses = styled.div`
   display: grid;
-  grid-template-columns: repeat(4, auto);
+  grid-template-columns: repeat(4, minmax(0, auto));
   justify-content: space-between;
   gap: 4px 28px;
   padding: 12px 16px 13px;
@@ -67,7 +67,11 @@ const Masses = styled.div`
   dd {
     ${readingText}
     font-size: 24px;
-    white-space: nowrap;
+  }
+
+  [data-long='true'] dd {
+    font-size: 19px;
+    line-height: 1.5;
   }
 
   @media (max-width: 640px) {
@@ -75,7 +79,6 @@ const Masses = styled.div`
 
     dd {
       font-size: 20px;
-      white-space: normal;
     }
   }
 `;
@@ -174,7 +177,7 @@ export function CardBody({ body, language = 'en', isPreview = false }: CardBodyP
           name={`${labels.Time}, ${words.clock[recipe.clock]}`}
           value={secondsIn(language, recipe.timeS)}
         />
-        <Figure name={labels.Temperature} value={lines.Temperature} />
+        <Figure name={labels.Temperature} value={lines.Temperature} isLong />
       </Masses>
       <Phases {...part} />
       <Milk {...part} />
@@ -225,9 +228,17 @@ export function CardBody({ body, language = 'en', isPreview = false }: CardBodyP
 const SENSE_LOOKS = ['', 'short', 'long'] as const;
 const SENSE_NAMES = ['right', 'short', 'long'] as const;
 
-function Figure({ name, value }: { name: string; value: string }) {
+function Figure({
+  name,
+  value,
+  isLong = false,
+}: {
+  name: string;
+  value: string;
+  isLong?: boolean;
+}) {
   return (
-    <div>
+    <div data-long={isLong}>
       <dt>{name}</dt>
       <dd>{value}</dd>
     </div>

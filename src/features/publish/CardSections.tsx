@@ -177,7 +177,7 @@ export function Fits({ body, language, Heading }: SectionProps) {
         {rows.map(({ title, mark, figures, sentences }) => (
           <div key={title}>
             <dt>
-              {title} <small>({mark})</small>
+              {title} {mark !== '' && <small>({mark})</small>}
             </dt>
             {figures !== '' && <dd>{figures}</dd>}
             <dd>{sentences.join(' ')}</dd>

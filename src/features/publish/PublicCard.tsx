@@ -1,6 +1,8 @@
 'use client';
 
 import styled from 'styled-components';
+import { LANGUAGE_NAMES, LANGUAGES, LOCALES, type Language } from '@/core/language/language';
+import { wordsIn } from '@/core/language/words';
 import type { RecipeDocument } from '@/formats/recipe/document';
 import { labelText } from '@/ui/type';
 import { CardBody } from './CardBody';
@@ -34,18 +36,73 @@ const Below = styled.p`
   }
 `;
 
-/** The page a stranger brews from; needs no sign-in and no script to be read. */
-export function PublicCard({ document, basePath }: { document: RecipeDocument; basePath: string }) {
+const Tongues = styled.nav`
+  ${labelText}
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 14px;
+  padding: 0 14px;
+
+  @media print {
+    display: none;
+  }
+`;
+
+interface PublicCardProps {
+  readonly document: RecipeDocument;
+  readonly basePath: string;
+  readonly language: Language;
+}
+
+/**
+ * The page a stranger brews from; needs no sign-in and no script to be read. What a script can add comes into
+ * `data-helpers` (src/card).
+ */
+export function PublicCard({ document, basePath, language }: PublicCardProps) {
+  const { body } = document;
+  const words = wordsIn(language).card;
+  const earlier = Array.from({ length: body.version - 1 }, (_, i) => body.version - 1 - i);
   return (
     <Page>
-      <CardBody body={document.body} />
+      <Tongues aria-label={LANGUAGES.map((one) => LANGUAGE_NAMES[one]).join(', ')}>
+        {LANGUAGES.map((one) => (
+          <a
+            key={one}
+            href={`${basePath}/${one}/`}
+            lang={LOCALES[one]}
+            aria-current={one === language ? 'page' : undefined}
+          >
+            {LANGUAGE_NAMES[one]}
+          </a>
+        ))}
+      </Tongues>
+      <CardBody body={body} language={language} />
+      <div
+        data-helpers={language}
+        data-document={`${basePath}/recipe.json`}
+        data-version={body.version}
+      />
       <Below>
-        <a href={`${basePath}/card.pdf`}>Card on paper (PDF)</a>{' '}
+        <a href={`${basePath}/${language}/card.pdf`}>{words.paper}</a>{' '}
         <a href={`${basePath}/recipe.json`} download>
-          Recipe document (JSON)
-        </a>{' '}
+          {words.document}
+        </a>
+        {earlier.length > 0 && (
+          <>
+            {' '}
+            {words.earlier}:{' '}
+            {earlier.slice(0, MOST_EARLIER).map((number) => (
+              <span key={number}>
+                <a href={`${basePath}/v/${number}/`}>{number}</a>{' '}
+              </span>
+            ))}
+          </>
+        )}{' '}
         SHA-256 {document.sha256}
       </Below>
     </Page>
   );
 }
+
+/** Older ones are reached from the oldest shown. */
+const MOST_EARLIER = 12;

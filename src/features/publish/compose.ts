@@ -48,21 +48,29 @@ export const NOTHING_COMPOSED: Composed = {
   otherWords: {},
 };
 
-/** What the last card had, to go on with; phases as they are offered now. */
-export function composedFrom(last: RecipeBody | null, offers: CardOffers): Composed {
+/** What the last card had, to go on with; phases as they are offered now. Without one, all that can be said. */
+export function composedFrom(
+  base: RecipeBody,
+  last: RecipeBody | undefined,
+  offers: CardOffers,
+): Composed {
   const phases = offers.phases[offers.phaseCount - 1]?.list ?? [];
-  const usual = { ...NOTHING_COMPOSED, phases: phases.length > 1 ? [...phases] : [] };
+  const usual = {
+    ...NOTHING_COMPOSED,
+    phases: phases.length > 1 ? [...phases] : [],
+    hasMilk: offers.milk !== null,
+  };
+  const { rows, faults } = drinkRows(base, usual, offers);
+  const holdsDrinks = rows.length > 0 && faults.length === 0;
   if (!last)
     return {
       ...usual,
-      hasDrinks: offers.drinks.length > 0,
-      hasMilk: offers.milk !== null,
+      hasDrinks: holdsDrinks,
       fits: AUDIENCES.map((audience) => ({ audience, tried: '' })),
     };
   return {
     ...usual,
-    hasMilk: offers.milk !== null,
-    hasDrinks: (last.drinks ?? []).length > 0,
+    hasDrinks: holdsDrinks && (last.drinks ?? []).length > 0,
     fits: last.fits.map(({ audience, tried = '' }) => ({ audience, tried })),
     otherWords: last.otherWords ?? {},
   };

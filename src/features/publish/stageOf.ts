@@ -36,7 +36,7 @@ export function publishStageOf(
   const offers = bench
     ? readCardOffers(db, house, view, { bench, printed: last?.phases?.list.length })
     : null;
-  const composed = offers ? composedFrom(last ?? null, offers) : NOTHING_COMPOSED;
+  const composed = body && offers ? composedFrom(body, last, offers) : NOTHING_COMPOSED;
   const passes = listGatePasses(db, release.id);
   return {
     releaseId: release.id,

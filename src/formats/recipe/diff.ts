@@ -8,10 +8,13 @@ export interface Difference {
   readonly after: string;
 }
 
+/** Of each version against the one before it: no difference between two. */
+const SAYS_WHAT_CHANGED: CardLine = 'Grind';
+
 /** Lines whose words differ, in the order of the card; empty when the card would say the same. */
 export function recipeDiff(before: RecipeBody, after: RecipeBody): Difference[] {
   const [old, now] = [cardLines(before), cardLines(after)];
   return (Object.keys(now) as CardLine[])
     .map((label) => ({ label, before: old[label], after: now[label] }))
-    .filter((line) => line.before !== line.after);
+    .filter(({ label, before: was, after: is }) => was !== is && label !== SAYS_WHAT_CHANGED);
 }

@@ -160,11 +160,10 @@ function measuredIn({ language, words, figure }: Speech, body: RecipeBody): stri
 }
 
 function grindSinceIn(speech: Speech, { grindSince }: RecipeBody): string {
-  if (!grindSince) return '';
+  if (!grindSince || grindSince.steps === 0) return '';
   const { steps, version } = grindSince;
   const { words } = speech;
-  const size = Math.abs(steps);
-  return words.grindSince(size === 0 ? null : words.steps(bare(speech, size)), steps > 0, version);
+  return words.grindSince(words.steps(bare(speech, Math.abs(steps))), steps > 0, version);
 }
 
 function waterIn(speech: Speech, { water }: RecipeBody): string {

@@ -44,6 +44,7 @@ export function phasesIn({ phases }: RecipeBody, language: Language): Phases | n
 
 export interface FitRow {
   readonly title: string;
+  /** "computed", "tried: …"; empty where nothing can be brewed. */
   readonly mark: string;
   /** Dose, yield, time and temperature; empty where nothing can be brewed. */
   readonly figures: string;
@@ -54,10 +55,16 @@ export function fitsIn({ fits, style }: RecipeBody, language: Language): FitRow[
   const words = wordsIn(language);
   return fits.map((fit) => ({
     title: words.fits.audience[fit.audience],
-    mark: fit.tried === undefined ? words.fits.computed : `${words.fits.tried}: ${fit.tried}`,
+    mark: markOf(fit, words),
     figures: fit.recipe ? fitFigures(fit.recipe, words, language) : '',
     sentences: fitSentences(language, fit, style),
   }));
+}
+
+/** Whether somebody tried it; of what cannot be brewed there is nothing to say. */
+function markOf({ recipe, tried }: PublishedFit, { fits }: CardWords): string {
+  if (!recipe) return '';
+  return tried === undefined ? fits.computed : `${fits.tried}: ${tried}`;
 }
 
 function fitFigures(
