@@ -12,6 +12,8 @@ const PROGRAMS = {
   kb: 'cli/kb.ts',
   seedDemo: 'scripts/seedDemo.ts',
 };
+/** Run in a reader's browser; parts they share are files of their own. */
+const CARD_SCRIPTS = ['src/card/start.ts', 'src/card/advise.ts'];
 const OUT = 'dist';
 
 const CONFIGURATION = [
@@ -82,6 +84,22 @@ export function ensureProgram() {
       target: 'node20.9',
       tsconfig: 'tsconfig.server.json',
       sourcemap: true,
+      logLevel: 'warning',
+    });
+    // What a card's page fetches when one of its helpers is opened.
+    buildSync({
+      absWorkingDir: ROOT,
+      entryPoints: CARD_SCRIPTS,
+      outdir: join(OUT, 'card'),
+      entryNames: '[name]',
+      chunkNames: '[hash]',
+      bundle: true,
+      splitting: true,
+      minify: true,
+      format: 'esm',
+      target: 'es2022',
+      tsconfig: 'tsconfig.server.json',
+      define: { 'process.env.NODE_ENV': '"production"' },
       logLevel: 'warning',
     });
     // Browsers take a service worker for new when a byte of it differs: each build has its own.

@@ -10,6 +10,7 @@ import {
   importShots,
   importTastings,
 } from '@/features/import/kinds';
+import { editMessage, file, leaveRemark, settle } from '@/features/messages/actions';
 import {
   acceptInvitation,
   changeRole,
@@ -18,7 +19,14 @@ import {
   saveUnits,
 } from '@/features/people/actions';
 import { saveProgramme } from '@/features/programmes/actions';
-import { publish, showAgain, withdraw } from '@/features/publish/actions';
+import {
+  cancelPlanned,
+  notePrinted,
+  planPublication,
+  publish,
+  showAgain,
+  withdraw,
+} from '@/features/publish/actions';
 import { correctShot, logShot, removeShot, restoreShot } from '@/features/pull/actions';
 import { editReleases } from '@/features/releases/actions';
 import { createRelease, editRelease, saveBatch, trimDose } from '@/features/read/actions';
@@ -88,6 +96,13 @@ export const commands: ReadonlyMap<string, Command> = new Map(
     tasteBlind,
     answerFlight,
     publish,
+    planPublication,
+    cancelPlanned,
+    notePrinted,
+    leaveRemark,
+    settle,
+    editMessage,
+    file,
     withdraw,
     showAgain,
     importDocument,

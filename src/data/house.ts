@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import { HOUSE, type HouseEntered, type HouseValues } from '@/core/entity/house';
 import { drinkSchema } from '@/core/extraction/drinks';
-import { DEFAULT_TOLERANCE } from '@/core/schema/target';
+import { DEFAULT_TOLERANCE } from '@/core/tolerance';
 import { ownRuleSchema } from '@/core/schema/ownRule';
 import { prepared, type Db } from './database';
 import { json, now, optional } from './rows';

@@ -85,6 +85,30 @@ export function findEarlier(db: Db, token: string, number: number): PublicVersio
   return row === undefined ? null : publicRow.parse(row);
 }
 
+export interface PublicName {
+  readonly name: string;
+  readonly token: string;
+}
+
+/** Releases whose card is public now, by name. */
+export function listPublicNames(db: Db): PublicName[] {
+  return prepared(
+    db,
+    `SELECT l.name, b.token FROM publication b JOIN release l ON l.id = b.release_id
+     WHERE b.withdrawn_at IS NULL AND l.removed_at IS NULL ORDER BY l.name COLLATE NOCASE`,
+  ).all() as PublicName[];
+}
+
+/** Differs whenever something else is public than before. */
+export function publicState(db: Db): string {
+  const row = prepared(
+    db,
+    `SELECT group_concat(version_id || coalesce(withdrawn_at, ''), ' ') AS state
+     FROM (SELECT version_id, withdrawn_at FROM publication ORDER BY release_id)`,
+  ).get() as { state: string | null };
+  return row.state ?? '';
+}
+
 /** Addresses something was published at, the newest first. */
 export function listPublicTokens(db: Db): string[] {
   return prepared(

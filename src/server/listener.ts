@@ -7,6 +7,7 @@ import { log, loggedPath } from '@/data/log';
 import { addressOfRequest, isInner, refusalOf, type Refusal } from './gate';
 import { commonHeaders } from './headers';
 import { giveHealth } from './health';
+import { feedFolder } from './feedFolder';
 import { pressNew } from './press';
 import { givePublic } from './publicFiles';
 
@@ -92,6 +93,7 @@ function noteAnswer(request: IncomingMessage, response: ServerResponse): string 
 /** What was published just now gets its files; a fault of that is ours, and the first reader makes them. */
 async function press(db: Db): Promise<void> {
   await pressNew(db).catch((err: unknown) => log.error({ err }, 'public files were not made'));
+  await feedFolder(db).catch((err: unknown) => log.error({ err }, 'the folder was not fed'));
 }
 
 const oneOf = (header: string | string[] | undefined) =>

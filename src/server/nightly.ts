@@ -6,11 +6,15 @@ import { log } from '@/data/log';
 import { makeBackup } from '@/data/makeBackup';
 import { troubleOfDatabase } from '@/data/trouble';
 import { renewTasteSites } from '@/views/tasteSites';
+import { feedFolder } from './feedFolder';
+import { publishPlanned } from './planned';
 import { pressNew } from './press';
 import { brokenVersions } from './versions';
 
 /** How often it looks whether one is due, and how soon after the start. */
 const [LOOK_MS, FIRST_LOOK_MS] = [10 * 60_000, 5_000];
+/** How often it looks whether the day of a planned card has come. */
+const PLANNED_MS = 60_000;
 
 /** Whether the disk still holds what was written is looked at this often. */
 const CHECK_MS = 24 * 3_600_000;
@@ -26,6 +30,10 @@ export function startNightly(db: Db): void {
     FIRST_LOOK_MS,
   ).unref();
   setInterval(look, LOOK_MS).unref();
+  const lookForPlanned = () =>
+    void publishDue(db).catch((err: unknown) => log.error({ err }, 'planned cards did not go out'));
+  setTimeout(lookForPlanned, FIRST_LOOK_MS).unref();
+  setInterval(lookForPlanned, PLANNED_MS).unref();
   // What cups taught and was not worked out before the server last ended.
   setTimeout(() => {
     const house = findHouse(db);
@@ -34,6 +42,13 @@ export function startNightly(db: Db): void {
         log.error({ err }, 'cups were not learnt from'),
       );
   }, FIRST_LOOK_MS).unref();
+}
+
+/** What was planned for today goes out, with its files. */
+async function publishDue(db: Db): Promise<void> {
+  if (publishPlanned(db) === 0) return;
+  await pressNew(db);
+  await feedFolder(db);
 }
 
 async function backUpIfDue(db: Db): Promise<void> {

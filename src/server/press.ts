@@ -7,7 +7,7 @@ import {
   findPublicFile,
   keepPublicFile,
   listUnmade,
-  PUBLIC_FILES,
+  type PUBLIC_FILES,
   type PublicFile,
   type PublicFileKind,
 } from '@/data/publicFiles';
@@ -27,7 +27,7 @@ interface MadeAt {
   readonly language: Language;
 }
 
-const PAPER_POLICY = "default-src 'none'; frame-ancestors 'none'";
+export const PAPER_POLICY = "default-src 'none'; frame-ancestors 'none'";
 
 const drawnAs =
   (paper: ToDraw['paper']): Make =>

@@ -7,7 +7,9 @@ import { existsSync, readFileSync } from 'node:fs';
 import type { IncomingMessage, ServerResponse } from 'node:http';
 import { join } from 'node:path';
 import { z } from 'zod';
+import { publicAddress } from '@/data/address';
 import type { Db } from '@/data/database';
+import { MOST_COFFEES } from '@/formats/paper/cafeSheet';
 import { isLanguage, LANGUAGES, type Language } from '@/core/language/language';
 import type { PUBLIC_FILES } from '@/data/publicFiles';
 import { findEarlier, findPublished, type PublicVersion } from '@/data/publications';
@@ -15,7 +17,8 @@ import { DOCUMENT_SCHEMAS, readDocument } from '@/formats/recipe/readers';
 import { pageFile, scriptFamilyOf } from '@/formats/paper/scripts';
 import { FONT_FOLDER, nothingPage, withdrawnPage, type StaticPage } from './cardPage';
 import { feedHead, feedOf, publicCards } from './feed';
-import { etagOf, fileOf, languageOf } from './press';
+import { drawn } from './drawing';
+import { etagOf, fileOf, languageOf, PAPER_POLICY } from './press';
 
 /** How long a proxy may give a file without asking again. */
 const FRESH_S = 30;
@@ -44,7 +47,11 @@ const PAPERS: readonly Paper[] = [
   { name: 'card.png', made: 'picture', type: 'image/png' },
 ];
 
-type Give = (db: Db, parts: readonly string[]) => Answer | null | Promise<Answer | null>;
+type Give = (
+  db: Db,
+  parts: readonly string[],
+  question: URLSearchParams,
+) => Answer | null | Promise<Answer | null>;
 
 const IN = `(?:/(${LANGUAGES.join('|')}))?`;
 const at = (rest: string) => new RegExp(`^/p/([^/]*)${rest}$`);
@@ -63,11 +70,16 @@ const ADDRESSES: readonly (readonly [RegExp, Give])[] = [
           ofVersion(db, token!, givePaper({ made, name, type, language }), asJson),
       ] as const,
   ),
+  [
+    at(`${IN}/sheet\\.pdf`),
+    (db, [token, language], question) =>
+      giveSheet(db, [token!, ...question.getAll('with')], language),
+  ],
   [at('/recipe\\.json'), (db, [token]) => ofVersion(db, token!, giveDocument, asJson)],
   [/^\/schema\/recipe-document-(\d+)\.json$/, (_db, [version]) => schemaFile(Number(version))],
   [/^\/fonts\/(archivo-[a-z-]+-wdth-normal\.woff2)$/, (_db, [name]) => fontFile(name!)],
   [/^\/fonts\/(noto-[\w-]+\.woff2)$/, (_db, [name]) => fontFile(name!)],
-  [/^\/card\/([a-z]+\.js)$/, (_db, [name]) => cardScript(name!)],
+  [/^\/card\/([\w-]+\.js)$/, (_db, [name]) => cardScript(name!)],
   [/^\/feed\.xml$/, (db) => giveFeed(db)],
   [/^\/sw\.js$/, () => serviceWorker()],
   [/^\/(?:p|schema|fonts|card)\/.*$/, () => asPage(404, nothingPage())],
@@ -79,7 +91,7 @@ export async function givePublic(
   request: IncomingMessage,
   response: ServerResponse,
 ): Promise<boolean> {
-  const path = (request.url ?? '').split('?')[0]!;
+  const [path = '', asked = ''] = (request.url ?? '').split('?');
   const found = ADDRESSES.find(([pattern]) => pattern.test(path));
   if (!found) return false;
   if (request.method !== 'GET' && request.method !== 'HEAD') {
@@ -92,7 +104,7 @@ export async function givePublic(
     .exec(path)!
     .slice(1)
     .map((part) => decodeURIComponent(part ?? ''));
-  const answer = (await give(db, parts)) ?? asPage(404, nothingPage());
+  const answer = (await give(db, parts, new URLSearchParams(asked))) ?? asPage(404, nothingPage());
   send(request, response, answer);
   return true;
 }
@@ -180,6 +192,45 @@ const givePaper =
     const disposition = `inline; filename="${stem}-v${version.number}.${ending}"`;
     return { type, body: bytes, etag, policy, disposition };
   };
+
+/** Sheets drawn lately: each is of up to three public cards, and made for whoever asks. */
+const sheets = new Map<string, Promise<Buffer>>();
+const MOST_SHEETS = 40;
+
+/** The café's sheet of up to three coffees; one that is not public leaves no sheet. */
+async function giveSheet(
+  db: Db,
+  tokens: readonly string[],
+  language: string | undefined,
+): Promise<Answer> {
+  const versions = [...new Set(tokens)].slice(0, MOST_COFFEES).map((token) => ({
+    token,
+    version: findPublished(db, token),
+  }));
+  const cards = versions.flatMap(({ token, version }) =>
+    version && version.withdrawnAt === null
+      ? [{ document: version.document, address: `${publicAddress(db)}/p/${token}` }]
+      : [],
+  );
+  if (cards.length < versions.length) return refusedAs(404, REFUSED[404]!);
+  const said = spoken(versions[0]!.version!, language);
+  const key = JSON.stringify([said, publicAddress(db), versions.map(({ version }) => version!.id)]);
+  let coming = sheets.get(key);
+  if (!coming) {
+    if (sheets.size >= MOST_SHEETS) sheets.clear();
+    coming = drawn({ paper: 'sheet', cards, language: said });
+    sheets.set(key, coming);
+    coming.catch(() => sheets.delete(key));
+  }
+  const body = await coming;
+  return {
+    type: 'application/pdf',
+    body,
+    etag: etagOf(body),
+    policy: PAPER_POLICY,
+    disposition: 'inline; filename="sheet.pdf"',
+  };
+}
 
 /** The version an address showed before; gone like the newest where the recipe was taken back. */
 function ofEarlier(db: Db, token: string, number: number, give: GiveVersion) {

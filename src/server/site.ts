@@ -8,6 +8,7 @@ import {
   mkdirSync,
   readdirSync,
   readFileSync,
+  rmSync,
   writeFileSync,
 } from 'node:fs';
 import { dirname, join } from 'node:path';
@@ -31,10 +32,31 @@ export interface Site {
   readonly files: number;
 }
 
+const HASHES = 'hashes.json';
+
 /** @throws UserFault when the folder has something in it. */
 export async function writeSite(db: Db, folder: string): Promise<Site> {
   if (existsSync(folder) && readdirSync(folder).length > 0)
     throw userFault('refused', 'folder', `${folder} is not empty. Name a new folder.`);
+  return putSite(db, folder);
+}
+
+/**
+ * Puts what is public now into a folder that was made so before, or into a new one: what is no longer public is gone
+ * from it.
+ * @throws UserFault when something else stands in the folder.
+ */
+export async function refreshSite(db: Db, folder: string): Promise<Site> {
+  const listed = join(folder, HASHES);
+  if (!existsSync(listed)) return writeSite(db, folder);
+  const before = Object.keys(JSON.parse(readFileSync(listed, 'utf8')) as object);
+  const site = await putSite(db, folder);
+  const now = new Set(Object.keys(JSON.parse(readFileSync(listed, 'utf8')) as object));
+  for (const path of before) if (!now.has(path)) rmSync(join(folder, path), { force: true });
+  return site;
+}
+
+async function putSite(db: Db, folder: string): Promise<Site> {
   const hashes: Record<string, string> = {};
   const write = (path: string, bytes: Uint8Array | string) => {
     mkdirSync(dirname(join(folder, path)), { recursive: true });
@@ -88,6 +110,6 @@ export async function writeSite(db: Db, folder: string): Promise<Site> {
   const head = feedHead(db);
   write('index.html', indexPage(head.roastery, cards).html);
   write('feed.xml', feedOf(head, cards));
-  write('hashes.json', `${JSON.stringify(hashes, null, 2)}\n`);
+  write(HASHES, `${JSON.stringify(hashes, null, 2)}\n`);
   return { folder, cards: cards.length, files: Object.keys(hashes).length };
 }

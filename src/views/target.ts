@@ -2,7 +2,8 @@
 import type { Judging } from '@/core/advice/types';
 import type { RoastReading } from '@/core/coffee/roast';
 import type { Shot } from '@/core/schema/shot';
-import { targetSchema, yieldTolerance, type Target } from '@/core/schema/target';
+import { targetSchema, type Target } from '@/core/schema/target';
+import { yieldTolerance } from '@/core/tolerance';
 import { isCupFor, type Drink } from '@/core/vocabulary';
 import type { StoredDraft } from '@/data/dialIns';
 import type { House } from '@/data/house';

@@ -12,6 +12,7 @@ import type { RELEASE } from '../entity/release';
 import type { SHOT } from '../entity/shot';
 import type { TRIAL } from '../entity/trial';
 import type { Trace } from '../trace/schema';
+import { MESSAGE_CHANGES, type MessageCommands } from './messageInputs';
 import type { SentCard } from './sentCard';
 import type { Topic } from './topics';
 
@@ -70,7 +71,7 @@ interface Nothing {
 }
 
 /** What a command asks for and answers, by its kind. */
-export interface Commands {
+export interface Commands extends MessageCommands {
   setUpHouse: {
     asks: NewPerson & { readonly houseName: string; readonly code: string };
     answers: Nothing;
@@ -382,7 +383,7 @@ export const CHANGES: { readonly [K in CommandKind]: readonly Topic[] } = {
   joinFlight: ['flight'],
   tasteBlind: ['flight'],
   answerFlight: ['flight'],
-  publish: ['publication'],
+  publish: ['publication', 'message'],
   withdraw: ['publication'],
   showAgain: ['publication'],
   importDocument: ['release', 'batch', 'recipe'],
@@ -390,4 +391,5 @@ export const CHANGES: { readonly [K in CommandKind]: readonly Topic[] } = {
   importRecipes: ['recipe'],
   importShots: ['shot', 'decidedShot'],
   importTastings: ['tasting'],
+  ...MESSAGE_CHANGES,
 };

@@ -15,6 +15,8 @@ export const TOPICS = [
   /** What a trial may change and take. */
   'trial',
   'publication',
+  /** Remarks of readers, and the outbox. */
+  'message',
   /** What cups taught: changed by what is worked out after a command. */
   'site',
 ] as const;

@@ -61,6 +61,8 @@ export const HOUSE = {
   /** By its name in the public list of zones, as Europe/Madrid; the machine's when empty. */
   timeZone: text('note', { label: 'Time zone', unsaid: '' }),
   publicAddress: text('address', { label: 'Public address', unsaid: '' }),
+  /** Where the cards are also put as a folder for a web host; nowhere when empty. */
+  siteFolder: text('address', { label: 'Folder of the cards for a web host', unsaid: '' }),
   backupFolder: text('address', { label: 'Folder of the backups', unsaid: '' }),
   backupDays: quantity('backupDays', { isWhole: true, unsaid: 7 }),
   backupWeeks: quantity('backupWeeks', { isWhole: true, unsaid: 8 }),

@@ -2,17 +2,9 @@
 import { z } from 'zod';
 import { entryShape } from '../entity/entry';
 import { HOLDS } from '../entity/recipe';
+import { DEFAULT_TOLERANCE, yieldTolerance } from '../tolerance';
 import { quantity } from './fields';
 import { recipeFields, ratioField } from './recipe';
-
-export const DEFAULT_TOLERANCE = { doseG: 0.3, yieldG: 1 } as const;
-/** People accept a yield within about this share. Source: trade practice. */
-const YIELD_SHARE = 0.04;
-
-/** Grams a yield may be off: the house's, at least 4 % of the yield, to .1 g. */
-export function yieldTolerance(leastG: number, yieldG: number): number {
-  return Math.max(leastG, Math.round(10 * YIELD_SHARE * yieldG) / 10);
-}
 
 /** A whole recipe may be given as the target; what judging a shot does not need is let by. */
 const letBy = {

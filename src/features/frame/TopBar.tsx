@@ -155,6 +155,7 @@ const PLACES = [
   { href: '/patterns', words: 'Patterns' },
   { href: '/practice', words: 'Practice' },
   { href: '/equipment', words: 'Equipment' },
+  { href: '/messages', words: 'Messages' },
   { href: '/house', words: 'House' },
 ] as const;
 

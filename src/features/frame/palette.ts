@@ -33,6 +33,7 @@ const PLACES = [
   { href: '/practice', words: 'Practice', duty: 'self' },
   { href: '/equipment', words: 'Equipment', duty: 'self' },
   { href: '/programmes', words: 'Programmes of the machine', duty: 'self' },
+  { href: '/messages', words: 'Messages: what readers said, what goes out', duty: 'self' },
   { href: '/people', words: 'People', duty: 'self' },
   { href: '/house', words: 'House', duty: 'self' },
 ] as const;

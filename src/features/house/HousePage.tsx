@@ -82,6 +82,7 @@ const LABELS = {
   closedWeekdays: 'Closed every',
   closedDates: 'Closed days',
   publicAddress: 'Public address',
+  siteFolder: HOUSE.siteFolder.label,
   backupFolder: 'Folder of the backups',
   backupDays: 'Daily backups kept',
   backupWeeks: 'Weekly backups kept',
@@ -105,6 +106,7 @@ const SHOWN = [
   'coffeePricePerKg',
   'timeZone',
   'publicAddress',
+  'siteFolder',
   'backupFolder',
   'backupDays',
   'backupWeeks',
@@ -319,6 +321,11 @@ export function HousePage({ house, backups }: { house: House; backups: BackupVie
                     label={LABELS.publicAddress}
                     hint="Stands in the code on paper cards, e.g. https://recipes.example.org"
                     {...bind('publicAddress')}
+                  />
+                  <TextInput
+                    label={LABELS.siteFolder}
+                    hint="Each new version is put there as well; a whole path, or empty"
+                    {...bind('siteFolder')}
                   />
                 </FieldGrid>
               </Group>

@@ -37,6 +37,13 @@ function isMap(
   return falls || rises;
 }
 
+const folder = (label: string, example: string) =>
+  optionalText(label, 'address')
+    .refine((path) => path === '' || /^(\/|[A-Za-z]:[\\/])/.test(path), {
+      error: `${label} is not a whole path like ${example}. Enter all of it, or leave it empty.`,
+    })
+    .default('');
+
 export const houseInput = z
   .strictObject({
     ...entryShape(HOUSE),
@@ -78,12 +85,8 @@ export const houseInput = z
         },
       )
       .default([...USUAL_DRINKS]),
-    backupFolder: optionalText('Folder of the backups', 'address')
-      .refine((folder) => folder === '' || /^(\/|[A-Za-z]:[\\/])/.test(folder), {
-        error:
-          'Folder of the backups is not a whole path like /mnt/backups/kettlebrand. Enter all of it, or leave it empty.',
-      })
-      .default(''),
+    backupFolder: folder('Folder of the backups', '/mnt/backups/kettlebrand'),
+    siteFolder: folder('Folder of the cards for a web host', '/srv/cards'),
     publicAddress: optionalText('Public address', 'address').refine(
       (address) => address === '' || /^https?:\/\/[^\s/?#]+\/?$/.test(address),
       {

@@ -11,8 +11,8 @@ import {
   cardLines,
   coffeeWords,
   ownWordsIn,
-  secondsIn,
 } from '@/formats/recipe/lines';
+import { secondsIn } from '@/formats/recipe/seconds';
 import { ProgrammeCurve } from '@/ui/programme/ProgrammeCurve';
 import { labelText, readingText } from '@/ui/type';
 import { Drinks, Fits, Milk, Phases } from './CardSections';

@@ -6,6 +6,7 @@ import { wordsIn } from '@/core/language/words';
 import type { RecipeDocument } from '@/formats/recipe/document';
 import { labelText } from '@/ui/type';
 import { CardBody } from './CardBody';
+import { Helpers } from './Helpers';
 
 const Page = styled.main`
   max-width: 780px;
@@ -55,8 +56,8 @@ interface PublicCardProps {
 }
 
 /**
- * The page a stranger brews from; needs no sign-in and no script to be read. What a script can add comes into
- * `data-helpers` (src/card).
+ * The page a stranger brews from; needs no sign-in and no script to be read. What a script can add stands in
+ * `Helpers`.
  */
 export function PublicCard({ document, basePath, language }: PublicCardProps) {
   const { body } = document;
@@ -77,10 +78,11 @@ export function PublicCard({ document, basePath, language }: PublicCardProps) {
         ))}
       </Tongues>
       <CardBody body={body} language={language} />
-      <div
-        data-helpers={language}
-        data-document={`${basePath}/recipe.json`}
-        data-version={body.version}
+      <Helpers
+        language={language}
+        documentPath={`${basePath}/recipe.json`}
+        version={body.version}
+        doseG={body.recipe.doseG}
       />
       <Below>
         <a href={`${basePath}/${language}/card.pdf`}>{words.paper}</a>{' '}

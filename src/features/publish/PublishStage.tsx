@@ -3,13 +3,17 @@
 import Link from 'next/link';
 import { useState, type FormEvent } from 'react';
 import styled from 'styled-components';
-import type { PublicAddress } from '@/data/publications';
+import type { PublicAddress, PublicName } from '@/data/publications';
 import type { Difference } from '@/formats/recipe/diff';
 import type { RecipeBody } from '@/formats/recipe/document';
-import { MainButton } from '@/ui/Button';
+import { dayWords } from '@/core/dayWords';
+import type { PlannedPublication, Printed } from '@/data/printed';
+import { Button, MainButton } from '@/ui/Button';
+import { DayInput } from '@/ui/DayInput';
 import { DraftNotice } from '@/ui/DraftNotice';
 import { Faults } from '@/ui/Faults';
 import { TextAreaInput } from '@/ui/fields';
+import { More } from '@/ui/More';
 import { useMay } from '@/ui/person';
 import { Notice, SectionTitle, Small, StageTitle } from '@/ui/type';
 import { useCommand } from '@/ui/useCommand';
@@ -17,7 +21,7 @@ import { useDraft } from '@/ui/useDraft';
 import { useTextForm } from '@/ui/useTextForm';
 import type { CardOffers } from '@/views/cardOffers';
 import { CardBody } from './CardBody';
-import { changedLabel, FOR_MILK_WORDS, lackingOf, WORD_LABELS } from './check';
+import { changedLabel, FOR_MILK_WORDS, gapsOf, WORD_LABELS, wordsLacking } from './check';
 import { composeBody, composeFaults, NOTHING_COMPOSED, type Composed } from './compose';
 import { Composer } from './Composer';
 import { composedOf, composedSent, composedText, type ComposedText } from './composedText';
@@ -27,6 +31,8 @@ import type { PublishWords } from './document';
 import { FoundInCups } from './FoundInCups';
 import { Gates } from './Gates';
 import type { PassText } from './passText';
+import { Papers } from './Papers';
+import { Planned } from './Planned';
 import { Published } from './Published';
 import type { Readiness } from './readiness';
 import { Versions, type PublishedVersion } from './Versions';
@@ -69,7 +75,7 @@ const wordsOfCard = ({ right, short, long, whatChanged }: CardText): PublishWord
   whatChanged,
 });
 
-const SHOWN = ['right', 'short', 'long', 'whatChanged', 'confirmed', 'tasted', 'rested'];
+const SHOWN = ['right', 'short', 'long', 'whatChanged', 'confirmed', 'tasted', 'rested', 'onDay'];
 
 export interface PublishStageProps {
   readonly releaseId: string;
@@ -92,6 +98,12 @@ export interface PublishStageProps {
   readonly isAsPublished: boolean;
   readonly versions: readonly PublishedVersion[];
   readonly address: PublicAddress | null;
+  readonly printed: readonly Printed[];
+  /** Releases whose cards are public. */
+  readonly others: readonly PublicName[];
+  readonly planned: Pick<PlannedPublication, 'onDay' | 'plannedBy' | 'heldBecause'> | null;
+  /** The day the batch opens, where it lies ahead: a card may wait for it. */
+  readonly opensOn: string | null;
   /** The version whose document was just read back unchanged. */
   readonly readBack: number | null;
 }
@@ -120,6 +132,7 @@ export function PublishStage(props: PublishStageProps) {
       {address && versions[0] && (
         <Published releaseId={releaseId} address={address} version={versions[0]} />
       )}
+      {props.planned && <Planned releaseId={releaseId} planned={props.planned} isLead={isLead} />}
       {props.isForMilk ? (
         <Notice role="status">
           {FOR_MILK_WORDS} <Link href={`/releases/${releaseId}/taste`}>To Taste</Link>
@@ -141,6 +154,16 @@ export function PublishStage(props: PublishStageProps) {
           <Preview body={props.offers ? composeBody(body, props.composed, props.offers) : body} />
         </>
       )}
+      {address && address.withdrawnAt === null && versions[0] && (
+        <Papers
+          releaseId={releaseId}
+          token={address.token}
+          version={versions[0].number}
+          ownLanguage={body.language ?? 'en'}
+          printed={props.printed}
+          others={props.others.filter(({ token }) => token !== address.token)}
+        />
+      )}
       <Versions versions={versions} />
     </Stack>
   );
@@ -154,6 +177,7 @@ function PublishForm({
   composed,
   offers,
   found,
+  opensOn,
   readiness,
   differences,
   isAsPublished,
@@ -171,11 +195,18 @@ function PublishForm({
     event.preventDefault();
     const lastVersion = body.version > 1 ? body.version - 1 : null;
     const lacking = [
-      ...lackingOf(words, lastVersion, readiness, passed),
+      ...gapsOf(readiness, passed),
+      ...wordsLacking(words, lastVersion),
       ...(isAdded ? composeFaults(body, added, offers) : []),
     ];
     refuse(lacking);
     setAsking(lacking.length === 0);
+  };
+  const [onDay, setOnDay] = useState(opensOn ?? '');
+  const plan = async () => {
+    const sent = { ...words, ...composedSent(text) };
+    const answer = await submit('planPublication', { releaseId, draftId, ...sent, passed, onDay });
+    if (answer.ok) draft.forget();
   };
   const publish = async () => {
     setAsking(false);
@@ -217,6 +248,25 @@ function PublishForm({
               Publish version {body.version}
             </MainButton>
           </p>
+          <More label="Publish it on a later day" hasFault={faultOf('onDay') !== undefined}>
+            <Words>
+              <DayInput
+                label="The day it goes out"
+                value={onDay}
+                onChange={setOnDay}
+                fault={faultOf('onDay')}
+              />
+              <Small>
+                {opensOn === null ? '' : `The batch opens on ${dayWords(opensOn)}. `}
+                Its gates are asked for on that day; what keeps it back then is said here.
+              </Small>
+              <p>
+                <Button isPending={isBusy} onPress={() => void plan()}>
+                  Plan version {body.version}
+                </Button>
+              </p>
+            </Words>
+          </More>
         </Form>
         {body.version > 1 && (
           <Differences

@@ -18,13 +18,8 @@ export const FOR_MILK_WORDS =
 /** The label of what changed against the version before. */
 export const changedLabel = (version: number) => `What changed from version ${version}, and why`;
 
-/** @param lastVersion the newest published one, or null before the first. */
-export function lackingOf(
-  words: PublishWords,
-  lastVersion: number | null,
-  readiness: readonly Readiness[],
-  passed: PassText,
-): Fault[] {
+/** Words the card still needs. @param lastVersion the newest published one, or null before the first. */
+export function wordsLacking(words: PublishWords, lastVersion: number | null): Fault[] {
   const names = Object.keys(WORD_LABELS) as (keyof typeof WORD_LABELS)[];
   const empty = names.flatMap((name) =>
     words[name].trim() === ''
@@ -40,7 +35,7 @@ export function lackingOf(
           },
         ]
       : [];
-  return [...gapsOf(readiness, passed), ...empty, ...changed];
+  return [...empty, ...changed];
 }
 
 /** Gates that are neither met nor passed with a reason. */

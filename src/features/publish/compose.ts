@@ -37,8 +37,7 @@ export const composedShape = {
   otherWords: z.partialRecord(z.enum(LANGUAGES), ownWords).default({}),
 } as const;
 
-const composed = z.strictObject(composedShape);
-export type Composed = z.output<typeof composed>;
+export type Composed = z.output<z.ZodObject<typeof composedShape>>;
 
 export const NOTHING_COMPOSED: Composed = {
   phases: [],

@@ -1,8 +1,10 @@
 /** Everything the Publish stage shows of a release. Server only. */
 import { dayWords } from '@/core/dayWords';
 import type { Db } from '@/data/database';
+import { daysBetween } from '@/core/rest/day';
 import type { House } from '@/data/house';
-import { listGatePasses, listVersions } from '@/data/publications';
+import { findPlanned, newestPrinted } from '@/data/printed';
+import { listGatePasses, listPublicNames, listVersions } from '@/data/publications';
 import { recipeDiff } from '@/formats/recipe/diff';
 import { readDocument } from '@/formats/recipe/readers';
 import { readCardOffers } from '@/views/cardOffers';
@@ -37,6 +39,7 @@ export function publishStageOf(
     ? readCardOffers(db, house, view, { bench, printed: last?.phases?.list.length })
     : null;
   const composed = body && offers ? composedFrom(body, last, offers) : NOTHING_COMPOSED;
+  const planned = findPlanned(db, release.id);
   const passes = listGatePasses(db, release.id);
   return {
     releaseId: release.id,
@@ -58,6 +61,14 @@ export function publishStageOf(
       passes: passes.filter(({ versionId }) => versionId === id),
     })),
     address,
+    printed: newestPrinted(db, release.id),
+    others: listPublicNames(db),
+    planned: planned && {
+      onDay: planned.onDay,
+      plannedBy: planned.plannedBy,
+      heldBecause: planned.heldBecause,
+    },
+    opensOn: daysBetween(today, view.batch.rest.openOn) > 0 ? view.batch.rest.openOn : null,
     readBack,
   };
 }

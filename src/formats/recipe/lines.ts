@@ -3,11 +3,12 @@ import type { HOLDS } from '@/core/entity/recipe';
 import { altitudeWords } from '@/core/coffee/altitude';
 import type { CardLine, CardWords } from '@/core/language/cardWords';
 import { dayIn, figureIn, type Language } from '@/core/language/language';
+import { heatOf } from '@/core/language/temperature';
 import { roastIn, wordsIn } from '@/core/language/words';
 import { programmeWords, shortProgrammeWords } from '@/core/programme/words';
-import { fahrenheitOf } from '@/core/units';
 import { TEMPERATURE_SCHOOL_LABELS } from '@/core/vocabulary';
 import type { RecipeBody } from './document';
+import { secondsIn } from './seconds';
 
 export type { CardLine } from '@/core/language/cardWords';
 
@@ -52,13 +53,6 @@ const speechOf = (language: Language): Speech => ({
 const bare = ({ figure }: Speech, value: number) =>
   figure(value, Math.min(2, (String(value).split('.')[1] ?? '').length));
 
-/** "94.0 °C (201 °F)": by card both, whoever reads it. */
-export const temperatureIn = (language: Language, c: number) =>
-  `${figureIn(language, c, 1)} °C (${figureIn(language, fahrenheitOf(c), 0)} °F)`;
-
-export const secondsIn = (language: Language, [low, high]: readonly [number, number]) =>
-  `${figureIn(language, low, low % 1 === 0 ? 0 : 1)}-${figureIn(language, high, high % 1 === 0 ? 0 : 1)} s`;
-
 /** The words the house wrote itself, in this language where it gave them, else in its own. */
 export function ownWordsIn(body: RecipeBody, language: Language) {
   const { sensory, whatChanged, otherWords } = body;
@@ -95,7 +89,7 @@ export function cardLines(
     Dose: `${figure(recipe.doseG, 1)} g`,
     'In the cup': `${figure(recipe.yieldG, 1)} g`,
     Time: `${secondsIn(language, recipe.timeS)} ${words.clock[recipe.clock]}`,
-    Temperature: temperatureIn(language, recipe.temperatureC),
+    Temperature: heatOf(language, recipe.temperatureC),
     Ratio: `1:${figure(recipe.ratio, 2)}`,
     Tolerances: words.tolerances(g(tolerance.doseG), g(tolerance.yieldG)),
     'Taste holds': holdsIn(speech, recipe),

@@ -2,9 +2,10 @@
 import type { CardWords } from '@/core/language/cardWords';
 import { fitSentences, volumeIn } from '@/core/language/fitWords';
 import { figureIn, type Language } from '@/core/language/language';
+import { heatOf } from '@/core/language/temperature';
 import { grindIn, wordsIn } from '@/core/language/words';
 import type { RecipeBody } from './document';
-import { secondsIn, temperatureIn } from './lines';
+import { secondsIn } from './seconds';
 import type { PublishedFit } from './parts';
 
 export interface PhaseRow {
@@ -77,7 +78,7 @@ function fitFigures(
   return [
     `${figureIn(language, doseG, 1)} g → ${out}`,
     `${secondsIn(language, timeS)} ${words.clock[clock]}`,
-    temperatureIn(language, temperatureC),
+    heatOf(language, temperatureC),
   ].join(', ');
 }
 
@@ -88,7 +89,7 @@ export function milkIn({ milk }: RecipeBody, language: Language): string {
   return [
     `${figureIn(language, milk.doseG, 1)} g → ${figureIn(language, milk.yieldG, 1)} g (1:${figureIn(language, milk.ratio, 2)})`,
     `${secondsIn(language, milk.timeS)} ${words.clock[milk.clock]}`,
-    temperatureIn(language, milk.temperatureC),
+    heatOf(language, milk.temperatureC),
     milk.programme,
   ]
     .filter((one) => one !== '')

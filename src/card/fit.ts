@@ -1,0 +1,55 @@
+/** The card's recipe on the reader's own setup. */
+import { USUAL_CREMA_G_PER_ML } from '@/core/extraction/volume';
+import { fitRecipe, type FitPlace } from '@/core/fits/fit';
+import { fitSentences, volumeIn } from '@/core/language/fitWords';
+import { helperWordsIn } from '@/core/language/helpers/words';
+import { figureIn } from '@/core/language/language';
+import { heatOf } from '@/core/language/temperature';
+import { wordsIn } from '@/core/language/words';
+import type { Clock } from '@/core/vocabulary';
+import { secondsIn } from '@/formats/recipe/seconds';
+import { bodyOf, figureOf, languageOf, onSend, show, type Helper } from './helper';
+
+export const help: Helper = (form, box) => {
+  const language = languageOf(box);
+  const words = helperWordsIn(language);
+  const isTicked = (name: string) => (form.elements.namedItem(name) as HTMLInputElement).checked;
+  onSend(form, language, async () => {
+    const body = await bodyOf(box);
+    const typed = {
+      diameterMm: figureOf(form, 'diameterMm', 'diameterMm', language),
+      ratedG: figureOf(form, 'ratedG', 'ratedG', language),
+      fixedC: figureOf(form, 'fixedC', 'temperatureC', language),
+    };
+    const faults = Object.values(typed).flatMap(({ fault }) => fault ?? []);
+    if (faults.length > 0) return show(form, faults);
+    const to: FitPlace = {
+      diameterMm: typed.diameterMm.value ?? body.setup.diameterMm,
+      ratedG: typed.ratedG.value ?? body.setup.ratedG,
+      fixedTemperatureC: typed.fixedC.value,
+      canShape: isTicked('canShape'),
+      soaksByHand: isTicked('soaksByHand'),
+      hasScale: !isTicked('noScale'),
+      isPressurised: isTicked('isPressurised'),
+      clock: (form.elements.namedItem('clock') as HTMLSelectElement).value as Clock,
+    };
+    const { recipe, style } = body;
+    const fit = fitRecipe({
+      recipe,
+      style,
+      from: body.setup,
+      to,
+      cremaGPerMl: USUAL_CREMA_G_PER_ML,
+    });
+    const g = (value: number) => `${figureIn(language, value, 1)} g`;
+    const there = fit.recipe;
+    const line = there
+      ? `${g(there.doseG)} → ${there.yieldMl === undefined ? g(there.yieldG) : volumeIn(language, there.yieldMl)}, ${secondsIn(language, there.timeS)} ${wordsIn(language).clock[there.clock]}, ${heatOf(language, there.temperatureC)}`
+      : words.fit.none;
+    show(form, [
+      line,
+      fitSentences(language, fit, style).join(' '),
+      ...(there ? [wordsIn(language).card.models] : []),
+    ]);
+  });
+};

@@ -1,0 +1,72 @@
+/** What the helpers of a card's page share: their form, the card's own document, and figures typed in any manner. */
+import { helperWordsIn } from '@/core/language/helpers/words';
+import { figureIn, isLanguage, type Language } from '@/core/language/language';
+import { LIMITS, type LimitName } from '@/core/limits';
+import { readNumber } from '@/core/readNumber';
+import type { RecipeBody } from '@/formats/recipe/document';
+
+export type Helper = (form: HTMLFormElement, box: HTMLElement) => void;
+
+export function languageOf(box: HTMLElement): Language {
+  const said = box.dataset.helpers ?? '';
+  return isLanguage(said) ? said : 'en';
+}
+
+/** The published document of this page, asked for once. */
+let coming: Promise<RecipeBody> | undefined;
+
+export function bodyOf(box: HTMLElement): Promise<RecipeBody> {
+  coming ??= fetch(box.dataset.document!)
+    .then((answer) => answer.json())
+    .then((document: { body: RecipeBody }) => document.body);
+  return coming;
+}
+
+/** A figure of the form; undefined where nothing stands. */
+export interface Typed {
+  readonly value: number | undefined;
+  /** What is wrong with it. */
+  readonly fault: string | undefined;
+}
+
+export function figureOf(
+  form: HTMLFormElement,
+  name: string,
+  limit: LimitName,
+  language: Language,
+): Typed {
+  const field = form.elements.namedItem(name) as HTMLInputElement;
+  const text = field.value.trim();
+  const { min, max } = LIMITS[limit];
+  const read = text === '' ? undefined : readNumber(text);
+  const value = typeof read === 'number' ? read : undefined;
+  const isWrong = text !== '' && (value === undefined || !(value >= min && value <= max));
+  field.setAttribute('aria-invalid', String(isWrong));
+  const label = field.labels![0]!.firstChild!.textContent!;
+  return isWrong
+    ? {
+        value: undefined,
+        fault: helperWordsIn(language).wrong(
+          label,
+          figureIn(language, min, 0),
+          figureIn(language, max, 0),
+        ),
+      }
+    : { value, fault: undefined };
+}
+
+/** Shows paragraphs in the answer of a form, and says them to whoever listens. */
+export function show(form: HTMLFormElement, paragraphs: readonly string[]): void {
+  const output = form.querySelector('output:not([data-clock])')!;
+  output.replaceChildren(
+    ...paragraphs.map((text) => Object.assign(document.createElement('p'), { textContent: text })),
+  );
+}
+
+/** Runs what a form is for when it is sent; what breaks is said. */
+export function onSend(form: HTMLFormElement, language: Language, act: () => Promise<void>): void {
+  form.addEventListener('submit', (event) => {
+    event.preventDefault();
+    act().catch(() => show(form, [helperWordsIn(language).broke]));
+  });
+}

@@ -1,0 +1,69 @@
+/** "My shot did this": one change for the next, by the house's own advisor, worked out beside the page. */
+import type { Advice } from '@/core/advice/types';
+import type { StrangerAsked, StrangerShot, StrangerTaste } from '@/core/advice/stranger';
+import { USUAL_CREMA_G_PER_ML } from '@/core/extraction/volume';
+import { answerIn } from '@/core/language/helpers/answerIn';
+import { helperWordsIn } from '@/core/language/helpers/words';
+import type { Clock } from '@/core/vocabulary';
+import { bodyOf, figureOf, languageOf, onSend, show, type Helper } from './helper';
+
+export const help: Helper = (form, box) => {
+  const language = languageOf(box);
+  const { shot: words } = helperWordsIn(language);
+  const shots: StrangerShot[] = [];
+  const worker = new Worker('/card/advise.js', { type: 'module' });
+  const chosen = (name: string) => (form.elements.namedItem(name) as HTMLSelectElement).value;
+  const moved = form.querySelector<HTMLElement>('[data-moved]')!;
+  onSend(form, language, async () => {
+    const body = await bodyOf(box);
+    const typed = {
+      timeS: figureOf(form, 'timeS', 'timeS', language),
+      yieldG: figureOf(form, 'yieldG', 'shotYieldG', language),
+      yieldMl: figureOf(form, 'yieldMl', 'shotYieldMl', language),
+      doseG: figureOf(form, 'doseG', 'doseG', language),
+      firstDripS: figureOf(form, 'firstDripS', 'firstDripS', language),
+      finerSteps: figureOf(form, 'finerSteps', 'dial', language),
+    };
+    const faults = Object.values(typed).flatMap(({ fault }) => fault ?? []);
+    const { value: timeS } = typed.timeS;
+    if (timeS === undefined) faults.push(figureNeeded(form, 'timeS'));
+    if (faults.length > 0 || timeS === undefined) return show(form, faults);
+    shots.push({
+      timeS,
+      clock: chosen('clock') as Clock,
+      firstDripS: typed.firstDripS.value,
+      doseG: typed.doseG.value,
+      yieldG: typed.yieldG.value,
+      yieldMl: typed.yieldMl.value,
+      taste: (chosen('taste') || undefined) as StrangerTaste | undefined,
+      finerSteps: shots.length === 0 ? 0 : (typed.finerSteps.value ?? 0),
+    });
+    const asked: StrangerAsked = {
+      card: body.recipe,
+      tolerance: body.tolerance,
+      roastLevel: body.coffee.roastLevel ?? 0,
+      ratedG: body.setup.ratedG,
+      cremaGPerMl: USUAL_CREMA_G_PER_ML,
+      shots,
+    };
+    const { what, why } = answerIn(language, await advised(worker, asked), asked);
+    show(form, [`${words.nth(shots.length)}: ${why}`, what]);
+    form.reset();
+    moved.hidden = false;
+  });
+};
+
+function advised(worker: Worker, asked: StrangerAsked): Promise<Advice> {
+  return new Promise((resolve, reject) => {
+    worker.onmessage = ({ data }: MessageEvent<Advice>) => resolve(data);
+    worker.onerror = () => reject(new Error('the advisor did not answer'));
+    worker.postMessage(asked);
+  });
+}
+
+/** The label of a field that must say something. */
+function figureNeeded(form: HTMLFormElement, name: string): string {
+  const field = form.elements.namedItem(name) as HTMLInputElement;
+  field.setAttribute('aria-invalid', 'true');
+  return `${field.labels![0]!.firstChild!.textContent!}: ?`;
+}

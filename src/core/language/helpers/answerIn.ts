@@ -1,0 +1,72 @@
+/** The advisor's one change in a language, for whoever's grinder is not known. */
+import type { Advice } from '../../advice/types';
+import type { StrangerAsked } from '../../advice/stranger';
+import { figureIn, type Language } from '../language';
+import { heatOf } from '../temperature';
+import { grindIn, wordsIn } from '../words';
+import { helperWordsIn } from './words';
+
+export interface Answer {
+  /** What to do. */
+  readonly what: string;
+  /** Why, in one or two sentences. */
+  readonly why: string;
+}
+
+/** From so many shots at two settings on, a step of that grinder is known well enough to be counted. */
+const COUNTED_FROM_SHOTS = 2;
+
+export function answerIn(language: Language, advice: Advice, asked: StrangerAsked): Answer {
+  const words = helperWordsIn(language);
+  const isChange = advice.move !== null;
+  return {
+    what: isChange
+      ? `${moveIn(language, advice, asked)} ${words.answer.oneThing}`
+      : keepIn(language, advice),
+    why: whyIn(language, advice, asked),
+  };
+}
+
+function keepIn(language: Language, { status }: Advice): string {
+  const { keep } = helperWordsIn(language).answer;
+  return status === 'grind' || status === 'dose' ? keep.repeat : keep[status];
+}
+
+function moveIn(language: Language, { move }: Advice, { shots }: StrangerAsked): string {
+  const { answer } = helperWordsIn(language);
+  const { variable, from, to } = move!;
+  const g = (value: number) => `${figureIn(language, value, 1)} g`;
+  switch (variable) {
+    case 'dial': {
+      const steps = from - to;
+      const isKnown =
+        shots.length >= COUNTED_FROM_SHOTS && shots.some(({ finerSteps }) => finerSteps !== 0);
+      if (!isKnown) return answer.grind(grindIn(wordsIn(language), steps)!);
+      const shown = wordsIn(language).steps(figureIn(language, Math.abs(steps), 0));
+      return answer.grind(steps > 0 ? answer.finer(shown) : answer.coarser(shown));
+    }
+    case 'doseG':
+      return answer.dose(g(to));
+    case 'yieldG':
+      return answer.stopAt(g(to));
+    case 'temperatureC':
+      return answer.heat(heatOf(language, to));
+  }
+}
+
+function whyIn(language: Language, { marks }: Advice, { card, shots }: StrangerAsked): string {
+  const { answer } = helperWordsIn(language);
+  const last = shots.at(-1);
+  const mark = marks.at(-1);
+  if (!last || !mark) return '';
+  const [low, high] = card.timeS;
+  const time = mark.timeOnTargetClockS;
+  const off = (s: number) => `${figureIn(language, Math.max(1, Math.round(s)), 0)} s`;
+  const ran =
+    time < low
+      ? answer.fast(off(low - time))
+      : time > high
+        ? answer.slow(off(time - high))
+        : answer.inside;
+  return last.taste ? `${ran} ${answer.tasted[last.taste]}` : ran;
+}
