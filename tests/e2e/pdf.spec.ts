@@ -80,7 +80,9 @@ test('the published card on paper says what the recipe document says', async ({ 
       sensory: { right: long(400), short: long(400), long: long(400) },
       whatChanged: long(400),
     };
-    const full = await readPdf(await cardPdf({ body: longest, address: `${server.url}${card}`, language: 'en' }));
+    const full = await readPdf(
+      await cardPdf({ body: longest, address: `${server.url}${card}`, language: 'en' }),
+    );
     expect(full.pages).toBe(1);
     expectWords(full.text, longest, `${server.url}${card}`);
   });

@@ -7,6 +7,8 @@ import { CHANGES, type CommandKind } from '@/core/command/inputs';
 import { TOPICS, type Topic } from '@/core/command/topics';
 import type { Db } from '@/data/database';
 import { findHouse } from '@/data/house';
+import { listMessages, listRemarks } from '@/data/messages';
+import { findAddress } from '@/data/publications';
 import { kept } from '@/data/kept';
 import { listParts } from '@/data/equipment';
 import {
@@ -54,6 +56,10 @@ const TOPIC_OF: Readonly<Record<string, Topic>> = {
   recipe_version: 'publication',
   publication: 'publication',
   gate_pass: 'publication',
+  printed_paper: 'publication',
+  planned_publication: 'publication',
+  reader_remark: 'message',
+  outbox_message: 'message',
 };
 const OF_NO_TOPIC = [
   'session',
@@ -146,8 +152,7 @@ it('every command raises the epochs of all it changed', () => {
   honest('editReleases', { releaseIds: [releaseId], serving: 'milk' });
   honest('trimDose', { releaseId });
   honest('saveBatch', { releaseId, batchId, rowVersion: 1, batch: { ...BATCH, label: 'B' } });
-  const second = { ...RECIPE, releaseId, batchId, setupId, style: 'soakFirst' };
-  honest('acceptRecipe', second);
+  honest('acceptRecipe', { ...RECIPE, releaseId, batchId, setupId, style: 'soakFirst' });
   honest('useRecipe', { releaseId, draftId });
   const { shotId } = honest('logShot', shotInput(draftId));
   const { draftId: _draftId, ...pulled } = shotInput(draftId);
@@ -190,7 +195,16 @@ it('every command raises the epochs of all it changed', () => {
   honest('revealFlight', { flightId });
   honest('decideFlight', { flightId, chosenArm: 0, decision: 'for a test' });
   honest('takeAway', { what: 'flight', id: flightId });
+  honest('planPublication', { releaseId, draftId, ...WORDS, onDay: '2026-05-30' });
+  honest('cancelPlanned', { releaseId });
   honest('publish', { releaseId, draftId, ...WORDS });
+  honest('notePrinted', { releaseId, paper: 'bag', copies: 40 });
+  const [first, second] = listMessages(db);
+  honest('editMessage', { messageId: first!.id, rowVersion: 1, subject: 'New', body: 'Words' });
+  honest('fileMessage', { messageId: second!.id });
+  const said = { token: findAddress(db, releaseId)!.token, version: 1, language: 'de' };
+  honest('leaveRemark', { ...said, words: 'Gut.' }, null);
+  honest('settleRemark', { remarkId: listRemarks(db)[0]!.id });
   // Late: pulled before the recipe was published, so its dial may be the one it ended on.
   const late = changesOf(db, 'logShot', shotInput(draftId));
   expect(late.raised).toContain('decidedShot');

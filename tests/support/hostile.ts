@@ -70,11 +70,26 @@ export function sizes(db: Db): string {
     'invitation',
     'machine',
     'gate_pass',
+    'reader_remark',
+    'outbox_message',
+    'printed_paper',
+    'planned_publication',
   ];
   return tables
     .map((table) => (db.prepare(`SELECT count(*) AS n FROM ${table}`).get() as { n: number }).n)
     .join();
 }
+
+/** All that a card can say beside its recipe. */
+const CARD = {
+  phases: [
+    { from: 8, to: 14, steps: 0 },
+    { from: 15, to: 21, steps: 0.5 },
+  ],
+  hasDrinks: true,
+  fits: [{ audience: 'home54', tried: 'at the second bench' }],
+  otherWords: { de: { right: 'Zitrone und Honig.' } },
+};
 
 const PULL = {
   doseG: 18,
@@ -229,7 +244,17 @@ export function validInputs(
       },
     ],
     ['answerFlight', { tasterId: 'a-taster', device: 'a'.repeat(32), codes: ['123'] }],
-    ['publish', { releaseId, draftId, ...WORDS, whatChanged: 'words' }],
+    ['publish', { releaseId, draftId, ...WORDS, whatChanged: 'words', ...CARD }],
+    [
+      'planPublication',
+      { releaseId, draftId, ...WORDS, whatChanged: 'words', ...CARD, onDay: '2026-06-20' },
+    ],
+    ['cancelPlanned', { releaseId }],
+    ['notePrinted', { releaseId, paper: 'bag', copies: 40 }],
+    ['leaveRemark', { token: 'a-token', version: 1, language: 'de', words: 'Sehr gut.' }],
+    ['settleRemark', { remarkId: 'a-remark' }],
+    ['editMessage', { messageId: 'a-message', rowVersion: 1, subject: 'New', body: 'Words' }],
+    ['fileMessage', { messageId: 'a-message' }],
     ['importDocument', { document: '{"format":"kettlebrand-recipe"}' }],
     ['setUpHouse', { houseName: 'Another', code: 'AAAA-BBBB-CCCC', ...LEAD }],
   ];

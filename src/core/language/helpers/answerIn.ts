@@ -59,14 +59,21 @@ function whyIn(language: Language, { marks }: Advice, { card, shots }: StrangerA
   const last = shots.at(-1);
   const mark = marks.at(-1);
   if (!last || !mark) return '';
-  const [low, high] = card.timeS;
-  const time = mark.timeOnTargetClockS;
-  const off = (s: number) => `${figureIn(language, Math.max(1, Math.round(s)), 0)} s`;
-  const ran =
-    time < low
-      ? answer.fast(off(low - time))
-      : time > high
-        ? answer.slow(off(time - high))
-        : answer.inside;
+  const ran = ranIn(language, mark, card);
   return last.taste ? `${ran} ${answer.tasted[last.taste]}` : ran;
+}
+
+/** Against the window; of a cup that missed its yield, what its time means at the card's own. */
+function ranIn(
+  language: Language,
+  { timeOnTargetClockS: time, side, inYield }: Advice['marks'][number],
+  { timeS: [low, high], yieldG }: StrangerAsked['card'],
+): string {
+  const { answer } = helperWordsIn(language);
+  const off = (s: number) => `${figureIn(language, Math.max(1, Math.round(s)), 0)} s`;
+  const at = `${figureIn(language, yieldG, 1)} g`;
+  if (!inYield && side === 'fast') return answer.fastFor(at);
+  if (!inYield && side === 'slow') return answer.slowFor(at);
+  if (time < low) return answer.fast(off(low - time));
+  return time > high ? answer.slow(off(time - high)) : answer.inside;
 }

@@ -82,6 +82,8 @@ export const de: HelperWords = {
     heat: (c) => `Brühen Sie mit ${c}.`,
     fast: (s) => `Er lief ${s} schneller als das Fenster der Karte.`,
     slow: (s) => `Er lief ${s} langsamer als das Fenster der Karte.`,
+    fastFor: (g) => `Bei ${g} wäre er zu schnell gewesen.`,
+    slowFor: (g) => `Bei ${g} wäre er zu langsam gewesen.`,
     inside: 'Er lief im Fenster der Karte.',
     tasted: {
       right: 'Er schmeckte richtig.',

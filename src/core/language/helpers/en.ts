@@ -82,6 +82,8 @@ export const en: HelperWords = {
     heat: (c) => `Brew at ${c}.`,
     fast: (s) => `It ran ${s} faster than the card’s window.`,
     slow: (s) => `It ran ${s} slower than the card’s window.`,
+    fastFor: (g) => `At ${g} it would have been too fast.`,
+    slowFor: (g) => `At ${g} it would have been too slow.`,
     inside: 'It ran inside the card’s window.',
     tasted: {
       right: 'It tasted right.',

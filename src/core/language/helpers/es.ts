@@ -82,6 +82,8 @@ export const es: HelperWords = {
     heat: (c) => `Extraiga a ${c}.`,
     fast: (s) => `Salió ${s} más rápido que la ventana de la ficha.`,
     slow: (s) => `Salió ${s} más lento que la ventana de la ficha.`,
+    fastFor: (g) => `Con ${g} habría sido demasiado rápido.`,
+    slowFor: (g) => `Con ${g} habría sido demasiado lento.`,
     inside: 'Salió dentro de la ventana de la ficha.',
     tasted: {
       right: 'Sabía bien.',

@@ -82,6 +82,8 @@ export const fr: HelperWords = {
     heat: (c) => `Infusez à ${c}.`,
     fast: (s) => `Il a coulé ${s} plus vite que la fenêtre de la carte.`,
     slow: (s) => `Il a coulé ${s} plus lentement que la fenêtre de la carte.`,
+    fastFor: (g) => `À ${g}, il aurait été trop rapide.`,
+    slowFor: (g) => `À ${g}, il aurait été trop lent.`,
     inside: 'Il a coulé dans la fenêtre de la carte.',
     tasted: {
       right: 'Le goût était juste.',

@@ -70,6 +70,9 @@ export interface HelperWords {
     readonly heat: (c: string) => string;
     readonly fast: (s: string) => string;
     readonly slow: (s: string) => string;
+    /** Of a shot whose yield was another: what its time means at the card's. */
+    readonly fastFor: (g: string) => string;
+    readonly slowFor: (g: string) => string;
     readonly inside: string;
     readonly tasted: Readonly<Record<StrangerTaste, string>>;
     readonly oneThing: string;

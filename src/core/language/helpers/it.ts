@@ -82,6 +82,8 @@ export const it: HelperWords = {
     heat: (c) => `Estraete a ${c}.`,
     fast: (s) => `È sceso ${s} più in fretta della finestra della scheda.`,
     slow: (s) => `È sceso ${s} più piano della finestra della scheda.`,
+    fastFor: (g) => `A ${g} sarebbe stato troppo veloce.`,
+    slowFor: (g) => `A ${g} sarebbe stato troppo lento.`,
     inside: 'È sceso dentro la finestra della scheda.',
     tasted: {
       right: 'Il gusto era giusto.',

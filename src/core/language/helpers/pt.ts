@@ -82,6 +82,8 @@ export const pt: HelperWords = {
     heat: (c) => `Extraia a ${c}.`,
     fast: (s) => `Saiu ${s} mais depressa do que a janela da ficha.`,
     slow: (s) => `Saiu ${s} mais devagar do que a janela da ficha.`,
+    fastFor: (g) => `Com ${g} teria sido demasiado rápido.`,
+    slowFor: (g) => `Com ${g} teria sido demasiado lento.`,
     inside: 'Saiu dentro da janela da ficha.',
     tasted: {
       right: 'Sabia bem.',
