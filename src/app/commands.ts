@@ -31,6 +31,7 @@ import { correctShot, logShot, removeShot, restoreShot } from '@/features/pull/a
 import { editReleases } from '@/features/releases/actions';
 import { createRelease, editRelease, saveBatch, trimDose } from '@/features/read/actions';
 import { putBack, takeAway, undoEdit } from '@/features/removal/actions';
+import { openSample, renewCalendar, saveSample, saveSpan } from '@/features/rest/actions';
 import { carryRecipe } from '@/features/pull/carryRecipe';
 import { acceptRecipe, useRecipe } from '@/features/start/actions';
 import {
@@ -97,6 +98,10 @@ export const commands: ReadonlyMap<string, Command> = new Map(
     answerFlight,
     publish,
     planPublication,
+    saveSample,
+    openSample,
+    saveSpan,
+    renewCalendar,
     cancelPlanned,
     notePrinted,
     leaveRemark,

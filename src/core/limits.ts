@@ -41,6 +41,7 @@ export const LIMITS = {
   colourBean: { label: 'Bean colour', unit: '', min: 0, max: 200 },
   colourGround: { label: 'Ground colour', unit: '', min: 0, max: 200 },
   weightLossPct: { label: 'Roast weight loss', unit: '%', min: 5, max: 30 },
+  bagG: { label: 'Grams in the bag', unit: 'g', min: 1, max: 100000 },
   sampleG: { label: 'Sample set aside', unit: 'g', min: 0, max: 100000 },
   sharePct: { label: 'Share', unit: '%', min: 0.1, max: 100 },
   divisions: { label: 'Letters or marks', unit: '', min: 2, max: 200 },

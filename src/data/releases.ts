@@ -3,8 +3,11 @@ import { BATCH, type BatchEntered, type BatchValues } from '@/core/entity/batch'
 import { COMPONENT, type ComponentEntered, type ComponentValues } from '@/core/entity/component';
 import { RELEASE, type ReleaseEntered, type ReleaseValues } from '@/core/entity/release';
 import { prepared, type Db } from './database';
+import type { RestSpan, FrozenSpell } from '@/core/rest/rest';
+import { spellsOf } from '@/core/rest/bags';
 import { allRows, groupedByOwner, IDS } from './many';
 import { now } from './rows';
+import { samplesOfBatches, type StoredSample } from './samples';
 import { tableOf, updateRow, type Seen } from './table';
 
 export interface StoredComponent extends ComponentValues {
@@ -13,11 +16,19 @@ export interface StoredComponent extends ComponentValues {
 export interface StoredBatch extends BatchValues {
   readonly id: string;
   readonly rowVersion: number;
+  /** Bags that were set aside, in the order they were noted. */
+  readonly samples: readonly StoredSample[];
+  /** The bag in use. */
+  readonly openSampleId: string | null;
+  /** Days the bag in use was frozen: they do not count as rest. */
+  readonly frozen: readonly FrozenSpell[];
 }
 export interface StoredRelease extends ReleaseValues {
   readonly id: string;
   readonly rowVersion: number;
   readonly createdAt: string;
+  /** Its own rest span; the school's where unsaid. */
+  readonly span: RestSpan | undefined;
   readonly components: readonly StoredComponent[];
   /** Newest roast first. */
   readonly batches: readonly StoredBatch[];
@@ -28,13 +39,15 @@ export const COMPONENT_TABLE = tableOf('component', COMPONENT);
 export const BATCH_TABLE = tableOf('batch', BATCH);
 
 const SELECT_RELEASE = `
-  SELECT id, row_version AS rowVersion, created_at AS createdAt, ${RELEASE_TABLE.selected()}
+  SELECT id, row_version AS rowVersion, created_at AS createdAt, rest_opens AS opens,
+    rest_best_from AS bestFrom, rest_best_to AS bestTo, rest_fades AS fades, ${RELEASE_TABLE.selected()}
   FROM release`;
 const SELECT_COMPONENTS = `
   SELECT release_id AS owner, id, ${COMPONENT_TABLE.selected()}
   FROM component WHERE release_id IN ${IDS} ORDER BY release_id, position`;
 const SELECT_BATCHES = `
-  SELECT release_id AS owner, id, row_version AS rowVersion, ${BATCH_TABLE.selected()}
+  SELECT release_id AS owner, id, row_version AS rowVersion, open_sample_id AS openSampleId,
+    ${BATCH_TABLE.selected()}
   FROM batch WHERE release_id IN ${IDS} AND removed_at IS NULL
   ORDER BY roast_date DESC, id DESC`;
 
@@ -42,9 +55,24 @@ function completeComponent(row: unknown): StoredComponent {
   return { id: (row as StoredComponent).id, ...COMPONENT_TABLE.read(row) };
 }
 
-function completeBatch(row: unknown): StoredBatch {
-  const { id, rowVersion } = row as StoredBatch;
-  return { id, rowVersion, ...BATCH_TABLE.read(row) };
+type BareBatch = Omit<StoredBatch, 'samples' | 'frozen'>;
+
+function completeBatch(row: unknown): BareBatch {
+  const { id, rowVersion, openSampleId } = row as StoredBatch;
+  return { id, rowVersion, openSampleId, ...BATCH_TABLE.read(row) };
+}
+
+function withSamples(batch: BareBatch, samples: readonly StoredSample[]): StoredBatch {
+  const open = samples.find(({ id }) => id === batch.openSampleId);
+  return { ...batch, samples, frozen: spellsOf(open) };
+}
+
+/** Four days or none, as the table keeps them. */
+function spanFrom(row: unknown): RestSpan | undefined {
+  const { opens, bestFrom, bestTo, fades } = row as { [K in keyof RestSpan]: number | null };
+  return opens === null || bestFrom === null || bestTo === null || fades === null
+    ? undefined
+    : { opens, bestFrom, bestTo, fades };
 }
 
 /** Releases with what belongs to them, in the order of their rows. */
@@ -52,6 +80,10 @@ function complete(db: Db, rows: readonly unknown[]): StoredRelease[] {
   const ids = rows.map((row) => (row as StoredRelease).id);
   const componentsOf = groupedByOwner(db, SELECT_COMPONENTS, ids, completeComponent);
   const batchesOf = groupedByOwner(db, SELECT_BATCHES, ids, completeBatch);
+  const samplesOf = samplesOfBatches(
+    db,
+    ids.flatMap((id) => batchesOf(id).map((batch) => batch.id)),
+  );
   return rows.map((row) => {
     const { id, rowVersion, createdAt } = row as StoredRelease;
     return {
@@ -59,8 +91,9 @@ function complete(db: Db, rows: readonly unknown[]): StoredRelease[] {
       rowVersion,
       createdAt,
       ...RELEASE_TABLE.read(row),
+      span: spanFrom(row),
       components: componentsOf(id),
-      batches: batchesOf(id),
+      batches: batchesOf(id).map((batch) => withSamples(batch, samplesOf(batch.id))),
     };
   });
 }
@@ -86,6 +119,15 @@ export function listReleases(db: Db): StoredRelease[] {
 /** A release that was not taken away. */
 export function findRelease(db: Db, id: string): StoredRelease | null {
   return findReleases(db, [id])[0] ?? null;
+}
+
+/** The release of a batch that was not taken away. */
+export function releaseOfBatch(db: Db, batchId: string): string | null {
+  const row = prepared(
+    db,
+    'SELECT release_id AS releaseId FROM batch WHERE id = ? AND removed_at IS NULL',
+  ).get(batchId) as { releaseId: string } | undefined;
+  return row?.releaseId ?? null;
 }
 
 /** The release of a name, matched without case; the newest where two share it. */

@@ -2,6 +2,7 @@
 import { z } from 'zod';
 import { SHOT, type ShotEntered, type ShotValues } from '@/core/entity/shot';
 import type { Drink } from '@/core/vocabulary';
+import { spellsOf } from '@/core/rest/bags';
 import { batchRestDays } from '@/core/rest/batchRest';
 import { prepared, type Db } from './database';
 import { groupedByOwner, IDS } from './many';
@@ -17,7 +18,9 @@ export interface StoredShot extends ShotValues {
   readonly drink: Drink;
   readonly pulledAt: string;
   readonly pulledBy: string;
-  /** Of the batch on the day it was pulled. */
+  /** The bag it was pulled from; null where none was noted. */
+  readonly sampleId: string | null;
+  /** Of the batch on the day it was pulled, less the days its bag was frozen. */
   readonly restDays: number;
   /** Pulled for a blind flight: to its figures, which may not be the recipe's. */
   readonly isOfFlight: boolean;
@@ -28,7 +31,9 @@ export const SHOT_TABLE = tableOf('shot', SHOT);
 /** Columns of a shot `s` by a person `p`; with the roast date of its batch it is complete. */
 export const SHOT_COLUMNS = `
   s.id, s.row_version AS rowVersion, s.recipe_draft_id AS draftId, s.pulled_at AS pulledAt, p.name AS pulledBy,
-  EXISTS (SELECT 1 FROM flight_cup c WHERE c.shot_id = s.id) AS isOfFlight,
+  EXISTS (SELECT 1 FROM flight_cup c WHERE c.shot_id = s.id) AS isOfFlight, s.sample_id AS sampleId,
+  (SELECT x.frozen_on FROM sample x WHERE x.id = s.sample_id) AS frozenOn,
+  (SELECT x.thawed_on FROM sample x WHERE x.id = s.sample_id) AS thawedOn,
   ${SHOT_TABLE.selected('s')}`;
 
 const SELECT_SHOT = `
@@ -37,9 +42,17 @@ const SELECT_SHOT = `
   JOIN dial_in d ON d.id = r.dial_in_id JOIN batch b ON b.id = d.batch_id
   JOIN person p ON p.id = s.pulled_by`;
 
+interface Bagged {
+  readonly roastDate: string;
+  readonly frozenOn: string | null;
+  readonly thawedOn: string | null;
+}
+
 export function completeShot(row: unknown): StoredShot {
-  const { id, rowVersion, draftId, drink, pulledAt, pulledBy, isOfFlight, roastDate } =
-    row as StoredShot & { roastDate: string };
+  const { id, rowVersion, draftId, drink, pulledAt, pulledBy, isOfFlight, ...rest } =
+    row as StoredShot & Bagged;
+  const { sampleId, roastDate, frozenOn, thawedOn } = rest;
+  const frozen = spellsOf({ frozenOn: frozenOn ?? undefined, thawedOn: thawedOn ?? undefined });
   return Object.assign(SHOT_TABLE.read(row), {
     id,
     rowVersion,
@@ -47,7 +60,8 @@ export function completeShot(row: unknown): StoredShot {
     drink,
     pulledAt,
     pulledBy,
-    restDays: batchRestDays({ roastDate }, dayOf(pulledAt)),
+    sampleId,
+    restDays: batchRestDays({ roastDate, frozen }, dayOf(pulledAt)),
     isOfFlight: Boolean(isOfFlight),
   });
 }
@@ -71,19 +85,21 @@ export interface ShotFields extends ShotEntered {
   readonly draftId: string;
   /** Now when absent. */
   readonly pulledAt?: string | undefined;
+  readonly sampleId?: string | null | undefined;
 }
 
 export function insertShot(db: Db, id: string, fields: ShotFields, personId: string): void {
   prepared(
     db,
-    `INSERT INTO shot (id, recipe_draft_id, pulled_at, pulled_by, ${SHOT_TABLE.columns})
-     VALUES (@id, @draftId, @pulledAt, @personId, ${SHOT_TABLE.parameters})`,
+    `INSERT INTO shot (id, recipe_draft_id, pulled_at, pulled_by, sample_id, ${SHOT_TABLE.columns})
+     VALUES (@id, @draftId, @pulledAt, @personId, @sampleId, ${SHOT_TABLE.parameters})`,
   ).run({
     ...SHOT_TABLE.write(fields),
     id,
     personId,
     draftId: fields.draftId,
     pulledAt: fields.pulledAt ?? now(),
+    sampleId: fields.sampleId ?? null,
   });
 }
 

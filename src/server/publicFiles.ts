@@ -6,7 +6,13 @@
 import { existsSync, readFileSync } from 'node:fs';
 import type { IncomingMessage, ServerResponse } from 'node:http';
 import { join } from 'node:path';
+import { createHash, timingSafeEqual } from 'node:crypto';
 import { z } from 'zod';
+import { findCalendarSecret } from '@/data/calendar';
+import { findHouse } from '@/data/house';
+import { today } from '@/data/today';
+import { calendarOf } from '@/formats/calendar';
+import { readCalendar } from '@/views/calendar';
 import { publicAddress } from '@/data/address';
 import type { Db } from '@/data/database';
 import { MOST_COFFEES } from '@/formats/paper/cafeSheet';
@@ -32,6 +38,7 @@ interface Answer {
   readonly policy?: string;
   readonly disposition?: string;
   readonly maxAgeS?: number;
+  readonly isPrivate?: boolean;
 }
 
 interface Paper {
@@ -81,8 +88,9 @@ const ADDRESSES: readonly (readonly [RegExp, Give])[] = [
   [/^\/fonts\/(noto-[\w-]+\.woff2)$/, (_db, [name]) => fontFile(name!)],
   [/^\/card\/([\w-]+\.js)$/, (_db, [name]) => cardScript(name!)],
   [/^\/feed\.xml$/, (db) => giveFeed(db)],
+  [/^\/calendar\/([\w-]+)\.ics$/, (db, [secret]) => giveCalendar(db, secret!)],
   [/^\/sw\.js$/, () => serviceWorker()],
-  [/^\/(?:p|schema|fonts|card)\/.*$/, () => asPage(404, nothingPage())],
+  [/^\/(?:p|schema|fonts|card|calendar)\/.*$/, () => asPage(404, nothingPage())],
 ];
 
 /** Answers a request for something public; false where it asks for something else. */
@@ -111,9 +119,10 @@ export async function givePublic(
 
 function send(request: IncomingMessage, response: ServerResponse, answer: Answer): void {
   const { status = 200, type, body, etag, policy, disposition, maxAgeS = FRESH_S } = answer;
+  const isKeptNowhere = status === 404 || status === 405 || answer.isPrivate === true;
   response.setHeader(
     'cache-control',
-    status === 404 || status === 405
+    isKeptNowhere
       ? 'no-store'
       : `public, max-age=${maxAgeS}${status === 410 ? '' : ', must-revalidate'}`,
   );
@@ -239,6 +248,25 @@ function ofEarlier(db: Db, token: string, number: number, give: GiveVersion) {
   if (version.withdrawnAt !== null)
     return asPage(410, withdrawnPage(readDocument(version.document), version));
   return give(db, version, token);
+}
+
+/** Of the whole house, for whoever has its address: never kept by what stands in front. */
+function giveCalendar(db: Db, secret: string): Answer | null {
+  const known = findCalendarSecret(db);
+  const house = findHouse(db);
+  if (known === null || !house || !isSame(known, secret)) return null;
+  const events = readCalendar(db, house, today());
+  return {
+    type: 'text/calendar; charset=utf-8',
+    body: calendarOf(`Checks of ${house.name}`, events, Math.floor(Date.now() / 60_000)),
+    isPrivate: true,
+  };
+}
+
+/** Compared in one time, however much of it is right. */
+function isSame(known: string, given: string): boolean {
+  const [a, b] = [known, given].map((text) => createHash('sha256').update(text).digest());
+  return timingSafeEqual(a!, b!);
 }
 
 /** The scripts of a card's helpers, built beside the server; a card does without them. */

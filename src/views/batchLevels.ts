@@ -27,7 +27,7 @@ import {
   type Estimate,
   type HouseAgeing,
 } from '@/core/rest/houseAgeing';
-import { restSpan } from '@/core/rest/rest';
+import { spanOf } from '@/core/rest/rest';
 import type { Db } from '@/data/database';
 import {
   findDraftsOf,
@@ -104,7 +104,11 @@ function readBatches(db: Db, house: House, dialIns: readonly StoredDialIn[]): Re
     const pulled = shotsOf(id).filter(({ isSimulated }) => !isSimulated);
     if (!batch || !setup || !draft || pulled.length === 0) return [];
     const roast = readRoast(batch, house.roastMap);
-    const opensOn = restSpan(roast.level ?? 0, house.restSchool).opens;
+    const opensOn = spanOf({
+      roastLevel: roast.level ?? 0,
+      school: house.restSchool,
+      span: releases.get(releaseId)?.span,
+    }).opens;
     const onToday = pulled.flatMap((shot) =>
       onTodaysDial(advisedShot(shot, []), shot.pulledAt, eras(erasOf, setup.grinder)).map(
         (advised) => ({ advised, draftId: shot.draftId }),

@@ -15,7 +15,7 @@ import {
 } from '@/core/grinder/memory';
 import { seekingRetention, type RetentionHint } from '@/core/grinder/retentionHint';
 import { taughtBy, type Taught } from '@/core/grinder/taught';
-import { restSpan } from '@/core/rest/rest';
+import { spanOf } from '@/core/rest/rest';
 import { runThrough } from '@/core/runThrough';
 import { completeDraft, type StoredDraft } from '@/data/dialIns';
 import { prepared, type Db } from '@/data/database';
@@ -190,7 +190,11 @@ function gather(db: Db, house: House, grinder: StoredGrinder, style: StoredDraft
     const basket = setups.get(draft.setupId)?.basket;
     if (!release || !batch || !basket) return [];
     const roast = readRoast(batch, house.roastMap);
-    const opensOn = restSpan(roast.level ?? 0, house.restSchool).opens;
+    const opensOn = spanOf({
+      roastLevel: roast.level ?? 0,
+      school: house.restSchool,
+      span: release.span,
+    }).opens;
     const shots = shotsOf(draft.dialInId)
       .filter(({ isSimulated }) => !isSimulated)
       .flatMap((shot) => onTodaysDial(advisedShot(shot, []), shot.pulledAt, eras));

@@ -9,7 +9,7 @@ import { runThrough } from '@/core/runThrough';
 import { purgeOf } from '@/core/advice/judge';
 import { shotsToProven } from '@/core/advice/provenAt';
 import { readRoast } from '@/core/coffee/roast';
-import { restSpan } from '@/core/rest/rest';
+import { spanOf } from '@/core/rest/rest';
 import type { BrewStyle, Process } from '@/core/vocabulary';
 import { benchMinutes } from '@/core/patterns/benchMinutes';
 import { groupBy } from '@/core/patterns/groupBy';
@@ -186,7 +186,11 @@ function readDialIn(
   const shotOf = new Map(stored.map((shot) => [shot.id, shot]));
   const roast = readRoast(batch, house.roastMap);
   const about = aboutOf(release, { batch, style, setupId, roastLevel: roast.level });
-  const opensOn = restSpan(roast.level ?? 0, house.restSchool).opens;
+  const opensOn = spanOf({
+    roastLevel: roast.level ?? 0,
+    school: house.restSchool,
+    span: release.span,
+  }).opens;
   const first = drafts.get(stored[0]!.draftId)!;
   const carry = carryOf(db, house, {
     release,

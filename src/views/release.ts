@@ -9,7 +9,7 @@ import type { NextInput } from '@/core/advice/types';
 import { purgeOf } from '@/core/advice/judge';
 import type { ReleaseFacts } from '@/core/coffee/features';
 import { readRoast } from '@/core/coffee/roast';
-import { restOn, restSpan } from '@/core/rest/rest';
+import { restOn, spanOf } from '@/core/rest/rest';
 import { daysBetween } from '@/core/rest/day';
 import { METRIC, type Units } from '@/core/units';
 import { groupBy } from '@/core/patterns/groupBy';
@@ -58,27 +58,33 @@ export interface ReleaseView {
 /** A batch with its roast by the house's words and its rest by the house's school. */
 function readBatch(
   house: House,
+  release: StoredRelease,
   batch: StoredBatch,
   { today, marks, spent }: { today: string; marks: readonly BatchMark[]; spent: readonly Spent[] },
 ): BatchView {
   const roast = readRoast(batch, house.roastMap);
-  const roastLevel = roast.level ?? 0;
+  const spanAsked = { roastLevel: roast.level ?? 0, school: house.restSchool, span: release.span };
   const spentG = spent.reduce((sum, shot) => sum + shot.doseG + purgeOf(shot, shot.retentionG), 0);
   return {
     ...batch,
     roast,
     rest: restOn({
       roastDate: batch.roastDate,
-      roastLevel,
-      school: house.restSchool,
-      frozen: [],
+      ...spanAsked,
+      frozen: batch.frozen,
       // A clock set back must not close the page of a batch roasted "tomorrow".
       on: daysBetween(batch.roastDate, today) < 0 ? batch.roastDate : today,
     }),
-    span: restSpan(roastLevel, house.restSchool),
+    span: spanOf(spanAsked),
     marks,
-    leftG: batch.sampleG === undefined ? null : batch.sampleG - spentG,
+    leftG: setAsideG(batch) === null ? null : setAsideG(batch)! - spentG,
   };
+}
+
+/** Grams set aside of a batch: as was said, else what its bags hold; null where nothing was noted. */
+function setAsideG({ sampleG, samples }: StoredBatch): number | null {
+  if (sampleG !== undefined) return sampleG;
+  return samples.length === 0 ? null : samples.reduce((sum, { bagG }) => sum + bagG, 0);
 }
 
 export interface Reader {
@@ -116,7 +122,11 @@ export function* releasesInSteps(
   for (const [i, release] of releases.entries()) {
     if (i % JUDGED_AT_ONCE === 0) yield;
     const batches = release.batches.map((batch) =>
-      readBatch(house, batch, { today, marks: marksOf(batch.id), spent: spentOf(batch.id) }),
+      readBatch(house, release, batch, {
+        today,
+        marks: marksOf(batch.id),
+        spent: spentOf(batch.id),
+      }),
     );
     const draft = draftOf.get(release.id);
     const batch = batches.find(({ id }) => id === draft?.batchId) ?? batches[0];

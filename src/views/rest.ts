@@ -2,7 +2,8 @@
 import { Z_80 } from '@/core/grinder/dial';
 import { groupBy } from '@/core/patterns/groupBy';
 import { meanOf } from '@/core/patterns/summary';
-import { plannedChecks, type PlannedCheck } from '@/core/rest/checkPlan';
+import { bagsFor, isFrozenOn } from '@/core/rest/bags';
+import { plannedChecks, type CheckKind, type PlannedCheck } from '@/core/rest/checkPlan';
 import { checkRoom, type CheckRoom } from '@/core/rest/checkRoom';
 import { daysBetween } from '@/core/rest/day';
 import { ageChange, levelOn, stepsFiner } from '@/core/rest/houseAgeing';
@@ -12,6 +13,7 @@ import type { Db } from '@/data/database';
 import { listDialIns } from '@/data/dialIns';
 import type { House } from '@/data/house';
 import { kept } from '@/data/kept';
+import type { StoredSample } from '@/data/samples';
 import { shotsOfDialIns } from '@/data/shots';
 import { tastingsOfDialIns } from '@/data/tastings';
 import { ageingOf } from './batchLevels';
@@ -50,11 +52,20 @@ export interface RestView {
     readonly shots: number;
   })[];
   readonly room: CheckRoom & { readonly gramsEach: number; readonly leftG: number | null };
+  readonly bags: readonly BagView[];
   readonly tasted: {
     readonly days: readonly TastedDay[];
     readonly best: BestDays;
     readonly batches: number;
   };
+}
+
+export interface BagView extends StoredSample {
+  readonly leftG: number;
+  readonly isOpen: boolean;
+  readonly isFrozen: boolean;
+  /** Checks it is held back for. */
+  readonly keptFor: readonly CheckKind[];
 }
 
 /** `ahead` has coffee, `short` has none. */
@@ -124,7 +135,7 @@ function ageingView(db: Db, house: House, view: ReleaseView, bench: Bench): Agei
 function plannedFor(
   house: House,
   { batch, bench, today }: ReleaseView,
-): Pick<RestView, 'checks' | 'room'> {
+): Pick<RestView, 'checks' | 'room' | 'bags'> {
   const closed = { weekdays: house.closedWeekdays, dates: house.closedDates };
   const planned = plannedChecks(batch.rest, closed);
   const isPast = ({ day }: PlannedCheck) => daysBetween(day, today) > 0;
@@ -138,7 +149,15 @@ function plannedFor(
     if (isPast(check)) return 'missed';
     return room.dropped.includes(check) ? 'short' : 'ahead';
   };
+  const bags = batch.samples.map((bag) => ({ ...bag, leftG: Math.max(0, bag.bagG - bag.spentG) }));
+  const keptIn = bagsFor(room.kept, bags, { gramsEach, today });
   return {
+    bags: bags.map((bag) => ({
+      ...bag,
+      isOpen: bag.id === batch.openSampleId,
+      isFrozen: isFrozenOn(bag, today),
+      keptFor: room.kept.filter(({ day }) => keptIn.get(day) === bag.id).map(({ kind }) => kind),
+    })),
     checks: planned.map((check) => ({
       ...check,
       state: stateOf(check),

@@ -128,6 +128,7 @@ export function readStart(
     setup,
     setupId: setup?.id,
     restSchool: house.restSchool,
+    span: view.release.span,
     clock: house.clock,
     units,
   };

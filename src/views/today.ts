@@ -53,7 +53,7 @@ function keptAs({ today, units = METRIC }: Asked): KeptOptions {
   return { name: 'today', restsOn: RESTS_ON, key: `${today} ${units.volume} ${units.temperature}` };
 }
 
-const RESTS_ON = [
+export const RESTS_ON = [
   'house',
   'equipment',
   'release',
@@ -122,7 +122,7 @@ function settingOf({ draft, shots, setup, advice }: Bench): OpenSetting {
 }
 
 /** No school lets any batch be used for longer, with the days it stays on the page after it faded. */
-const LONGEST_USE_DAYS =
+export const LONGEST_USE_DAYS =
   Math.ceil(
     Math.max(...REST_SCHOOLS.map((school) => restSpan(LIMITS.roastLevel.min, school).fades)),
   ) + DAYS_AFTER_FADING;

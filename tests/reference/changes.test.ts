@@ -10,6 +10,7 @@ import { findHouse } from '@/data/house';
 import { listMessages, listRemarks } from '@/data/messages';
 import { findAddress } from '@/data/publications';
 import { kept } from '@/data/kept';
+import { findRelease } from '@/data/releases';
 import { listParts } from '@/data/equipment';
 import {
   BATCH,
@@ -41,6 +42,7 @@ const TOPIC_OF: Readonly<Record<string, Topic>> = {
   release: 'release',
   component: 'release',
   batch: 'batch',
+  sample: 'batch',
   dial_in: 'recipe',
   recipe_draft: 'recipe',
   bench: 'recipe',
@@ -195,6 +197,12 @@ it('every command raises the epochs of all it changed', () => {
   honest('revealFlight', { flightId });
   honest('decideFlight', { flightId, chosenArm: 0, decision: 'for a test' });
   honest('takeAway', { what: 'flight', id: flightId });
+  const { sampleId } = honest('saveSample', { batchId, sample: { label: 'A', bagG: 250 } });
+  honest('openSample', { batchId, sampleId });
+  honest('takeAway', { what: 'sample', id: sampleId });
+  const own = { opens: 5, bestFrom: 8, bestTo: 21, fades: 30 };
+  honest('saveSpan', { releaseId, rowVersion: findRelease(db, releaseId)!.rowVersion, span: own });
+  honest('renewCalendar', {});
   honest('planPublication', { releaseId, draftId, ...WORDS, onDay: '2026-05-30' });
   honest('cancelPlanned', { releaseId });
   honest('publish', { releaseId, draftId, ...WORDS });

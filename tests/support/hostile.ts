@@ -70,6 +70,7 @@ export function sizes(db: Db): string {
     'invitation',
     'machine',
     'gate_pass',
+    'sample',
     'reader_remark',
     'outbox_message',
     'printed_paper',
@@ -250,6 +251,25 @@ export function validInputs(
       { releaseId, draftId, ...WORDS, whatChanged: 'words', ...CARD, onDay: '2026-06-20' },
     ],
     ['cancelPlanned', { releaseId }],
+    [
+      'saveSample',
+      {
+        batchId: `${releaseId}-1`,
+        sample: {
+          label: 'A',
+          bagG: 250,
+          place: 'shelf',
+          frozenOn: '2026-05-10',
+          thawedOn: '2026-05-12',
+        },
+      },
+    ],
+    ['openSample', { batchId: `${releaseId}-1`, sampleId: null }],
+    [
+      'saveSpan',
+      { releaseId, rowVersion: 1, span: { opens: 5, bestFrom: 8, bestTo: 21, fades: 30 } },
+    ],
+    ['renewCalendar', {}],
     ['notePrinted', { releaseId, paper: 'bag', copies: 40 }],
     ['leaveRemark', { token: 'a-token', version: 1, language: 'de', words: 'Sehr gut.' }],
     ['settleRemark', { remarkId: 'a-remark' }],

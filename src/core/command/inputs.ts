@@ -12,7 +12,7 @@ import type { RELEASE } from '../entity/release';
 import type { SHOT } from '../entity/shot';
 import type { TRIAL } from '../entity/trial';
 import type { Trace } from '../trace/schema';
-import { MESSAGE_CHANGES, type MessageCommands } from './messageInputs';
+import { LATER_CHANGES, type LaterCommands } from './laterInputs';
 import type { SentCard } from './sentCard';
 import type { Topic } from './topics';
 
@@ -71,7 +71,7 @@ interface Nothing {
 }
 
 /** What a command asks for and answers, by its kind. */
-export interface Commands extends MessageCommands {
+export interface Commands extends LaterCommands {
   setUpHouse: {
     asks: NewPerson & { readonly houseName: string; readonly code: string };
     answers: Nothing;
@@ -391,5 +391,5 @@ export const CHANGES: { readonly [K in CommandKind]: readonly Topic[] } = {
   importRecipes: ['recipe'],
   importShots: ['shot', 'decidedShot'],
   importTastings: ['tasting'],
-  ...MESSAGE_CHANGES,
+  ...LATER_CHANGES,
 };

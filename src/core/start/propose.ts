@@ -8,7 +8,7 @@ import { USUAL_FIRST_DRIP_S } from '../extraction/clock';
 import { REFERENCE_BASKET, referenceStretch } from '../fits/basketLaw';
 import { Z_80 } from '../grinder/dial';
 import { dot } from '../linear';
-import { restSpan } from '../rest/rest';
+import { spanOf, type RestSpan } from '../rest/rest';
 import type { Recipe } from '../schema/recipe';
 import type { Setup } from '../schema/setup';
 import { METRIC, temperatureWords, type Units } from '../units';
@@ -47,6 +47,8 @@ export interface Question {
   /** Which of the house's setups that is. */
   readonly setupId?: string | undefined;
   readonly restSchool?: RestSchool | undefined;
+  /** The release's own rest span, in place of the school's. */
+  readonly span?: RestSpan | undefined;
   /** The clock the window is written on; the pump's when absent. */
   readonly clock?: Clock | undefined;
   /** Units the words are said in; grams and °C when absent. */
@@ -307,12 +309,16 @@ function bounded(
 /** Rounded to what a bench can set: .1 g of dose, .5 g of yield, .5 °C, whole seconds. */
 function recipeFrom(
   values: { ratio: number; temperatureC: number; timeS: number; doseG: number },
-  { style, release, restSchool = 'byRoast', clock = 'pump' }: Question,
+  { style, release, restSchool = 'byRoast', span: ownSpan, clock = 'pump' }: Question,
 ): Recipe {
   const doseG = roundTo(values.doseG, 0.1);
   const yieldG = roundTo(doseG * values.ratio, 0.5);
   const dripS = clock === 'firstDrip' ? USUAL_FIRST_DRIP_S : 0;
-  const span = restSpan(featuresOf(release).roastLevel ?? 0, restSchool);
+  const span = spanOf({
+    roastLevel: featuresOf(release).roastLevel ?? 0,
+    school: restSchool,
+    span: ownSpan,
+  });
   return {
     doseG,
     yieldG,

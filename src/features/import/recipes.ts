@@ -1,7 +1,7 @@
 /** Taking in recipes of the house's own records: they teach the model, and stand on the bench. */
 import { middleSetting } from '@/core/grinder/dial';
 import { dialRangeWords, dialWords } from '@/core/grinder/notation';
-import { restSpan } from '@/core/rest/rest';
+import { spanOf } from '@/core/rest/rest';
 import { readRoast } from '@/core/coffee/roast';
 import { STYLE_PROGRAMMES } from '@/core/vocabulary';
 import { personOf } from '@/data/command';
@@ -94,8 +94,12 @@ function isSameRecipe({ recipe }: StoredDraft, entry: RecipeRow): boolean {
   );
 }
 
-function draftOf({ batch, setup }: Place, entry: RecipeRow, house: House): DraftFields {
-  const span = restSpan(readRoast(batch, house.roastMap).level ?? 0, house.restSchool);
+function draftOf({ release, batch, setup }: Place, entry: RecipeRow, house: House): DraftFields {
+  const span = spanOf({
+    roastLevel: readRoast(batch, house.roastMap).level ?? 0,
+    school: house.restSchool,
+    span: release.span,
+  });
   return {
     temperatureSchool: house.temperatureSchool,
     recipe: {

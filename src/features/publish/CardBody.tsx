@@ -1,6 +1,6 @@
 'use client';
 
-import { Fragment } from 'react';
+import { Fragment, type ReactNode } from 'react';
 import styled from 'styled-components';
 import { dayIn, LOCALES, type Language } from '@/core/language/language';
 import { wordsIn } from '@/core/language/words';
@@ -70,6 +70,7 @@ const Masses = styled.div`
   }
 
   [data-long='true'] dd {
+    font-stretch: 96%;
     font-size: 19px;
     line-height: 1.5;
   }
@@ -79,6 +80,10 @@ const Masses = styled.div`
 
     dd {
       font-size: 20px;
+    }
+
+    [data-long='true'] dd {
+      font-size: 17px;
     }
   }
 `;
@@ -152,9 +157,11 @@ interface CardBodyProps {
   readonly body: RecipeBody;
   readonly language?: Language;
   readonly isPreview?: boolean;
+  /** Stands under the figures: what a page can do for whoever brews from them. */
+  readonly children?: ReactNode;
 }
 
-export function CardBody({ body, language = 'en', isPreview = false }: CardBodyProps) {
+export function CardBody({ body, language = 'en', isPreview = false, children }: CardBodyProps) {
   const lines = cardLines(body, language);
   const words = wordsIn(language);
   const { labels } = words;
@@ -181,6 +188,7 @@ export function CardBody({ body, language = 'en', isPreview = false }: CardBodyP
       </Masses>
       <Phases {...part} />
       <Milk {...part} />
+      {children}
       <Facts>
         {CARD_FACTS.filter((name) => lines[name] !== '').map((name) => (
           <Fragment key={name}>

@@ -77,13 +77,14 @@ export function PublicCard({ document, basePath, language }: PublicCardProps) {
           </a>
         ))}
       </Tongues>
-      <CardBody body={body} language={language} />
-      <Helpers
-        language={language}
-        documentPath={`${basePath}/recipe.json`}
-        version={body.version}
-        doseG={body.recipe.doseG}
-      />
+      <CardBody body={body} language={language}>
+        <Helpers
+          language={language}
+          documentPath={`${basePath}/recipe.json`}
+          version={body.version}
+          doseG={body.recipe.doseG}
+        />
+      </CardBody>
       <Below>
         <a href={`${basePath}/${language}/card.pdf`}>{words.paper}</a>{' '}
         <a href={`${basePath}/recipe.json`} download>

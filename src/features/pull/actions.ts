@@ -57,7 +57,7 @@ export const logShot = defineCommand({
     const pulledAt = momentSaid('shot', 'pulledAt', input.pulledAt);
     const grinder = findSetup(db, draft.setupId)!.grinder;
     const shot = { ...input, ...weighed(input, db) };
-    insertShot(db, id, { ...shot, pulledAt }, personOf(context).id);
+    insertShot(db, id, { ...shot, pulledAt, sampleId: batch.openSampleId }, personOf(context).id);
     if (trace) insertTrace(db, id, trace);
     return {
       releaseId: draft.releaseId,

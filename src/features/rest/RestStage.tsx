@@ -7,12 +7,18 @@ import { dayWords } from '@/core/dayWords';
 import { figure } from '@/core/figure';
 import { dialWords, type Notation } from '@/core/grinder/notation';
 import { CHECK_LABELS } from '@/core/rest/checkPlan';
+import type { RestSpan } from '@/core/rest/rest';
 import type { Learnt } from '@/core/rest/likingByRest';
 import { InView, CHART_HEIGHT_PX } from '@/ui/charts/InView';
 import { useUnits } from '@/ui/person';
 import { Notice, SectionTitle, Small, StageTitle, Table, TableHead, TableScroll } from '@/ui/type';
 import { Unfold } from '@/ui/Unfold';
+import type { BatchesBeside } from '@/views/batchesBeside';
 import type { AgeingView, CheckState, RestView } from '@/views/rest';
+import { Bags } from './Bags';
+import { Beside } from './Beside';
+import { CalendarAddress } from './CalendarAddress';
+import { SpanForm } from './SpanForm';
 import { likelyWords, stepWords, todayWords } from './todayWords';
 
 const AgeingChart = dynamic(() => import('./AgeingChart').then((all) => all.AgeingChart), {
@@ -36,10 +42,18 @@ export interface RestStageProps {
   readonly rest: RestView;
   /** How the grinder on the bench writes its dial. */
   readonly notation: Notation;
+  readonly batchId: string;
+  readonly rowVersion: number;
+  readonly span: RestSpan;
+  readonly isOwnSpan: boolean;
+  readonly calendarAddress: string | null;
+  /** Null before there is a recipe on the bench. */
+  readonly beside: BatchesBeside | null;
 }
 
 /** When is it true? How this batch ages, when it is checked, and when it tastes best. */
-export function RestStage({ releaseId, roastDate, rest, notation }: RestStageProps) {
+export function RestStage(props: RestStageProps) {
+  const { releaseId, roastDate, rest, notation, batchId, beside } = props;
   return (
     <Stack>
       <StageTitle>When is it true?</StageTitle>
@@ -51,9 +65,19 @@ export function RestStage({ releaseId, roastDate, rest, notation }: RestStagePro
           <Link href={`/releases/${releaseId}/pull`}>Pull one</Link>.
         </p>
       )}
+      <SpanForm
+        releaseId={releaseId}
+        rowVersion={props.rowVersion}
+        span={props.span}
+        isOwn={props.isOwnSpan}
+        key={props.rowVersion}
+      />
       <Checks rest={rest} roastDate={roastDate} />
+      <Bags batchId={batchId} bags={rest.bags} />
       {rest.ageing && <Phases ageing={rest.ageing} />}
+      {beside && <Beside beside={beside} notation={notation} />}
       <Tasted tasted={rest.tasted} />
+      <CalendarAddress address={props.calendarAddress} />
     </Stack>
   );
 }

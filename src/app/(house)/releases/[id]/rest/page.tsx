@@ -1,6 +1,9 @@
+import { publicAddress } from '@/data/address';
+import { findCalendarSecret } from '@/data/calendar';
 import { database } from '@/data/database';
 import { loadHouse, loadRelease } from '@/features/frame/load';
 import { RestStage } from '@/features/rest/RestStage';
+import { readBatchesBeside } from '@/views/batchesBeside';
 import { prepareModel } from '@/views/houseModel';
 import { readRest } from '@/views/rest';
 
@@ -11,11 +14,18 @@ export default async function RestPage({ params }: { params: Promise<{ id: strin
   const { house } = await loadHouse();
   const db = database();
   await prepareModel(db, house);
+  const secret = findCalendarSecret(db);
   const { grinder } = view.bench?.setup ?? {};
   return (
     <RestStage
       releaseId={view.release.id}
       roastDate={view.batch.roastDate}
+      batchId={view.batch.id}
+      rowVersion={view.release.rowVersion}
+      span={view.batch.span}
+      isOwnSpan={view.release.span !== undefined}
+      calendarAddress={secret && `${publicAddress(db)}/calendar/${secret}.ics`}
+      beside={view.bench && readBatchesBeside(db, house, view, view.bench)}
       rest={readRest(db, house, view)}
       notation={grinder ? { notation: grinder.notation, divisions: grinder.divisions } : {}}
     />

@@ -1,4 +1,6 @@
-/** Commands about what leaves the house beside the recipe: remarks, messages, papers, planned cards. */
+/** Commands about a coffee's rest and about what leaves the house beside the recipe. */
+import type { Sent, TypedFigure } from '../entity/field';
+import type { SAMPLE } from '../entity/sample';
 import type { SentCard } from './sentCard';
 import type { Topic } from './topics';
 
@@ -6,7 +8,7 @@ interface Nothing {
   readonly [key: string]: never;
 }
 
-export interface MessageCommands {
+export interface LaterCommands {
   leaveRemark: {
     asks: {
       readonly token: string;
@@ -37,9 +39,34 @@ export interface MessageCommands {
   };
   planPublication: { asks: SentCard & { readonly onDay: string }; answers: Nothing };
   cancelPlanned: { asks: { readonly releaseId: string }; answers: Nothing };
+  saveSample: {
+    asks: {
+      readonly batchId: string;
+      readonly id?: string;
+      readonly rowVersion?: number;
+      readonly sample: Sent<typeof SAMPLE>;
+    };
+    answers: { readonly sampleId: string };
+  };
+  openSample: {
+    asks: { readonly batchId: string; readonly sampleId: string | null };
+    answers: Nothing;
+  };
+  saveSpan: {
+    asks: {
+      readonly releaseId: string;
+      readonly rowVersion: number;
+      /** The school's again where null. */
+      readonly span: Readonly<
+        Record<'opens' | 'bestFrom' | 'bestTo' | 'fades', TypedFigure>
+      > | null;
+    };
+    answers: Nothing;
+  };
+  renewCalendar: { asks: Nothing; answers: Nothing };
 }
 
-export const MESSAGE_CHANGES = {
+export const LATER_CHANGES = {
   leaveRemark: ['message'],
   settleRemark: ['message'],
   editMessage: ['message'],
@@ -47,4 +74,9 @@ export const MESSAGE_CHANGES = {
   notePrinted: ['publication'],
   planPublication: ['publication'],
   cancelPlanned: ['publication'],
-} as const satisfies Readonly<Record<keyof MessageCommands, readonly Topic[]>>;
+  // Rest days of a shot follow from its bag.
+  saveSample: ['batch', 'shot'],
+  openSample: ['batch'],
+  saveSpan: ['release'],
+  renewCalendar: ['house'],
+} as const satisfies Readonly<Record<keyof LaterCommands, readonly Topic[]>>;

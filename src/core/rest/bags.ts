@@ -1,0 +1,77 @@
+/** Bags of a batch: what rests, what is frozen, and which bag is kept for which check. House heuristic. */
+import { userFault } from '../errors';
+import type { PlannedCheck } from './checkPlan';
+import { daysBetween, type Day } from './day';
+import type { FrozenSpell } from './rest';
+
+export interface FrozenBag {
+  readonly frozenOn?: Day | undefined;
+  readonly thawedOn?: Day | undefined;
+}
+
+/** Days a bag was frozen, as rest counts them. */
+export function spellsOf(bag: FrozenBag | undefined): readonly FrozenSpell[] {
+  if (bag?.frozenOn === undefined) return [];
+  return [{ from: bag.frozenOn, to: bag.thawedOn }];
+}
+
+export const isFrozenOn = ({ frozenOn, thawedOn }: FrozenBag, on: Day): boolean =>
+  frozenOn !== undefined &&
+  daysBetween(frozenOn, on) >= 0 &&
+  (thawedOn === undefined || daysBetween(on, thawedOn) > 0);
+
+/**
+ * @throws UserFault for days that cannot be: frozen before the roast, thawed without or before being frozen, ahead.
+ */
+export function checkFrozen({ frozenOn, thawedOn }: FrozenBag, roastDate: Day, today: Day): void {
+  const fault = (field: string, message: string) => userFault('badInput', field, message);
+  if (thawedOn !== undefined && frozenOn === undefined)
+    throw fault('frozenOn', 'Thawed on is there, and frozen on is not. Enter both, or neither.');
+  if (frozenOn === undefined) return;
+  if (daysBetween(roastDate, frozenOn) < 0)
+    throw fault(
+      'frozenOn',
+      `Frozen on ${frozenOn} is before the roast of ${roastDate}. Correct it.`,
+    );
+  if (thawedOn !== undefined && daysBetween(frozenOn, thawedOn) < 0)
+    throw fault(
+      'thawedOn',
+      `Thawed on ${thawedOn} is before it was frozen on ${frozenOn}. Correct one of them.`,
+    );
+  for (const [field, day] of [
+    ['frozenOn', frozenOn],
+    ['thawedOn', thawedOn],
+  ] as const)
+    if (day !== undefined && daysBetween(today, day) > 0)
+      throw fault(field, `${day} lies ahead. Enter ${today} or an earlier day.`);
+}
+
+export interface KeptBag extends FrozenBag {
+  readonly id: string;
+  readonly leftG: number;
+}
+
+/**
+ * Which bag is held back for each check ahead: the smallest that is enough, each bag for as many checks as it holds.
+ * A frozen bag does not age, so it shows nothing of an old coffee and is kept for none.
+ * @returns the id of a bag by the day of its check; a check without one is missing.
+ */
+export function bagsFor(
+  checks: readonly PlannedCheck[],
+  bags: readonly KeptBag[],
+  { gramsEach, today }: { readonly gramsEach: number; readonly today: Day },
+): ReadonlyMap<Day, string> {
+  const left = new Map(
+    bags.filter((bag) => !isFrozenOn(bag, today)).map(({ id, leftG }) => [id, leftG]),
+  );
+  const kept = new Map<Day, string>();
+  for (const { day } of checks) {
+    const [smallest] = [...left]
+      .filter(([, grams]) => grams >= gramsEach)
+      .sort(([, a], [, b]) => a - b);
+    if (!smallest) continue;
+    kept.set(day, smallest[0]);
+    left.set(smallest[0], smallest[1] - gramsEach);
+  }
+  return kept;
+}

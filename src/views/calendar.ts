@@ -1,0 +1,49 @@
+/** Checks and planned cards of every release at hand, for the calendar. Server only. */
+import { CHECK_LABELS, plannedChecks } from '@/core/rest/checkPlan';
+import { addDays } from '@/core/rest/day';
+import { runThrough } from '@/core/runThrough';
+import { dayWords } from '@/core/dayWords';
+import type { Db } from '@/data/database';
+import type { House } from '@/data/house';
+import { kept } from '@/data/kept';
+import { findPlanned } from '@/data/printed';
+import { listAtHand } from '@/data/releases';
+import type { CalendarEvent } from '@/formats/calendar';
+import { gramsOfCheck } from './checks';
+import { releasesInSteps } from './release';
+import { LONGEST_USE_DAYS, RESTS_ON } from './today';
+
+/** Past checks stay so long. */
+const DAYS_BACK = 30;
+
+export function readCalendar(db: Db, house: House, today: string): readonly CalendarEvent[] {
+  return kept(db, { name: 'calendar', restsOn: RESTS_ON, key: today }, () => {
+    const closed = { weekdays: house.closedWeekdays, dates: house.closedDates };
+    const ids = listAtHand(db, addDays(today, -LONGEST_USE_DAYS));
+    const views = runThrough(releasesInSteps(db, house, ids, { today }));
+    const since = addDays(today, -DAYS_BACK);
+    return views.flatMap(({ release, batches, bench }): CalendarEvent[] => {
+      const grams = Math.round(gramsOfCheck(bench));
+      const checks = batches.flatMap((batch) =>
+        plannedChecks(batch.rest, closed).map(({ kind, day }) => ({
+          id: `check-${batch.id}-${kind}`,
+          day,
+          title: `${release.name}: check ${CHECK_LABELS[kind].toLowerCase()}`,
+          words: `Batch roasted ${dayWords(batch.roastDate)}. Two shots and a purge, about ${grams} g.`,
+        })),
+      );
+      const planned = findPlanned(db, release.id);
+      const card = planned
+        ? [
+            {
+              id: `card-${release.id}`,
+              day: planned.onDay,
+              title: `${release.name}: the card goes out`,
+              words: planned.heldBecause ?? 'As it was composed, if its recipe is still the same.',
+            },
+          ]
+        : [];
+      return [...checks, ...card].filter(({ day }) => day >= since);
+    });
+  });
+}
