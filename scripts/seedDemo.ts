@@ -18,6 +18,7 @@ import { BACK, CORNER, describeSetups, WINDOW } from './demo/setups';
 import { keepProgrammes, PADDLE_SOAK } from './demo/programmes';
 import { DemoPanel } from './demo/panel';
 import { pullSimulated } from './demo/simulated';
+import { hearReaders, openCalendar, printPapers, setBagsAside } from './demo/leaves';
 import { DemoWorker, type DemoChanges, type DialIn } from './demo/worker';
 
 const file = process.argv[2];
@@ -75,6 +76,8 @@ worker.run(
       closedWeekdays: [7],
       closedDates: [],
       publicAddress: '',
+      waterHardnessMgL: 90,
+      waterAlkalinityMgL: 45,
       tdsFromPct: 8,
       tdsToPct: 10,
       extractionFromPct: 19,
@@ -160,7 +163,7 @@ const PASSED = {
 };
 
 /** Publishes; gates that are not met are passed with a reason. */
-function publish(id: string, daysAgo: number, words: Record<string, string>): void {
+function publish(id: string, daysAgo: number, words: Record<string, unknown>): void {
   worker.goTo(daysAgo, 120);
   worker.publish(lead, id, { ...words, passed: PASSED });
 }
@@ -201,6 +204,11 @@ worker.run('withdraw', { releaseId: quay.id, why: 'The cask lot is sold out.' },
 
 // The house blend: dialled in again for each batch; the newest waits.
 const harbour = arrive(COFFEES.harbour);
+const BLEND_WORDS_GERMAN = {
+  right: 'Zartbitterschokolade und geröstete Mandel, dicht, kommt durch die Milch.',
+  short: 'Salzig und sauer: länger laufen lassen, dann feiner mahlen.',
+  long: 'Bitter, hohl: früher stoppen, dann gröber mahlen.',
+};
 const BLEND_WORDS = {
   right: 'Dark chocolate and toasted almond, thick, cuts through milk.',
   short: 'Salty and sour: let it run longer, then grind finer.',
@@ -228,7 +236,13 @@ dialIn(COFFEES.harbour, harbour, {
   startDial: 14,
   changes: { yieldG: 34, why: 'House habit' },
 });
-publish(harbour.id, 5, { ...BLEND_WORDS, whatChanged: 'New batch, half a step finer.' });
+const outside = { db, worker, lead, bench };
+printPapers(outside, harbour.id);
+publish(harbour.id, 5, {
+  ...BLEND_WORDS,
+  whatChanged: 'New batch, half a step finer.',
+  otherWords: { de: BLEND_WORDS_GERMAN },
+});
 roastAgain(COFFEES.harbour, harbour);
 
 // Published twice: a longer cup in the second version, and a newer batch.
@@ -255,6 +269,7 @@ publish(veredas.id, 6, {
   whatChanged: 'A longer cup: the apple comes clearer and the sharp edge goes.',
 });
 worker.check(veredasNow, people, 2, COFFEES.veredas.release.promisedNotes);
+setBagsAside(outside, veredas.id);
 
 const veredasLonger = dialIn(COFFEES.veredas, veredas, {
   daysAgo: 1,
@@ -374,6 +389,10 @@ LUME_SHOTS.forEach((shot, i) => {
 arrive(COFFEES.embun);
 arrive(COFFEES.dembi);
 arrive(COFFEES.mirador);
+
+worker.goTo(0, 5);
+hearReaders(outside, [harbour.id, veredas.id]);
+openCalendar(outside);
 
 // What the cups taught, as the server works it out after each of them.
 await renewTasteSites(db, findHouse(db)!);

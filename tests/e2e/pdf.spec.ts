@@ -1,7 +1,9 @@
 /** The card on paper: one page, its own font, and word for word the published recipe. */
 import { expect, test } from '@playwright/test';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { bagCardPdf } from '@/formats/paper/bagCard';
 import { cardPdf } from '@/formats/paper/card';
+import { shelfLabelPdf } from '@/formats/paper/shelfLabel';
 import type { RecipeBody } from '@/formats/recipe/document';
 import { readDocument } from '@/formats/recipe/readers';
 import {
@@ -21,12 +23,22 @@ test.beforeAll(async () => {
 });
 test.afterAll(() => server.close());
 
+interface ReadPdf {
+  readonly pages: number;
+  /** Of its first page. */
+  readonly text: string;
+  readonly isTagged: boolean;
+  readonly lang: string | undefined;
+}
+
 /** Words of a page as they read, without the breaks of its lines. */
-async function readPdf(bytes: Uint8Array): Promise<{ pages: number; text: string }> {
+async function readPdf(bytes: Uint8Array): Promise<ReadPdf> {
   const pdf = await getDocument({ data: bytes.slice(), useSystemFonts: false }).promise;
   const content = await (await pdf.getPage(1)).getTextContent();
   const text = content.items.map((item) => ('str' in item ? item.str : '')).join('');
-  return { pages: pdf.numPages, text: squeezed(text) };
+  const { info } = (await pdf.getMetadata()) as { info: { Language?: string } };
+  const isTagged = (await pdf.getMarkInfo())?.Marked === true;
+  return { pages: pdf.numPages, text: squeezed(text), isTagged, lang: info.Language };
 }
 
 /** Where a line breaks, its space is not in the file: words are compared without any. */
@@ -60,6 +72,38 @@ test('the published card on paper says what the recipe document says', async ({ 
   const raw = Buffer.from(bytes).toString('latin1');
   expect(raw).toMatch(/\/FontFile2/);
   expect(raw).toMatch(/Archivo/);
+
+  await test.step('bag card, shelf label and café sheet say its figures, tagged, in its language', async () => {
+    for (const [path, pagesWanted] of [
+      ['bag.pdf', 2],
+      ['label.pdf', 1],
+      ['sheet.pdf', 1],
+    ] as const)
+      for (const language of ['en', 'de', 'pt'] as const) {
+        const answer = await page.request.get(`${server.url}${card}/${language}/${path}`);
+        const paper = new Uint8Array(await answer.body());
+        const { pages: count, text: said, isTagged, lang } = await readPdf(paper);
+        expect([path, count, isTagged, lang?.slice(0, 2)]).toEqual([
+          path,
+          pagesWanted,
+          true,
+          language,
+        ]);
+        const lines = cardLines(body, language);
+        for (const name of CARD_FIGURES) expect(said, path).toContain(squeezed(lines[name]));
+        expect(said).toContain(squeezed(body.coffee.name));
+      }
+    const picture = await page.request.get(`${server.url}${card}/card.png`);
+    expect((await picture.body()).subarray(1, 4).toString()).toBe('PNG');
+  });
+
+  await test.step('names beyond Latin stand on paper in fonts of their own', async () => {
+    const name = 'ሲዳማ 埼玉 Сидамо 서울';
+    const named = { ...body, coffee: { ...body.coffee, name } };
+    const asked = { body: named, address: `${server.url}${card}`, language: 'en' } as const;
+    for (const draw of [cardPdf, bagCardPdf, shelfLabelPdf])
+      expect((await readPdf(await draw(asked))).text).toContain(squeezed(name));
+  });
 
   await test.step('the longest card a house can write still fits one page', async () => {
     const long = (length: number) => 'Wörter über Łódź, '.repeat(length / 18 + 1).slice(0, length);

@@ -51,6 +51,7 @@ async function addresses(page: Page): Promise<string[]> {
     '/programmes',
     '/equipment',
     '/house',
+    '/messages',
     '/people',
     '/import',
     '/find?q=tea',

@@ -1,6 +1,7 @@
 /** What anybody may read: kept as it was made, told apart by its hash, gone within a minute. */
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
+import { gzipSync } from 'node:zlib';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
@@ -27,7 +28,10 @@ test.beforeAll(async () => {
 });
 test.afterAll(() => server.close());
 
-const FILES = ['', '/card.pdf', '/recipe.json'];
+const FILES = ['', '/card.pdf', '/recipe.json', '/de/', '/fr/bag.pdf', '/label.pdf', '/card.png'];
+/** HTML with its styles, and its first script, gzip. */
+const MOST_PAGE_BYTES = 40_000;
+
 const get = (request: APIRequestContext, path: string, headers: Record<string, string> = {}) =>
   request.get(`${server.url}/p/${token}${path}`, { headers });
 
@@ -57,10 +61,21 @@ test('each file has its hash, is fresh for less than a minute, and is not sent t
   }
 });
 
-test('the page is a small document of its own without any script', async ({ browser, request }) => {
+test('the page is a small document that does without a script, in six languages', async ({
+  browser,
+  request,
+}) => {
   const html = await (await get(request, '')).text();
-  expect(html.length).toBeLessThan(40_000);
-  expect(html).not.toMatch(/<script|javascript:|_next/i);
+  const scripts = [...html.matchAll(/<script[^>]*src="([^"]+)"/g)].map(([, path]) => path!);
+  expect(scripts).toEqual(['/card/start.js']);
+  expect(html.match(/<script/g)).toHaveLength(1);
+  expect(html).not.toMatch(/javascript:|_next/i);
+  const start = await (await request.get(`${server.url}/card/start.js`)).body();
+  expect(gzipSync(html).length + gzipSync(start).length).toBeLessThan(MOST_PAGE_BYTES);
+  for (const language of ['en', 'de', 'fr', 'it', 'es', 'pt']) {
+    const page = await (await get(request, `/${language}/`)).text();
+    expect(page).toMatch(new RegExp(`<html lang="${language}-`));
+  }
   const page = await (await browser.newContext({ javaScriptEnabled: false })).newPage();
   const refused: string[] = [];
   page.on('console', (message) => refused.push(message.text()));
@@ -115,11 +130,12 @@ test('all of it as a folder, served by nginx: each file is what its hash says, e
       expect([path, found]).toEqual([path, hash]);
     }
     const pages = Object.keys(hashes).filter((path) => path.endsWith('.html'));
-    expect(pages).toHaveLength(cards + 1);
+    // Each card in six languages and without one, earlier versions, and the list of them all.
+    expect(pages.length).toBeGreaterThanOrEqual(7 * cards + 1);
     const links = new Map<string, string>();
     for (const page of pages)
       for (const [, address] of (await (await at(page)).text()).matchAll(
-        /(?:href="|url\()(\/[^")]*)/g,
+        /(?:href="|src="|url\()(\/[^")]*)/g,
       ))
         links.set(address!.slice(1), page);
     for (const [link, page] of links)
@@ -143,6 +159,11 @@ test('addresses beside them are not found, whatever they ask for', async ({ requ
     `/p/${token}/..%2f..%2fpackage.json`,
     '/fonts/archivo-..%2f-wdth-normal.woff2',
     '/fonts/archivo-none-wdth-normal.woff2',
+    '/fonts/noto-sans-none.woff2',
+    '/card/none.js',
+    '/calendar/not-the-secret-of-this-house.ics',
+    `/p/${token}/xx/`,
+    `/p/${token}/v/99/`,
     '/schema/recipe-document-99.json',
     '/schema/recipe-document-1.json/x',
   ])

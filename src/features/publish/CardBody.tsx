@@ -70,9 +70,9 @@ const Masses = styled.div`
   }
 
   [data-long='true'] dd {
-    font-stretch: 96%;
-    font-size: 19px;
-    line-height: 1.5;
+    font-stretch: 88%;
+    font-size: 17px;
+    line-height: 1.7;
   }
 
   @media (max-width: 640px) {

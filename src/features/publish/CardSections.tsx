@@ -36,7 +36,7 @@ const Table = styled.table`
     vertical-align: top;
     padding: 4px 14px 4px 0;
     border-top: 1px solid var(--rule);
-    overflow-wrap: anywhere;
+    overflow-wrap: break-word;
   }
 
   th {
@@ -45,7 +45,6 @@ const Table = styled.table`
   }
 
   [data-today='true'] {
-    background: var(--on-target-soft, transparent);
     font-weight: 660;
   }
 

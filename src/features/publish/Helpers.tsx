@@ -12,6 +12,11 @@ const Box = styled.div`
   display: grid;
   gap: 1px;
 
+  &[hidden],
+  [hidden] {
+    display: none;
+  }
+
   details {
     border: 1px solid var(--rule-strong);
     background: var(--enamel-raised);

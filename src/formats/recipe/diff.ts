@@ -1,6 +1,8 @@
 /** What differs between two published bodies, field by field, in the words of the card. */
 import type { RecipeBody } from './document';
+import { wordsIn } from '@/core/language/words';
 import { cardLines, type CardLine } from './lines';
+import { drinksIn, fitsIn, milkIn, phasesIn } from './sections';
 
 export interface Difference {
   readonly label: string;
@@ -11,10 +13,31 @@ export interface Difference {
 /** Of each version against the one before it: no difference between two. */
 const SAYS_WHAT_CHANGED: CardLine = 'Grind';
 
+/** Parts of a card beside its lines, each as one text. */
+function partsOf(body: RecipeBody): Readonly<Record<string, string>> {
+  const { phases, card, drinks, fits } = wordsIn('en');
+  return {
+    [phases.title]: (phasesIn(body, 'en')?.rows ?? [])
+      .map(({ days, grind }) => `${days}: ${grind}`)
+      .join('; '),
+    [card.inMilk]: milkIn(body, 'en'),
+    [drinks.title]: drinksIn(body, 'en')
+      .map(({ name, espresso, fill }) => [name, espresso, fill].filter(Boolean).join(', '))
+      .join('; '),
+    [fits.title]: fitsIn(body, 'en')
+      .map(({ title, mark, figures }) => [title, mark, figures].filter(Boolean).join(', '))
+      .join('; '),
+  };
+}
+
 /** Lines whose words differ, in the order of the card; empty when the card would say the same. */
 export function recipeDiff(before: RecipeBody, after: RecipeBody): Difference[] {
-  const [old, now] = [cardLines(before), cardLines(after)];
-  return (Object.keys(now) as CardLine[])
-    .map((label) => ({ label, before: old[label], after: now[label] }))
+  const textsOf = (body: RecipeBody): Readonly<Record<string, string>> => ({
+    ...cardLines(body),
+    ...partsOf(body),
+  });
+  const [old, now] = [textsOf(before), textsOf(after)];
+  return Object.keys(now)
+    .map((label) => ({ label, before: old[label]!, after: now[label]! }))
     .filter(({ label, before: was, after: is }) => was !== is && label !== SAYS_WHAT_CHANGED);
 }
