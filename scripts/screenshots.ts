@@ -12,6 +12,9 @@ import { signIn } from '../tests/support/signIn';
 const FOLDER = 'docs/screenshots';
 const PHONE = { width: 390, height: 844 };
 const DESK = { width: 1280, height: 800 };
+const DAY_MS = 86_400_000;
+/** Of papers on their picture. */
+const [PAPER_SCALE, PAPER_GAP] = [1.45, 14];
 const BAG = `Sierra Clara
 Colombia, Huila, Finca Sierra Clara
 Pink Bourbon, anaerobic natural, 1,750-1,900 masl
@@ -88,14 +91,16 @@ await picture('taste', async (view) => {
   // Charts are fetched when they are seen.
   await view.waitForTimeout(1500);
 });
-await page.setViewportSize(DESK);
-await open(`${published}/publish`);
+const cardOf = async (release: string): Promise<string> => {
+  await open(`${release}/publish`);
+  return (await page.getByRole('link', { name: 'Open the public page' }).getAttribute('href'))!;
+};
+await page.setViewportSize({ ...DESK, height: 1100 });
+const card = await cardOf(published);
 await picture('publish');
-const card = (await page.getByRole('link', { name: 'Open the public page' }).getAttribute('href'))!;
-await open(card);
-await picture('public-card');
-await paper(card);
-await page.setViewportSize({ ...DESK, height: 1400 });
+await publicCard(card);
+await papers(card, await cardOf(blend));
+await page.setViewportSize({ ...DESK, height: 2200 });
 await open(`${published}/rest`);
 await page.waitForTimeout(900);
 await picture('rest');
@@ -349,16 +354,55 @@ async function importing(view: Page): Promise<void> {
   await view.getByText('separated by commas').waitFor();
 }
 
-/** The first page of the PDF card, drawn by the browser's own canvas. */
-async function paper(address: string): Promise<void> {
-  const file = await page.request.get(`${server.url}${address}/card.pdf`);
-  const pdf = await getDocument({ data: new Uint8Array(await file.body()) }).promise;
-  const sheet = await pdf.getPage(1);
-  const viewport = sheet.getViewport({ scale: 1.8 });
-  const canvas = createCanvas(viewport.width, viewport.height);
-  const canvasContext = canvas.getContext('2d') as unknown as CanvasRenderingContext2D;
-  await sheet.render({ canvasContext, viewport }).promise;
+/** Bag card on both sides, shelf label and café sheet, drawn from their PDFs by the browser's own canvas. */
+async function papers(address: string, beside: string): Promise<void> {
+  const sheet = `${address}/en/sheet.pdf?with=${beside.split('/').at(-1)}`;
+  const pages: (readonly [path: string, page: number, x: number, y: number])[] = [
+    [`${address}/en/bag.pdf`, 1, 0, 0],
+    [`${address}/en/bag.pdf`, 2, 0, 620],
+    [`${address}/en/label.pdf`, 1, 0, 1240],
+    [sheet, 1, 460, 0],
+  ];
+  const canvas = createCanvas(1450, 1460);
+  const context = canvas.getContext('2d');
+  context.fillStyle = '#c9d2cc';
+  context.fillRect(0, 0, canvas.width, canvas.height);
+  for (const [path, number, x, y] of pages) {
+    const file = await page.request.get(server.url + path);
+    const pdf = await getDocument({ data: new Uint8Array(await file.body()) }).promise;
+    const drawn = await pdf.getPage(number);
+    const viewport = drawn.getViewport({ scale: PAPER_SCALE });
+    const paper = createCanvas(viewport.width, viewport.height);
+    const canvasContext = paper.getContext('2d') as unknown as CanvasRenderingContext2D;
+    await drawn.render({ canvasContext, viewport }).promise;
+    context.drawImage(paper, x + PAPER_GAP, y + PAPER_GAP);
+  }
   writeFileSync(`${FOLDER}/card-paper.png`, canvas.toBuffer('image/png'));
+}
+
+/** The public card on a desk, and beside it on a phone with its helpers in use. */
+async function publicCard(address: string): Promise<void> {
+  const canvas = createCanvas(DESK.width + PHONE.width, 1400);
+  const context = canvas.getContext('2d');
+  const draw = async (x: number) =>
+    context.drawImage(await loadImage(await page.screenshot()), x, 0);
+  await page.setViewportSize({ ...DESK, height: 1400 });
+  await open(`${address}/de/`);
+  await draw(0);
+  await page.setViewportSize({ ...PHONE, height: 1400 });
+  await open(
+    `${address}/en/?roasted=${new Date(Date.now() - 15 * DAY_MS).toISOString().slice(0, 10)}`,
+  );
+  const shot = page.locator('[data-helper="shot"]');
+  await shot.locator('summary').click();
+  await shot.locator('[name="timeS"]').fill('20');
+  await shot.locator('[name="yieldG"]').fill('40');
+  await shot.locator('[name="taste"]').selectOption('sour');
+  await shot.locator('button[type="submit"]').click();
+  await page.getByText(/Shot 1:/).waitFor();
+  await draw(DESK.width);
+  await page.setViewportSize(DESK);
+  writeFileSync(`${FOLDER}/public-card.png`, canvas.toBuffer('image/png'));
 }
 
 await browser.close();

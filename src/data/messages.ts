@@ -30,14 +30,6 @@ export function listRemarks(db: Db): Remark[] {
     .map((row) => remarkRow.parse(row));
 }
 
-export function countOpenRemarks(db: Db): number {
-  const row = prepared(
-    db,
-    'SELECT count(*) AS n FROM reader_remark WHERE settled_at IS NULL',
-  ).get();
-  return (row as { n: number }).n;
-}
-
 /** Remarks on a release since a moment. */
 export function countRemarksSince(db: Db, releaseId: string, moment: string): number {
   const row = prepared(

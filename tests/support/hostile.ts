@@ -34,7 +34,9 @@ export function pathsOf(value: unknown, path: (string | number)[] = []): (string
   const inner = Object.entries(value).flatMap(([key, item]) =>
     pathsOf(item, [...path, Array.isArray(value) ? Number(key) : key]),
   );
-  return path.length === 0 ? inner : [path, ...inner];
+  if (path.length > 0) return [path, ...inner];
+  // What asks for nothing is bent as a whole.
+  return inner.length === 0 ? [[]] : inner;
 }
 
 /** A copy with the value at a path replaced. */

@@ -1,6 +1,6 @@
 /** Phases as a card prints them: whole days that cover its span, with hints a hand can set (model.md §5b). */
 import { z } from 'zod';
-import { UserFault, type Fault } from '../errors';
+import type { Fault } from '../errors';
 import { quantity } from '../schema/fields';
 import type { Phase, Span } from './phases';
 
@@ -69,20 +69,4 @@ export function phaseFaults(phases: readonly PrintedPhase[], span: Span): Fault[
       `The last phase ends on day ${phases[last]!.to}, the span on day ${span.to}. End it on day ${span.to}.`,
     );
   return faults;
-}
-
-/** @throws UserFault naming every overlap and hole. */
-export function checkedPhases(
-  phases: readonly PrintedPhase[],
-  span: Span,
-): readonly PrintedPhase[] {
-  const faults = phaseFaults(phases, span);
-  if (faults.length > 0) throw new UserFault('badInput', faults);
-  return phases;
-}
-
-/** The phase a rest day lies in, from 0; before the first and after the last the span does not hold: null. */
-export function phaseOn(phases: readonly Pick<PrintedPhase, 'from' | 'to'>[], restDays: number) {
-  const at = phases.findIndex(({ from, to }) => restDays >= from && restDays <= to);
-  return at < 0 ? null : at;
 }

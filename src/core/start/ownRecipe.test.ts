@@ -87,8 +87,8 @@ const plain = (question: Partial<Parameters<typeof propose>[0]>) =>
 describe('what basket and clock do to a proposal', () => {
   it.each([
     [58, 18, 28],
-    [54, 18, 30],
-    [46, 16, 33],
+    [54, 18, 29],
+    [46, 16, 31],
   ])('expects a %d mm, %d g basket to take %d s', (diameterMm, ratedG, timeS) => {
     const { timeS: window } = plain({ setup: { basket: { diameterMm, ratedG } } }).recipe;
     expect((window[0] + window[1]) / 2).toBe(timeS);

@@ -35,6 +35,7 @@ describe('the command palette', () => {
       'Practice',
       'Equipment',
       'Programmes of the machine',
+      'Messages: what readers said, what goes out',
       'People',
       'House',
     ]);

@@ -121,9 +121,6 @@ export function cardLines(
 }
 
 /** "± 2.1 g in the cup, ± 1.3 °C, ± 3 s": one thing off at a time, as blind cups taught it. */
-export const holdsWords = (recipe: Pick<RecipeBody['recipe'], keyof typeof HOLDS>): string =>
-  holdsIn(speechOf('en'), recipe);
-
 function holdsIn(
   { words, figure }: Speech,
   {
