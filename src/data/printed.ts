@@ -2,6 +2,8 @@
 import { z } from 'zod';
 import type { Paper } from '@/core/papers';
 import { prepared, type Db } from './database';
+import { raiseEpochs } from './kept';
+import { IDS } from './many';
 import { json, now } from './rows';
 
 export interface Printed {
@@ -55,6 +57,20 @@ export function findPlanned(db: Db, releaseId: string): PlannedPublication | nul
   return row === undefined ? null : plannedRow.parse(row);
 }
 
+/** Why the planned card of each of these releases was held back; null where none was. */
+export function heldCards(
+  db: Db,
+  releaseIds: readonly string[],
+): (releaseId: string) => string | null {
+  const rows = prepared(
+    db,
+    `SELECT release_id AS releaseId, held_because AS why FROM planned_publication
+     WHERE release_id IN ${IDS} AND held_because IS NOT NULL`,
+  ).all(JSON.stringify(releaseIds)) as { releaseId: string; why: string }[];
+  const whys = new Map(rows.map(({ releaseId, why }) => [releaseId, why]));
+  return (releaseId) => whys.get(releaseId) ?? null;
+}
+
 /** Those whose day has come, and that were not held before. */
 export function listPlannedUntil(db: Db, day: string): PlannedPublication[] {
   return prepared(db, `${SELECT_PLANNED} WHERE q.on_day <= ? AND q.held_because IS NULL`)
@@ -83,9 +99,11 @@ export function removePlanned(db: Db, releaseId: string): boolean {
   );
 }
 
+/** No command does this: what is kept of it in memory is told here. */
 export function holdPlanned(db: Db, releaseId: string, why: string): void {
   prepared(db, 'UPDATE planned_publication SET held_because = ? WHERE release_id = ?').run(
     why,
     releaseId,
   );
+  raiseEpochs(db, ['publication']);
 }

@@ -18,6 +18,7 @@ import type { Db } from '@/data/database';
 import { findBenchDrafts, type StoredDraft } from '@/data/dialIns';
 import type { House } from '@/data/house';
 import { marksOfBatches, type BatchMark } from '@/data/marks';
+import { heldCards } from '@/data/printed';
 import {
   addressesOfReleases,
   versionsOfReleases,
@@ -51,6 +52,8 @@ export interface ReleaseView {
   readonly bench: Bench | null;
   readonly versions: readonly VersionLine[];
   readonly address: PublicAddress | null;
+  /** Why a planned card did not go out on its day. */
+  readonly heldCard: string | null;
   /** A newer batch that can be pulled on the last recipe; null where none waits. */
   readonly newBatch: NewBatch | null;
 }
@@ -118,6 +121,7 @@ export function* releasesInSteps(
   const erasOf = groupBy(listEras(db), ({ grinderId }) => grinderId);
   const versionsOf = versionsOfReleases(db, ids);
   const addressOf = addressesOfReleases(db, ids);
+  const heldOf = heldCards(db, ids);
   const views: ReleaseView[] = [];
   for (const [i, release] of releases.entries()) {
     if (i % JUDGED_AT_ONCE === 0) yield;
@@ -159,6 +163,7 @@ export function* releasesInSteps(
       bench,
       versions,
       address,
+      heldCard: heldOf(release.id),
       newBatch: newBatchOf(db, house, {
         release,
         batches,

@@ -162,6 +162,7 @@ function standingOf(house: House, view: ReleaseView, today: string): Standing {
       .map(({ day }) => day)
       .filter((day) => daysBetween(today, day) >= 0 && shotsNear(batch, day) === 0),
     gramsPerCheck: gramsOfCheck(bench),
+    heldCard: view.heldCard,
   };
 }
 

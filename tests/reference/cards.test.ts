@@ -13,6 +13,7 @@ import { readDocument } from '@/formats/recipe/readers';
 import { drinksIn, fitsIn, phasesIn } from '@/formats/recipe/sections';
 import { feedHead, feedOf, publicCards } from '@/server/feed';
 import { publishPlanned } from '@/server/planned';
+import { readToday } from '@/views/today';
 import { faultOf } from '../support/fault';
 import {
   openHouse,
@@ -215,6 +216,8 @@ describe('what goes out with a version', () => {
     stopClock('2026-05-25');
     expect(publishPlanned(db)).toBe(0);
     expect(findPlanned(db, releaseId)!.heldBecause).toMatch(/changed after this preview/);
+    const standings = readToday(db, findHouse(db)!, { today: '2026-05-25' });
+    expect(standings[0]!.due[0]).toMatchObject({ code: 'heldCard', stage: 'publish' });
     expect(publishPlanned(db)).toBe(0);
     send(db, 'cancelPlanned', { releaseId });
     expect(findPlanned(db, releaseId)).toBeNull();

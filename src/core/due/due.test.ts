@@ -17,6 +17,7 @@ function standing(daysOld: number, changes: Partial<Standing> = {}): Standing {
     toCarry: null,
     leftG: null,
     checksAhead: [],
+    heldCard: null,
     gramsPerCheck: 40,
     ...changes,
   };
@@ -34,6 +35,11 @@ const proven = (tasters: number) => ({ ...BENCH, isProven: true, tasters });
 const words = (state: Standing) => dueOf(state).map((due) => due.words);
 
 describe('what a release asks for', () => {
+  it('says first why a planned card did not go out', () => {
+    const held = standing(8, { bench: proven(2), heldCard: 'The recipe on the bench changed.' });
+    expect(words(held)[0]).toBe('The planned card was held back: The recipe on the bench changed.');
+  });
+
   it.each([
     [0, 'Fresh from the roaster: read it. Opens in 6 days.'],
     [3, 'Opens in 3 days: propose a starting recipe.'],

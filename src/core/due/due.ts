@@ -38,6 +38,8 @@ export interface Standing {
   /** Check days from today on. */
   readonly checksAhead: readonly Day[];
   readonly gramsPerCheck: number;
+  /** Why a planned card did not go out on its day; null where none was held back. */
+  readonly heldCard: string | null;
 }
 
 export type DueStage = 'read' | 'start' | 'pull' | 'taste' | 'publish';
@@ -56,6 +58,7 @@ const count = (n: number) => COUNTS[n] ?? String(n);
 /** Everything due for a release, most urgent first. */
 export function dueOf(standing: Standing): Due[] {
   const due = [
+    ...heldDue(standing),
     ...publicDue(standing),
     ...(standing.bench ? benchDue(standing, standing.bench) : arrivalDue(standing)),
     ...newBatchDue(standing),
@@ -71,6 +74,11 @@ export function whenWords(today: Day, day: Day): string {
   if (days === 1) return 'tomorrow';
   if (days === -1) return 'yesterday';
   return days > 0 ? `in ${days} days` : `${-days} days ago`;
+}
+
+function heldDue({ heldCard }: Standing): Due[] {
+  if (heldCard === null) return [];
+  return [due('heldCard', 3, 'publish', `The planned card was held back: ${heldCard}`)];
 }
 
 function publicDue({ isPublic, rest, today, toCarry, bench }: Standing): Due[] {
