@@ -19,6 +19,8 @@ export interface CalendarStripProps {
   readonly span: CalendarSpan;
   /** Days from today of: roast, opens, best from, best to, fades. */
   readonly edges: readonly [number, number, number, number, number];
+  /** Spells the bag in use lay frozen, in days from today: its rest stood still. */
+  readonly frozen: readonly (readonly [from: number, to: number])[];
   readonly marks: readonly { kind: StripMark['kind']; day: number; label: string }[];
 }
 
@@ -36,7 +38,7 @@ const Svg = styled.svg`
   overflow: hidden;
 `;
 
-export function CalendarStrip({ span, edges, marks }: CalendarStripProps) {
+export function CalendarStrip({ span, edges, frozen, marks }: CalendarStripProps) {
   const pct = percentOf(span);
   const ends = [...edges.slice(1), Math.max(edges[4] + FADING_DAYS, 1)];
   return (
@@ -55,6 +57,18 @@ export function CalendarStrip({ span, edges, marks }: CalendarStripProps) {
           />
         );
       })}
+      {frozen.map(([from, to]) => (
+        <rect
+          key={from}
+          x={`${pct(from)}%`}
+          width={`${Math.max(0, pct(to) - pct(from))}%`}
+          y={BAND_HEIGHT / 3}
+          height={BAND_HEIGHT / 3}
+          fill="var(--enamel)"
+          stroke="var(--ink-soft)"
+          strokeDasharray="3 2"
+        />
+      ))}
       {marks
         .filter(({ day }) => day >= span.from && day <= span.to)
         .map((mark) => (

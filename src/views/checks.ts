@@ -6,12 +6,23 @@ import type { BatchView, Bench } from './shown';
 /** A shot so many days from a check stands for it. House heuristic. */
 const NEAR_DAYS = 1;
 
-/** Shots pulled on the day of a check or the day beside it. */
-export function shotsNear({ marks }: Pick<BatchView, 'marks'>, day: string): number {
+type Marked = Pick<BatchView, 'marks'>;
+
+function marksNear(
+  { marks }: Marked,
+  kind: BatchView['marks'][number]['kind'],
+  day: string,
+): number {
   return marks
-    .filter((mark) => mark.kind === 'shot' && Math.abs(daysBetween(day, mark.day)) <= NEAR_DAYS)
+    .filter((mark) => mark.kind === kind && Math.abs(daysBetween(day, mark.day)) <= NEAR_DAYS)
     .reduce((sum, { count }) => sum + count, 0);
 }
+
+/** Shots pulled on the day of a check or the day beside it. */
+export const shotsNear = (batch: Marked, day: string): number => marksNear(batch, 'shot', day);
+
+/** Cups tasted then. */
+export const cupsNear = (batch: Marked, day: string): number => marksNear(batch, 'tasting', day);
 
 /** Dose assumed before a recipe is on the bench. House heuristic: the commonest double. */
 const ASSUMED_DOSE_G = 18;

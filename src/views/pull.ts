@@ -34,6 +34,8 @@ export interface PullView {
   readonly firsts: readonly string[];
   /** What a visible millilitre weighs here. */
   readonly cremaGPerMl: number;
+  /** The bag in use; null where beans are in none. */
+  readonly bag: { readonly label: string; readonly restDays: number } | null;
   /** What simulated instruments stand in for. */
   readonly coffee: SimulatedOf;
 }
@@ -66,6 +68,7 @@ export function readPull(db: Db, house: House, view: ReleaseView, bench: Bench):
       traces.map(([shotId, trace]) => [shotId, thinned(trace, DRAWN_EVERY_S)]),
     ),
     cremaGPerMl: house.cremaGPerMl,
+    bag: bagOf(view),
     overrunG: learnedOverrun(listOverruns(db, setup.machine.id), setup.machine.overrunG),
     minutes: benchMinutes(moments),
     usual: usualOf(db, house),
@@ -77,6 +80,11 @@ export function readPull(db: Db, house: House, view: ReleaseView, bench: Bench):
       names: [view.release.name, setup.name, draft.style].join('\n'),
     },
   };
+}
+
+function bagOf({ batch }: ReleaseView): PullView['bag'] {
+  const open = batch.samples.find(({ id }) => id === batch.openSampleId);
+  return open ? { label: open.label, restDays: batch.rest.restDays } : null;
 }
 
 function intensityOf({ release, batch }: ReleaseView): number {

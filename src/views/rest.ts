@@ -17,7 +17,7 @@ import type { StoredSample } from '@/data/samples';
 import { shotsOfDialIns } from '@/data/shots';
 import { tastingsOfDialIns } from '@/data/tastings';
 import { ageingOf } from './batchLevels';
-import { gramsOfCheck, shotsNear } from './checks';
+import { cupsNear, gramsOfCheck, shotsNear } from './checks';
 import { MODEL_RESTS_ON } from './houseModel';
 import type { Bench, ReleaseView } from './release';
 
@@ -50,6 +50,7 @@ export interface RestView {
   readonly checks: readonly (PlannedCheck & {
     readonly state: CheckState;
     readonly shots: number;
+    readonly cups: number;
   })[];
   readonly room: CheckRoom & { readonly gramsEach: number; readonly leftG: number | null };
   readonly bags: readonly BagView[];
@@ -162,6 +163,7 @@ function plannedFor(
       ...check,
       state: stateOf(check),
       shots: shotsNear(batch, check.day),
+      cups: cupsNear(batch, check.day),
     })),
     room: { ...room, gramsEach, leftG },
   };

@@ -1,6 +1,7 @@
 'use client';
 
 import styled from 'styled-components';
+import type { PullView } from '@/views/pull';
 import type { Bench } from '@/views/release';
 import { useUnits } from '@/ui/person';
 import { labelText } from '@/ui/type';
@@ -27,15 +28,18 @@ export function BeforeShot({
   bench,
   text,
   stopAtG,
+  bag,
 }: {
   bench: Bench;
   text: ShotText;
   stopAtG: number;
+  bag: PullView['bag'];
 }) {
   const { mass } = useUnits();
   const { flushS } = bench.setup.machine;
   const dose = readNumber(text.doseG);
   const steps = [
+    bag && `beans from bag ${bag.label}, rest day ${bag.restDays}`,
     needsPurge(text, bench) && `purge ${mass(purgeOfTick(text, bench))}`,
     `weigh in ${mass(typeof dose === 'number' ? dose : bench.advice.setting.doseG)}`,
     'distribute, tamp level',
@@ -43,7 +47,7 @@ export function BeforeShot({
     'warm portafilter in',
     'cup on the scale, tare',
     `stop the pump at ${mass(stopAtG)}`,
-  ].filter((step) => step !== false);
+  ].filter((step) => typeof step === 'string');
   return (
     <List aria-label="Before the shot">
       {steps.map((step) => (

@@ -256,6 +256,7 @@ function BenchWork({ bench, pull, releaseId, price }: BenchWorkProps) {
         handle={form}
         cremaGPerMl={pull.cremaGPerMl}
         stopAtG={live.live.stopAtG}
+        bag={pull.bag}
         refractometer={live.refractometer}
       />
       <BenchSheet nextNumber={(last?.number ?? 0) + 1} />

@@ -6,6 +6,7 @@ import { OwnKey } from '@/ui/OwnKey';
 import { volumeOfMass } from '@/core/extraction/volume';
 import { dialMoveWords, dialWords } from '@/core/grinder/notation';
 import { SEEN, SEEN_LABELS, type Seen } from '@/core/vocabulary';
+import type { PullView } from '@/views/pull';
 import type { Bench } from '@/views/release';
 import type { Refractometer } from '@/devices/instruments';
 import { MainButton } from '@/ui/Button';
@@ -79,6 +80,7 @@ export interface ShotFormProps {
   readonly cremaGPerMl: number;
   /** Weight at which the pump is to stop. */
   readonly stopAtG: number;
+  readonly bag: PullView['bag'];
   /** Null where strength is measured by hand. */
   readonly refractometer: Refractometer | null;
 }
@@ -93,6 +95,7 @@ export function ShotForm({
   handle,
   cremaGPerMl,
   stopAtG,
+  bag,
   refractometer,
 }: ShotFormProps) {
   const { grinder } = bench.setup;
@@ -127,7 +130,7 @@ export function ShotForm({
     });
   return (
     <Form onSubmit={onSubmit} noValidate aria-label="Shot">
-      <BeforeShot bench={bench} text={text} stopAtG={stopAtG} />
+      <BeforeShot bench={bench} text={text} stopAtG={stopAtG} bag={bag} />
       <Figures>
         <QuantityInput
           label="Dial"

@@ -72,7 +72,7 @@ export function RestStage(props: RestStageProps) {
         isOwn={props.isOwnSpan}
         key={props.rowVersion}
       />
-      <Checks rest={rest} roastDate={roastDate} />
+      <Checks rest={rest} roastDate={roastDate} releaseId={releaseId} />
       <Bags batchId={batchId} bags={rest.bags} />
       {rest.ageing && <Phases ageing={rest.ageing} />}
       {beside && <Beside beside={beside} notation={notation} />}
@@ -145,7 +145,15 @@ const STATE_WORDS: Record<CheckState, string> = {
   short: 'no coffee left for it',
 };
 
-function Checks({ rest: { checks, room }, roastDate }: { rest: RestView; roastDate: string }) {
+function Checks({
+  rest: { checks, room },
+  roastDate,
+  releaseId,
+}: {
+  rest: RestView;
+  roastDate: string;
+  releaseId: string;
+}) {
   const { mass } = useUnits();
   const { kept, dropped, neededG, shortG, gramsEach, leftG } = room;
   const ahead = kept.length + dropped.length;
@@ -154,14 +162,30 @@ function Checks({ rest: { checks, room }, roastDate }: { rest: RestView; roastDa
       <SectionTitle>Checks of the batch of {dayWords(roastDate)}</SectionTitle>
       <TableScroll aria-label="Checks planned">
         <Table>
-          <TableHead columns={[{ words: 'Check' }, 'Day', { words: 'State' }, 'Shots near it']} />
+          <TableHead columns={[{ words: 'Check' }, 'Day', { words: 'State' }, 'Shots', 'Cups']} />
           <tbody>
-            {checks.map(({ kind, day, state, shots }) => (
+            {checks.map(({ kind, day, state, shots, cups }) => (
               <tr key={kind}>
                 <td className="words">{CHECK_LABELS[kind]}</td>
                 <td>{dayWords(day)}</td>
                 <td className="words">{STATE_WORDS[state]}</td>
-                <td>{shots === 0 ? '' : shots}</td>
+                <td>
+                  {shots > 0 && (
+                    <Link
+                      href={`/releases/${releaseId}/pull`}
+                      aria-label={`${shots} shots near it`}
+                    >
+                      {shots}
+                    </Link>
+                  )}
+                </td>
+                <td>
+                  {cups > 0 && (
+                    <Link href={`/releases/${releaseId}/taste`} aria-label={`${cups} cups near it`}>
+                      {cups}
+                    </Link>
+                  )}
+                </td>
               </tr>
             ))}
           </tbody>

@@ -333,7 +333,7 @@ function Strips({ strips, today }: { strips: readonly StripRow[]; today: string 
         <CalendarAxis span={SPAN} labelOf={(day) => shortDayWords(addDays(today, day))} />
       </AxisRow>
       <ul data-walk="strips">
-        {strips.map(({ key, releaseId, name, batch, state, edges, marks }) => (
+        {strips.map(({ key, releaseId, name, batch, state, edges, frozen, marks }) => (
           <li key={key}>
             <StripLink href={`/releases/${releaseId}`}>
               <span>
@@ -343,14 +343,14 @@ function Strips({ strips, today }: { strips: readonly StripRow[]; today: string 
                   {state}
                 </small>
               </span>
-              <CalendarStrip span={SPAN} edges={edges} marks={marks} />
+              <CalendarStrip span={SPAN} edges={edges} frozen={frozen} marks={marks} />
             </StripLink>
           </li>
         ))}
       </ul>
       <Legend>
         Bands: too fresh, open, <strong>best</strong>, late, faded. Marks: | shots, ○ tastings, ◆
-        publications.
+        publications. A dashed gap: the bag in use lay frozen, and its rest stood still.
       </Legend>
     </section>
   );

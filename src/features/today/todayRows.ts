@@ -7,7 +7,7 @@ import type { Standings } from '@/views/today';
 import type { CalendarStripProps } from '@/ui/CalendarStrip';
 import { markWords } from '@/ui/markWords';
 
-export interface StripRow extends Pick<CalendarStripProps, 'edges' | 'marks'> {
+export interface StripRow extends Pick<CalendarStripProps, 'edges' | 'frozen' | 'marks'> {
   readonly key: string;
   readonly releaseId: string;
   readonly name: string;
@@ -67,7 +67,7 @@ export function todayRows(
 
 function stripRow(
   { id, name }: { id: string; name: string },
-  { id: batchId, label, roastDate, rest, marks }: BatchView,
+  { id: batchId, label, roastDate, rest, marks, frozen }: BatchView,
   today: string,
 ): StripRow {
   const fromToday = (day: string) => daysBetween(today, day);
@@ -84,6 +84,7 @@ function stripRow(
       fromToday(rest.bestTo),
       fromToday(rest.fadesOn),
     ],
+    frozen: frozen.map(({ from, to = today }) => [fromToday(from), fromToday(to)] as const),
     marks: marks.map((mark) => ({
       kind: mark.kind,
       day: fromToday(mark.day),
