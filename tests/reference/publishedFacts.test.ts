@@ -72,8 +72,9 @@ it.each([
 describe('documents kept as they were published', () => {
   const files = readdirSync('tests/golden').filter((name) => name.startsWith('recipe-'));
 
-  it('are there, of format 1', () => {
+  it('are there, of both formats', () => {
     expect(files.filter((name) => name.startsWith('recipe-1-')).length).toBeGreaterThanOrEqual(2);
+    expect(files.filter((name) => name.startsWith('recipe-2-')).length).toBeGreaterThanOrEqual(1);
   });
 
   it.each(files)('%s opens, unchanged by its hash, and makes a card', (name) => {

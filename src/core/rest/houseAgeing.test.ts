@@ -54,6 +54,25 @@ describe('worked (17): a batch of two days, shrunk towards the house', () => {
   });
 });
 
+describe('worked (10): a straight line over days, as arithmetic of the shrunk slope', () => {
+  const days = [4, 6, 8, 10, 12, 15, 18, 21];
+  const lns = [3.36, 3.33, 3.35, 3.3, 3.29, 3.28, 3.24, 3.25];
+  const mean = (values: readonly number[]) =>
+    values.reduce((sum, value) => sum + value, 0) / values.length;
+  const [day, ln] = [mean(days), mean(lns)];
+  const precision = 1 / 0.045 ** 2;
+  const J = precision * days.reduce((sum, one) => sum + (one - day) ** 2, 0);
+  const g = precision * days.reduce((sum, one, i) => sum + (one - day) * (lns[i]! - ln), 0);
+
+  it('gives half a step a week', () => {
+    const slope = shrunkSlope({ J, g }, { mean: -0.008, sd: 0.006 });
+    expectSignificant(slope.mean, -0.007225);
+    expectSignificant(slope.sd, 0.002591);
+    const { steps } = stepsFiner({ mean: 7 * slope.mean, sd: 7 * slope.sd }, -0.1);
+    expectSignificant(steps, 0.5057);
+  });
+});
+
 describe('the house’s slope', () => {
   const truthOf = (slope: number) =>
     [7, 10, 14, 20, 27].map((restDays) => ({
