@@ -2,6 +2,7 @@
 import { expect, test } from '@playwright/test';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { bagCardPdf } from '@/formats/paper/bagCard';
+import { cafeSheetPdf } from '@/formats/paper/cafeSheet';
 import { cardPdf } from '@/formats/paper/card';
 import { shelfLabelPdf } from '@/formats/paper/shelfLabel';
 import type { RecipeBody } from '@/formats/recipe/document';
@@ -124,6 +125,21 @@ test('the published card on paper says what the recipe document says', async ({ 
       sensory: { right: long(400), short: long(400), long: long(400) },
       whatChanged: long(400),
     };
+    const asked = { body: longest, address: `${server.url}${card}`, language: 'de' } as const;
+    const [bag, label, sheet] = await Promise.all([
+      bagCardPdf(asked),
+      shelfLabelPdf(asked),
+      cafeSheetPdf([asked, asked, asked]),
+    ]);
+    for (const [paper, pagesWanted] of [
+      [bag, 2],
+      [label, 1],
+      [sheet, 1],
+    ] as const) {
+      const { pages: count, text: said } = await readPdf(paper);
+      expect(count).toBe(pagesWanted);
+      expect(said).toContain(squeezed(longest.coffee.name));
+    }
     const full = await readPdf(
       await cardPdf({ body: longest, address: `${server.url}${card}`, language: 'en' }),
     );

@@ -2,11 +2,12 @@
 import { spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { gzipSync } from 'node:zlib';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { existsSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import Database from 'better-sqlite3';
 import { expect, test, type APIRequestContext } from '@playwright/test';
+import { findHouse } from '@/data/house';
 import { hasNginx, servedFolder, startNginx } from '../support/nginx';
 import { startServer, type RunningServer } from '../support/server';
 import { signIn } from '../support/signIn';
@@ -147,6 +148,33 @@ test('all of it as a folder, served by nginx: each file is what its hash says, e
     );
   } finally {
     await nginx.close();
+    rmSync(folder, { recursive: true });
+  }
+});
+
+test('a folder the house names is fed with each version, and emptied of what is taken back', async ({
+  page,
+}) => {
+  const { request } = page;
+  await signIn(page, server.url);
+  const folder = mkdtempSync(join(tmpdir(), 'kettlebrand-fed-'));
+  const db = new Database(server.databaseFile, { readonly: true });
+  const house = findHouse(db)!;
+  db.close();
+  const { rowVersion, rules: _rules, halfLife: _half, ...fields } = house;
+  const kept = { rowVersion, house: { ...fields, siteFolder: folder } };
+  const own = join(folder, 'p', token);
+  try {
+    expect((await command(request, 'saveHouse', kept)).status()).toBe(200);
+    await expect.poll(() => existsSync(join(own, 'de/index.html')), { timeout: 60_000 }).toBe(true);
+    writeFileSync(join(folder, 'own.txt'), 'the host’s own file');
+    await command(request, 'withdraw', { releaseId, why: 'For a test.' });
+    await expect.poll(() => existsSync(join(own, 'index.html')), { timeout: 60_000 }).toBe(false);
+    expect(existsSync(join(folder, 'index.html'))).toBe(true);
+    expect(existsSync(join(folder, 'own.txt'))).toBe(true);
+    await command(request, 'showAgain', { releaseId });
+    await expect.poll(() => existsSync(join(own, 'index.html')), { timeout: 60_000 }).toBe(true);
+  } finally {
     rmSync(folder, { recursive: true });
   }
 });

@@ -3,6 +3,7 @@ import ICAL from 'ical.js';
 import { findHouse } from '@/data/house';
 import { findRelease } from '@/data/releases';
 import { calendarOf } from '@/formats/calendar';
+import { readBatchesBeside } from '@/views/batchesBeside';
 import { readCalendar } from '@/views/calendar';
 import { readRest } from '@/views/rest';
 import { faultOf } from '../support/fault';
@@ -108,5 +109,37 @@ describe('the calendar', () => {
   it('is a calendar also without an event', () => {
     stopClock('2028-01-01');
     expect(eventsOf(calendarOf('Checks', [], 1))).toEqual([]);
+  });
+});
+
+describe('batch beside batch', () => {
+  /** Two batches of one release at one dial; the second runs so many seconds. */
+  function twoBatches(secondS: number) {
+    const house = houseWith({}, {}, {});
+    const { db, releaseId } = house;
+    const batch = { ...BATCH, roastDate: '2026-05-11', weightLossPct: 13.4 };
+    const { batchId } = send(db, 'saveBatch', { releaseId, batch });
+    const { draftId } = send(db, 'carryRecipe', { releaseId, batchId });
+    for (let i = 0; i < 4; i++)
+      send(db, 'logShot', shotInput(String(draftId), { timeS: secondS + 0.1 * i, purged: true }));
+    const view = house.view();
+    return readBatchesBeside(db, findHouse(db)!, view, view.bench!);
+  }
+
+  it('stands together where both run alike', () => {
+    const { batches, level } = twoBatches(28);
+    expect(batches.map(({ shots }) => shots)).toEqual([4, 3]);
+    expect(batches[0]).toMatchObject({ weightLossPct: 13.4, isTimeApart: false });
+    expect(batches[0]!.verdict).toBe('carriesOver');
+    expect(batches[1]!.verdict).toBeNull();
+    expect(level!.interval80[0]).toBeLessThan(28);
+    expect(level!.interval80[1]).toBeGreaterThan(28);
+  });
+
+  it('is told apart where one runs far slower, and asks to be dialled in anew', () => {
+    const { batches } = twoBatches(41);
+    expect(batches.map(({ isTimeApart }) => isTimeApart)).toEqual([true, true]);
+    expect(batches[0]!.level!.timeS).toBeGreaterThan(batches[1]!.level!.timeS + 5);
+    expect(batches[0]!.verdict).not.toBe('carriesOver');
   });
 });

@@ -4,7 +4,6 @@ import Link from 'next/link';
 import { useState, type FormEvent } from 'react';
 import styled from 'styled-components';
 import { HOUSE } from '@/core/entity/house';
-import { LANGUAGE_NAMES, LANGUAGES } from '@/core/language/language';
 import {
   CLOCK_LABELS,
   CLOCKS,
@@ -35,7 +34,7 @@ import { useCommand } from '@/ui/useCommand';
 import { useRowForm } from '@/ui/useRowForm';
 import type { BackupView } from '@/views/backups';
 import { Backups } from './Backups';
-import { DrinksList } from './DrinksList';
+import { CARD_FACT_LABELS, CardFacts } from './CardFacts';
 import { houseSent, houseTextOf, type HouseText } from './houseText';
 import { RoastMap } from './RoastMap';
 
@@ -70,10 +69,7 @@ const LABELS = {
   tdsToPct: HOUSE.tdsToPct.label,
   extractionFromPct: HOUSE.extractionFromPct.label,
   extractionToPct: HOUSE.extractionToPct.label,
-  waterHardnessMgL: 'Water: hardness',
-  waterAlkalinityMgL: 'Water: alkalinity',
-  cardLanguage: HOUSE.cardLanguage.label,
-  drinks: 'Cups of the bar',
+  ...CARD_FACT_LABELS,
   doseToleranceG: 'Dose tolerance',
   yieldToleranceG: 'Yield tolerance',
   currency: 'Currency',
@@ -330,33 +326,7 @@ export function HousePage({ house, backups }: { house: House; backups: BackupVie
                 </FieldGrid>
               </Group>
               <Group>
-                <SectionTitle as="h2">What cards say of the house</SectionTitle>
-                <FieldGrid>
-                  <QuantityInput
-                    label={LABELS.waterHardnessMgL}
-                    quantity="waterMgL"
-                    step={5}
-                    hint="As CaCO₃; empty if not known"
-                    {...bind('waterHardnessMgL')}
-                  />
-                  <QuantityInput
-                    label={LABELS.waterAlkalinityMgL}
-                    quantity="waterMgL"
-                    step={5}
-                    hint="As CaCO₃; empty if not known"
-                    {...bind('waterAlkalinityMgL')}
-                  />
-                  <SelectInput
-                    label={LABELS.cardLanguage}
-                    options={optionsOf(LANGUAGES, LANGUAGE_NAMES)}
-                    {...bind('cardLanguage')}
-                  />
-                </FieldGrid>
-                <DrinksList
-                  drinks={text.drinks}
-                  onChange={(drinks) => change({ drinks })}
-                  faultOf={faultOf}
-                />
+                <CardFacts text={text} bind={bind} change={change} faultOf={faultOf} />
               </Group>
               {backups && (
                 <Group>

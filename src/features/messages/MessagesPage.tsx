@@ -143,7 +143,7 @@ function EditMessage({ message, onDone }: { message: Message; onDone: () => void
     if (answer.ok) onDone();
   };
   return (
-    <Form onSubmit={onSubmit} noValidate aria-label="Message">
+    <Form onSubmit={onSubmit} noValidate aria-label="Change the message">
       <TextInput label="Subject" {...bind('subject')} />
       <TextAreaInput label="Message" rows={12} {...bind('body')} />
       <Faults faults={faults} shown={['subject', 'body']} />

@@ -106,8 +106,6 @@ const Box = styled.div`
   }
 `;
 
-const TASTES = STRANGER_TASTES;
-
 interface HelpersProps {
   readonly language: Language;
   /** Where the published document stands. */
@@ -119,7 +117,6 @@ interface HelpersProps {
 export function Helpers({ language, documentPath, version, doseG }: HelpersProps) {
   const words = helperWordsIn(language);
   const { today, fit, shot, clock, remark } = words;
-  const clocks = wordsIn(language).clock;
   return (
     <Box data-helpers={language} data-document={documentPath} data-version={version} hidden>
       <Helper name="today" title={today.title}>
@@ -162,21 +159,12 @@ export function Helpers({ language, documentPath, version, doseG }: HelpersProps
             <Field name="yieldMl" label={shot.outMl} />
             <Field name="doseG" label={shot.dose} placeholder={String(doseG)} />
             <Field name="firstDripS" label={shot.drip} />
-            <label>
-              {fit.clock}
-              <select name="clock">
-                {CLOCKS.map((one) => (
-                  <option key={one} value={one}>
-                    {clocks[one]}
-                  </option>
-                ))}
-              </select>
-            </label>
+            <ClockChoice label={fit.clock} language={language} />
             <label>
               {shot.tasted}
               <select name="taste">
                 <option value="">{shot.notTasted}</option>
-                {TASTES.map((taste) => (
+                {STRANGER_TASTES.map((taste) => (
                   <option key={taste} value={taste}>
                     {shot.taste[taste]}
                   </option>
@@ -199,16 +187,7 @@ export function Helpers({ language, documentPath, version, doseG }: HelpersProps
             <Field name="diameterMm" label={fit.diameter} placeholder="58" />
             <Field name="ratedG" label={fit.rated} placeholder="18" />
             <Field name="fixedC" label={fit.heat} hint={fit.heatHint} />
-            <label>
-              {fit.clock}
-              <select name="clock">
-                {CLOCKS.map((one) => (
-                  <option key={one} value={one}>
-                    {clocks[one]}
-                  </option>
-                ))}
-              </select>
-            </label>
+            <ClockChoice label={fit.clock} language={language} />
           </div>
           <Tick name="canShape" label={fit.canShape} />
           <Tick name="soaksByHand" label={fit.lever} />
@@ -266,6 +245,23 @@ function Field({
         {...(type === 'text' && { inputMode: 'decimal' as const })}
       />
       {hint && <small>{hint}</small>}
+    </label>
+  );
+}
+
+/** Which clock the reader's times count on. */
+function ClockChoice({ label, language }: { label: string; language: Language }) {
+  const words = wordsIn(language).clock;
+  return (
+    <label>
+      {label}
+      <select name="clock">
+        {CLOCKS.map((one) => (
+          <option key={one} value={one}>
+            {words[one]}
+          </option>
+        ))}
+      </select>
     </label>
   );
 }

@@ -175,7 +175,7 @@ function BagForm({
     },
   } as const;
   return (
-    <Form onSubmit={onSubmit} noValidate aria-label="Bag">
+    <Form onSubmit={onSubmit} noValidate aria-label="Bag to set aside">
       <FieldGrid>
         <EntryField {...entry} name="label" autoFocus />
         <EntryField {...entry} name="bagG" />
