@@ -18,7 +18,7 @@ import { BACK, CORNER, describeSetups, WINDOW } from './demo/setups';
 import { keepProgrammes, PADDLE_SOAK } from './demo/programmes';
 import { DemoPanel } from './demo/panel';
 import { pullSimulated } from './demo/simulated';
-import { hearReaders, openCalendar, printPapers, setBagsAside } from './demo/leaves';
+import { hearReaders, openCalendar, printPapers, setBagsAside, tellOfThePast } from './demo/leaves';
 import { DemoWorker, type DemoChanges, type DialIn } from './demo/worker';
 
 const file = process.argv[2];
@@ -393,6 +393,7 @@ arrive(COFFEES.mirador);
 worker.goTo(0, 5);
 hearReaders(outside, [harbour.id, veredas.id]);
 openCalendar(outside);
+tellOfThePast(outside, 5);
 
 // What the cups taught, as the server works it out after each of them.
 await renewTasteSites(db, findHouse(db)!);

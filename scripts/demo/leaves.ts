@@ -2,6 +2,7 @@
 import { findAddress } from '@/data/publications';
 import { addDays } from '@/core/rest/day';
 import type { Db } from '@/data/database';
+import { listMessages } from '@/data/messages';
 import { today } from '@/data/today';
 import type { DemoWorker } from './worker';
 
@@ -57,4 +58,13 @@ export function hearReaders({ db, worker }: Asked, releases: readonly string[]):
 /** The calendar gets an address. */
 export function openCalendar({ worker, lead }: Asked): void {
   worker.run('renewCalendar', {}, lead);
+}
+
+/** Partners and team were told of all that is older than so many days. */
+export function tellOfThePast({ db, worker, lead }: Asked, daysAgo: number): void {
+  const since = addDays(today(), -daysAgo);
+  const untold = () =>
+    listMessages(db).filter(({ filedAt, madeAt }) => filedAt === null && madeAt < since);
+  for (let some = untold(); some.length > 0; some = untold())
+    for (const { id } of some) worker.run('fileMessage', { messageId: id }, lead);
 }

@@ -64,7 +64,7 @@ function completeBatch(row: unknown): BareBatch {
 
 function withSamples(batch: BareBatch, samples: readonly StoredSample[]): StoredBatch {
   const open = samples.find(({ id }) => id === batch.openSampleId);
-  return { ...batch, samples, frozen: spellsOf(open) };
+  return { ...batch, samples, frozen: spellsOf(open, batch.roastDate) };
 }
 
 /** Four days or none, as the table keeps them. */

@@ -52,7 +52,8 @@ export function completeShot(row: unknown): StoredShot {
   const { id, rowVersion, draftId, drink, pulledAt, pulledBy, isOfFlight, ...rest } =
     row as StoredShot & Bagged;
   const { sampleId, roastDate, frozenOn, thawedOn } = rest;
-  const frozen = spellsOf({ frozenOn: frozenOn ?? undefined, thawedOn: thawedOn ?? undefined });
+  const bag = { frozenOn: frozenOn ?? undefined, thawedOn: thawedOn ?? undefined };
+  const frozen = spellsOf(bag, roastDate);
   return Object.assign(SHOT_TABLE.read(row), {
     id,
     rowVersion,

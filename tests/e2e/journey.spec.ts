@@ -163,7 +163,7 @@ test('from an empty house to a published card, by keyboard only', async ({ page,
     const card = await stranger.newPage();
     await card.goto(server.url + address);
     await expect(card.getByRole('heading', { name: 'Dembi Ridge' })).toBeVisible();
-    await expect(card.getByText(/from the pump/)).toBeVisible();
+    await expect(card.getByText('Time, from the pump')).toBeVisible();
     const download = card.waitForEvent('download');
     await card.getByRole('link', { name: 'Recipe document (JSON)' }).press('Enter');
     return readFileSync(await (await download).path(), 'utf8');

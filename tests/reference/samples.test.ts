@@ -32,6 +32,15 @@ it('a frozen bag holds back the rest days of its shots, of the proposal and of t
   expect(view().bench!.shots.map(({ restDays }) => restDays)).toEqual([12, 6]);
   // Two grams of retention, purged twice over.
   expect(bagsOf(house)).toMatchObject([{ label: 'Freezer', leftG: 250 - 18 - 4, isOpen: true }]);
+  // A roast date that is corrected past the frozen days closes no page.
+  send(db, 'saveBatch', {
+    releaseId,
+    batchId,
+    rowVersion: 1,
+    batch: { ...BATCH, roastDate: '2026-05-14' },
+  });
+  expect(view().batch.rest.restDays).toBe(6 - 2);
+  send(db, 'saveBatch', { releaseId, batchId, rowVersion: 2, batch: BATCH });
   send(db, 'openSample', { batchId, sampleId: null });
   expect(view().batch.rest.restDays).toBe(12);
 });

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { bagsFor, checkFrozen, isFrozenOn, spellsOf } from './bags';
+import { bagsFor, checkFrozen, isFrozenOn, spellsOf, type FrozenBag } from './bags';
 import type { PlannedCheck } from './checkPlan';
 import { addDays } from './day';
 import { restDaysOn } from './rest';
@@ -53,9 +53,14 @@ describe('bags', () => {
 
   it('stand still while they are frozen: the day of the thaw counts', () => {
     const bag = { frozenOn: '2026-05-10', thawedOn: '2026-05-16' };
-    expect(restDaysOn('2026-05-08', spellsOf(bag), TODAY)).toBe(12 - 6);
-    expect(restDaysOn('2026-05-08', spellsOf({ frozenOn: '2026-05-10' }), TODAY)).toBe(2);
-    expect(restDaysOn('2026-05-08', spellsOf(undefined), addDays(TODAY, 1))).toBe(13);
+    const restOf = (one: FrozenBag | undefined, roastDate = '2026-05-08', on = TODAY) =>
+      restDaysOn(roastDate, spellsOf(one, roastDate), on);
+    expect(restOf(bag)).toBe(12 - 6);
+    expect(restOf({ frozenOn: '2026-05-10' })).toBe(2);
+    expect(restOf(undefined, '2026-05-08', addDays(TODAY, 1))).toBe(13);
+    // The roast date was corrected after the bag was noted.
+    expect(restOf(bag, '2026-05-12')).toBe(8 - 4);
+    expect(restOf(bag, '2026-05-18')).toBe(2);
   });
 
   it.each([

@@ -9,10 +9,16 @@ export interface FrozenBag {
   readonly thawedOn?: Day | undefined;
 }
 
-/** Days a bag was frozen, as rest counts them. */
-export function spellsOf(bag: FrozenBag | undefined): readonly FrozenSpell[] {
+/**
+ * Days a bag was frozen, as rest counts them. A roast date that was corrected later must close no page: what lies before
+ * it is left out.
+ */
+export function spellsOf(bag: FrozenBag | undefined, roastDate: Day): readonly FrozenSpell[] {
   if (bag?.frozenOn === undefined) return [];
-  return [{ from: bag.frozenOn, to: bag.thawedOn }];
+  const { frozenOn, thawedOn } = bag;
+  if (thawedOn !== undefined && daysBetween(roastDate, thawedOn) < 0) return [];
+  const from = daysBetween(roastDate, frozenOn) < 0 ? roastDate : frozenOn;
+  return [{ from, to: thawedOn }];
 }
 
 export const isFrozenOn = ({ frozenOn, thawedOn }: FrozenBag, on: Day): boolean =>

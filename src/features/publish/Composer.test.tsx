@@ -72,7 +72,7 @@ describe('what a card says beside its recipe', () => {
     const sent = fakeServer(PUBLISHED);
     const { user } = open();
     await user.selectOptions(screen.getByLabelText('Language'), 'Français');
-    await user.type(screen.getByLabelText('How it tastes when right (Français)'), 'Abricot.');
+    await user.type(screen.getByLabelText('Français: when right'), 'Abricot.');
     await user.type(screen.getByLabelText(/What changed from version 2/), 'Words.');
     await user.click(screen.getByRole('button', { name: 'Plan version 3' }));
     expect(sent[0]!.input.otherWords).toEqual({ fr: { right: 'Abricot.' } });

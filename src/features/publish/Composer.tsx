@@ -9,7 +9,6 @@ import { QuantityInput, SelectInput, TextAreaInput, TextInput } from '@/ui/field
 import { More } from '@/ui/More';
 import { Small } from '@/ui/type';
 import type { CardOffers } from '@/views/cardOffers';
-import { WORD_LABELS } from './check';
 import { phaseText, type ComposedText, type FitText, type PhaseText } from './composedText';
 
 const PhaseRow = styled.div`
@@ -175,7 +174,13 @@ function FitFields({ text, change }: PartProps) {
   );
 }
 
-const OWN = ['right', 'short', 'long', 'whatChanged'] as const;
+/** What the house wrote itself, as its fields in another language are called. */
+const OWN = [
+  ['right', 'when right'],
+  ['short', 'when short'],
+  ['long', 'when long'],
+  ['whatChanged', 'what changed'],
+] as const;
 
 function OtherLanguages({ text, change, ownLanguage }: PartProps & { ownLanguage: Language }) {
   const others = LANGUAGES.filter((language) => language !== ownLanguage);
@@ -193,10 +198,10 @@ function OtherLanguages({ text, change, ownLanguage }: PartProps & { ownLanguage
         value={language}
         onChange={(value) => setLanguage(value as Language)}
       />
-      {OWN.map((name) => (
+      {OWN.map(([name, label]) => (
         <TextAreaInput
           key={`${language} ${name}`}
-          label={`${name === 'whatChanged' ? 'What changed, and why' : WORD_LABELS[name]} (${LANGUAGE_NAMES[language]})`}
+          label={`${LANGUAGE_NAMES[language]}: ${label}`}
           rows={2}
           value={own[name] ?? ''}
           onChange={(said) =>

@@ -48,7 +48,7 @@ export function Bags({ batchId, bags }: { batchId: string; bags: readonly BagVie
                 { words: 'Where' },
                 { words: 'Frozen' },
                 { words: 'Held back for' },
-                { words: '' },
+                { words: 'Do' },
               ]}
             />
             <tbody>
