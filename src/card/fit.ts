@@ -8,7 +8,7 @@ import { heatOf } from '@/core/language/temperature';
 import { wordsIn } from '@/core/language/words';
 import type { Clock } from '@/core/vocabulary';
 import { secondsIn } from '@/formats/recipe/seconds';
-import { bodyOf, figureOf, languageOf, onSend, show, type Helper } from './helper';
+import { bodyOf, figureOf, keepFitted, languageOf, onSend, show, type Helper } from './helper';
 
 export const help: Helper = (form, box) => {
   const language = languageOf(box);
@@ -43,6 +43,7 @@ export const help: Helper = (form, box) => {
     });
     const g = (value: number) => `${figureIn(language, value, 1)} g`;
     const there = fit.recipe;
+    keepFitted(there ? { card: { ...there, timeS: [...there.timeS] }, ratedG: to.ratedG } : null);
     const line = there
       ? `${g(there.doseG)} → ${there.yieldMl === undefined ? g(there.yieldG) : volumeIn(language, there.yieldMl)}, ${secondsIn(language, there.timeS)} ${wordsIn(language).clock[there.clock]}, ${heatOf(language, there.temperatureC)}`
       : words.fit.none;

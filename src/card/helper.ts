@@ -22,6 +22,24 @@ export function bodyOf(box: HTMLElement): Promise<RecipeBody> {
   return coming;
 }
 
+/** A recipe as it was fitted to the reader's setup on this page; the card's own shots are judged by it then. */
+export interface Fitted {
+  readonly card: Pick<
+    RecipeBody['recipe'],
+    'doseG' | 'yieldG' | 'timeS' | 'clock' | 'temperatureC'
+  >;
+  readonly ratedG: number;
+}
+
+let fitted: Fitted | null = null;
+
+export const keepFitted = (one: Fitted | null): void => {
+  fitted = one;
+};
+
+export const fittedOr = (body: RecipeBody): Fitted =>
+  fitted ?? { card: body.recipe, ratedG: body.setup.ratedG };
+
 /** A figure of the form; undefined where nothing stands. */
 export interface Typed {
   readonly value: number | undefined;
@@ -34,13 +52,16 @@ export function figureOf(
   name: string,
   limit: LimitName,
   language: Language,
+  { isNeeded = false }: { readonly isNeeded?: boolean } = {},
 ): Typed {
   const field = form.elements.namedItem(name) as HTMLInputElement;
   const text = field.value.trim();
   const { min, max } = LIMITS[limit];
   const read = text === '' ? undefined : readNumber(text);
   const value = typeof read === 'number' ? read : undefined;
-  const isWrong = text !== '' && (value === undefined || !(value >= min && value <= max));
+  const isMissing = text === '' && isNeeded;
+  const isOut = text !== '' && (value === undefined || !(value >= min && value <= max));
+  const isWrong = isMissing || isOut;
   field.setAttribute('aria-invalid', String(isWrong));
   const label = field.labels![0]!.firstChild!.textContent!;
   return isWrong

@@ -5,7 +5,7 @@ import { USUAL_CREMA_G_PER_ML } from '@/core/extraction/volume';
 import { answerIn } from '@/core/language/helpers/answerIn';
 import { helperWordsIn } from '@/core/language/helpers/words';
 import type { Clock } from '@/core/vocabulary';
-import { bodyOf, figureOf, languageOf, onSend, show, type Helper } from './helper';
+import { bodyOf, figureOf, fittedOr, languageOf, onSend, show, type Helper } from './helper';
 
 export const help: Helper = (form, box) => {
   const language = languageOf(box);
@@ -17,7 +17,7 @@ export const help: Helper = (form, box) => {
   onSend(form, language, async () => {
     const body = await bodyOf(box);
     const typed = {
-      timeS: figureOf(form, 'timeS', 'timeS', language),
+      timeS: figureOf(form, 'timeS', 'timeS', language, { isNeeded: true }),
       yieldG: figureOf(form, 'yieldG', 'shotYieldG', language),
       yieldMl: figureOf(form, 'yieldMl', 'shotYieldMl', language),
       doseG: figureOf(form, 'doseG', 'doseG', language),
@@ -26,7 +26,6 @@ export const help: Helper = (form, box) => {
     };
     const faults = Object.values(typed).flatMap(({ fault }) => fault ?? []);
     const { value: timeS } = typed.timeS;
-    if (timeS === undefined) faults.push(figureNeeded(form, 'timeS'));
     if (faults.length > 0 || timeS === undefined) return show(form, faults);
     shots.push({
       timeS,
@@ -39,10 +38,9 @@ export const help: Helper = (form, box) => {
       finerSteps: shots.length === 0 ? 0 : (typed.finerSteps.value ?? 0),
     });
     const asked: StrangerAsked = {
-      card: body.recipe,
+      ...fittedOr(body),
       tolerance: body.tolerance,
       roastLevel: body.coffee.roastLevel ?? 0,
-      ratedG: body.setup.ratedG,
       cremaGPerMl: USUAL_CREMA_G_PER_ML,
       shots,
     };
@@ -59,11 +57,4 @@ function advised(worker: Worker, asked: StrangerAsked): Promise<Advice> {
     worker.onerror = () => reject(new Error('the advisor did not answer'));
     worker.postMessage(asked);
   });
-}
-
-/** The label of a field that must say something. */
-function figureNeeded(form: HTMLFormElement, name: string): string {
-  const field = form.elements.namedItem(name) as HTMLInputElement;
-  field.setAttribute('aria-invalid', 'true');
-  return `${field.labels![0]!.firstChild!.textContent!}: ?`;
 }

@@ -87,6 +87,14 @@ test('a bag’s code tells today’s phase, a setup its fit', async ({ page }) =
   await fit.getByLabel('Basket, mm across').fill('54');
   await fit.getByRole('button', { name: 'Show my recipe' }).click();
   await expect(fit.getByText(/start here, taste decides/)).toBeVisible();
+  // A shot is judged by the fitted recipe from then on: its window is the wider one.
+  const wide = (await fit.locator('output').innerText()).match(/(\d+)-(\d+) s/)!;
+  await page.getByText('My shot did this').click();
+  const shot = page.locator('[data-helper="shot"]');
+  await shot.getByLabel('Time, s').fill(String(Number(wide[2]) - 1));
+  await shot.getByRole('button', { name: 'What now?' }).click();
+  await expect(shot.getByText(/It ran inside the card’s window/)).toBeVisible();
+  expect(Number(wide[2]) - 1).toBeGreaterThan(body.recipe.timeS[1]);
   await fit.getByLabel('The basket is pressurised').check();
   await fit.getByRole('button', { name: 'Show my recipe' }).click();
   await expect(fit.getByText('No recipe can be given for this setup.')).toBeVisible();
@@ -99,6 +107,8 @@ test('“my shot did this” answers what kb next answers, and learns the grinde
   await page.goto(`${server.url}${path}/en/`);
   await page.getByText('My shot did this').click();
   const part = page.locator('[data-helper="shot"]');
+  await part.getByRole('button', { name: 'What now?' }).click();
+  await expect(part.getByText('Time, s: enter 1 to 180.')).toBeVisible();
   const shots: StrangerAsked['shots'][number][] = [];
   for (const [timeS, finerSteps] of [
     [19, undefined],

@@ -67,7 +67,8 @@ export function strangerQuestion(asked: StrangerAsked): NextInput {
       purged: true,
       seen: [],
       ...(shot.yieldG === undefined && yieldMl !== undefined && { yieldMl }),
-      ...(firstDripS !== undefined && { firstDripS }),
+      // A drip after the end is none.
+      ...(firstDripS !== undefined && !(clock === 'pump' && firstDripS > timeS) && { firstDripS }),
       ...(taste && { taste: TASTE_OF[taste] }),
     };
   });
