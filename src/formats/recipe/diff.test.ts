@@ -1,6 +1,9 @@
+import { listVersions } from '@/data/publications';
+import { openHouse, send, WORDS } from '../../../tests/support/house';
 import { recipeDiff } from './diff';
 import type { RecipeBody } from './document';
 import { cardLines, coffeeWords } from './lines';
+import { readDocument } from './readers';
 
 const BODY: RecipeBody = {
   roastery: 'Lanternfell Coffee',
@@ -88,4 +91,32 @@ describe('the difference to the last version', () => {
       },
     ]);
   });
+});
+
+it('tells what a card says beside its recipe by what is ticked, not by figures that follow', () => {
+  const { db, releaseId, draftId } = openHouse();
+  const card = { releaseId, draftId, ...WORDS, fits: [{ audience: 'home54', tried: '' }] };
+  send(db, 'publish', card);
+  send(db, 'publish', {
+    ...card,
+    whatChanged: 'Tried.',
+    fits: [{ audience: 'home54', tried: 'at Wren’s' }],
+    hasDrinks: true,
+  });
+  const [after, before] = listVersions(db, releaseId).map(
+    ({ document }) => readDocument(document).body,
+  );
+  const said = recipeDiff(before!, after!);
+  expect(said).toContainEqual({
+    label: 'On other setups',
+    before: 'Home, 54 mm (computed)',
+    after: 'Home, 54 mm (tried: at Wren’s)',
+  });
+  expect(said).toContainEqual({
+    label: 'For your cups',
+    before: '',
+    after: 'Espresso, Cappuccino, Long black',
+  });
+  const longer = { ...after!, recipe: { ...after!.recipe, yieldG: 40, ratio: 40 / 18 } };
+  expect(recipeDiff(after!, longer).map(({ label }) => label)).toEqual(['In the cup', 'Ratio']);
 });

@@ -21,11 +21,12 @@ function partsOf(body: RecipeBody): Readonly<Record<string, string>> {
       .map(({ days, grind }) => `${days}: ${grind}`)
       .join('; '),
     [card.inMilk]: milkIn(body, 'en'),
+    // Their figures follow from the recipe, whose own lines say what changed.
     [drinks.title]: drinksIn(body, 'en')
-      .map(({ name, espresso, fill }) => [name, espresso, fill].filter(Boolean).join(', '))
-      .join('; '),
+      .map(({ name }) => name)
+      .join(', '),
     [fits.title]: fitsIn(body, 'en')
-      .map(({ title, mark, figures }) => [title, mark, figures].filter(Boolean).join(', '))
+      .map(({ title, mark }) => (mark === '' ? title : `${title} (${mark})`))
       .join('; '),
   };
 }
