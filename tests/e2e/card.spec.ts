@@ -147,6 +147,7 @@ test('the clock marks the first drip and fills the shot’s times', async ({ pag
   await page.goto(`${server.url}${path}/en/`);
   await page.getByText('Start the clock').click();
   const part = page.locator('[data-helper="clock"]');
+  await expect(part.getByRole('button', { name: 'Start with the pump' })).toBeEnabled();
   await part.getByRole('button', { name: 'Start with the pump' }).press('Enter');
   await part.getByRole('button', { name: 'First drip' }).press('Enter');
   await page.waitForTimeout(1100);
