@@ -1,5 +1,6 @@
 /** Planned checks as an iCalendar file (RFC 5545), written by a kept library; an event keeps its id, so that a second import updates it. */
 import { createEvents, type DateArray, type EventAttributes } from 'ics';
+import { addDays } from '@/core/rest/day';
 
 export interface CalendarEvent {
   /** Stable: the same check on another day is the same event. */
@@ -11,13 +12,6 @@ export interface CalendarEvent {
 }
 
 const dateOf = (day: string) => day.split('-').map(Number) as unknown as DateArray;
-
-/** The day after: an event of a whole day ends there. */
-function nextDay(day: string): string {
-  const at = new Date(`${day}T00:00:00Z`);
-  at.setUTCDate(at.getUTCDate() + 1);
-  return at.toISOString().slice(0, 10);
-}
 
 /** @param sequence grows with each making: readers take the newest of an event. */
 export function calendarOf(
@@ -31,7 +25,8 @@ export function calendarOf(
       uid: `${id}@kettlebrand`,
       sequence,
       start: dateOf(day),
-      end: dateOf(nextDay(day)),
+      // An event of a whole day ends on the day after.
+      end: dateOf(addDays(day, 1)),
       title,
       description: words,
       calName: name,

@@ -3,6 +3,7 @@ import type { Db } from '@/data/database';
 import { publicAddress } from '@/data/address';
 import { findHouse } from '@/data/house';
 import { findPublished, listPublicTokens } from '@/data/publications';
+import { markupText } from '@/formats/markup';
 import { cardLines } from '@/formats/recipe/lines';
 import { readDocument } from '@/formats/recipe/readers';
 
@@ -49,15 +50,6 @@ export function feedHead(db: Db): FeedHead {
   return { roastery: findHouse(db)?.name ?? '', address: publicAddress(db) };
 }
 
-const SIGNS: Readonly<Record<string, string>> = {
-  '<': '&lt;',
-  '>': '&gt;',
-  '&': '&amp;',
-  '"': '&quot;',
-};
-
-const plain = (text: string) => text.replace(/[<>&"]/g, (sign) => SIGNS[sign]!);
-
 const NEVER = '1970-01-01T00:00:00Z';
 
 export function feedOf({ roastery, address }: FeedHead, cards: readonly FeedCard[]): string {
@@ -68,15 +60,15 @@ export function feedOf({ roastery, address }: FeedHead, cards: readonly FeedCard
       .at(-1) ?? NEVER;
   const entries = cards.map(
     ({ token, name, number, publishedAt, summary }) =>
-      `<entry><id>urn:kettlebrand:${token}:${number}</id><title>${plain(name)}, version ${number}</title>` +
-      `<updated>${publishedAt}</updated><link rel="alternate" type="text/html" href="${plain(address)}/p/${token}/"/>` +
-      `<summary>${plain(summary)}</summary></entry>`,
+      `<entry><id>urn:kettlebrand:${token}:${number}</id><title>${markupText(name)}, version ${number}</title>` +
+      `<updated>${publishedAt}</updated><link rel="alternate" type="text/html" href="${markupText(address)}/p/${token}/"/>` +
+      `<summary>${markupText(summary)}</summary></entry>`,
   );
   return (
     `<?xml version="1.0" encoding="utf-8"?>\n<feed xmlns="http://www.w3.org/2005/Atom">` +
-    `<id>urn:kettlebrand:feed</id><title>Recipes of ${plain(roastery)}</title>` +
-    `<author><name>${plain(roastery)}</name></author>` +
-    `<link rel="self" type="application/atom+xml" href="${plain(address)}/feed.xml"/>` +
+    `<id>urn:kettlebrand:feed</id><title>Recipes of ${markupText(roastery)}</title>` +
+    `<author><name>${markupText(roastery)}</name></author>` +
+    `<link rel="self" type="application/atom+xml" href="${markupText(address)}/feed.xml"/>` +
     `<updated>${newest}</updated>${entries.join('')}</feed>\n`
   );
 }

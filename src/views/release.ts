@@ -67,6 +67,7 @@ function readBatch(
 ): BatchView {
   const roast = readRoast(batch, house.roastMap);
   const spanAsked = { roastLevel: roast.level ?? 0, school: house.restSchool, span: release.span };
+  const setAside = setAsideG(batch);
   const spentG = spent.reduce((sum, shot) => sum + shot.doseG + purgeOf(shot, shot.retentionG), 0);
   return {
     ...batch,
@@ -80,7 +81,7 @@ function readBatch(
     }),
     span: spanOf(spanAsked),
     marks,
-    leftG: setAsideG(batch) === null ? null : setAsideG(batch)! - spentG,
+    leftG: setAside === null ? null : setAside - spentG,
   };
 }
 

@@ -1,14 +1,7 @@
 /** A pen that makes a drawing in SVG, for pictures. */
+import { markupText } from '../markup';
 import { ASCENT, setRuns } from './fonts';
 import type { Look, Pen } from './pen';
-
-const SIGNS: Readonly<Record<string, string>> = {
-  '<': '&lt;',
-  '>': '&gt;',
-  '&': '&amp;',
-  '"': '&quot;',
-};
-const plain = (text: string) => text.replace(/[<>&"]/g, (sign) => SIGNS[sign]!);
 
 export interface Drawing {
   readonly svg: string;
@@ -35,7 +28,7 @@ export function drawingOf(
           familyOf(path, files);
           const family = face ? FAMILY_NAMES[face.family] : 'Archivo';
           parts.push(
-            `<text x="${at}" y="${y + ASCENT * size}" font-family="${family}" font-weight="${isStrong ? 600 : 400}" font-size="${size}" fill="${colour}" xml:space="preserve">${plain(run)}</text>`,
+            `<text x="${at}" y="${y + ASCENT * size}" font-family="${family}" font-weight="${isStrong ? 600 : 400}" font-size="${size}" fill="${colour}" xml:space="preserve">${markupText(run)}</text>`,
           );
           at += runWidth * size;
         }
