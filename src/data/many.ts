@@ -1,5 +1,5 @@
 /** Reading rows of many things at once: one statement however many they are. */
-import { groupBy } from '@/core/patterns/groupBy';
+import { groupBy } from '@/core/groupBy';
 import { prepared, type Db } from './database';
 
 /** Ids as one parameter, for `IN ${IDS}`. */

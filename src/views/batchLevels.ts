@@ -9,7 +9,7 @@ import { readRoast } from '@/core/coffee/roast';
 import { slopePrior } from '@/core/grinder/dial';
 import type { Era } from '@/core/grinder/era';
 import { DOSE_EXPONENT, NOISE_SD, YIELD_EXPONENT } from '@/core/grinder/timeRows';
-import { groupBy } from '@/core/patterns/groupBy';
+import { groupBy } from '@/core/groupBy';
 import {
   expectBatch,
   learnBatchSd,

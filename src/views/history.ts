@@ -4,7 +4,7 @@
  * was withdrawn as wrong teaches nothing.
  */
 import { dialToday } from '@/core/grinder/era';
-import { groupBy } from '@/core/patterns/groupBy';
+import { groupBy } from '@/core/groupBy';
 import { readRoast } from '@/core/coffee/roast';
 import { batchRestDays } from '@/core/rest/batchRest';
 import type { PastRelease } from '@/core/start/fit';

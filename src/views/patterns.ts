@@ -3,7 +3,7 @@ import { effectsOf, type Effect } from '@/core/start/effects';
 import { learn, outputOf } from '@/core/start/fit';
 import { OUTPUTS, type Output } from '@/core/start/priors';
 import { roundTo } from '@/core/start/pushed';
-import { groupBy } from '@/core/patterns/groupBy';
+import { groupBy } from '@/core/groupBy';
 import { notesFound, type NoteFound } from '@/core/patterns/notes';
 import { meanOf, type MeanOf } from '@/core/patterns/summary';
 import {

@@ -12,7 +12,7 @@ import { readRoast } from '@/core/coffee/roast';
 import { spanOf } from '@/core/rest/rest';
 import type { BrewStyle, Process } from '@/core/vocabulary';
 import { benchMinutes } from '@/core/patterns/benchMinutes';
-import { groupBy } from '@/core/patterns/groupBy';
+import { groupBy } from '@/core/groupBy';
 import type { Db } from '@/data/database';
 import { findDraftsOf, listDialIns, type StoredDialIn, type StoredDraft } from '@/data/dialIns';
 import { newestEvents } from '@/data/events';

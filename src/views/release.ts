@@ -12,7 +12,7 @@ import { readRoast } from '@/core/coffee/roast';
 import { restOn, spanOf } from '@/core/rest/rest';
 import { daysBetween } from '@/core/rest/day';
 import { METRIC, type Units } from '@/core/units';
-import { groupBy } from '@/core/patterns/groupBy';
+import { groupBy } from '@/core/groupBy';
 import { runThrough } from '@/core/runThrough';
 import type { Db } from '@/data/database';
 import { findBenchDrafts, type StoredDraft } from '@/data/dialIns';

@@ -1,6 +1,6 @@
 /** What the Rest stage shows: how the batch on the bench ages, when it is checked, when it tastes best. Server only. */
 import { Z_80 } from '@/core/grinder/dial';
-import { groupBy } from '@/core/patterns/groupBy';
+import { groupBy } from '@/core/groupBy';
 import { meanOf } from '@/core/patterns/summary';
 import { bagsFor, isFrozenOn } from '@/core/rest/bags';
 import { plannedChecks, type CheckKind, type PlannedCheck } from '@/core/rest/checkPlan';

@@ -8,7 +8,7 @@ import { referenceStretch } from '@/core/fits/basketLaw';
 import { expectedSigns, expectedWithout, learningTaste, siteOfCups } from '@/core/start/learnTaste';
 import type { ScoredCup } from '@/core/trials/bestRecipe';
 import { cupsOfShots } from '@/core/trials/shotCups';
-import { groupBy } from '@/core/patterns/groupBy';
+import { groupBy } from '@/core/groupBy';
 import type { Db } from '@/data/database';
 import type { House } from '@/data/house';
 import { prepareKept } from '@/data/kept';

@@ -9,7 +9,7 @@ import { CholeskyDecomposition, Matrix } from 'ml-matrix';
 import { Z_80 } from '../grinder/dial';
 import { CUP_SD } from '../taste/cupNoise';
 import { STEP, type Place } from '../trials/coding';
-import { groupBy } from './groupBy';
+import { groupBy } from '../groupBy';
 
 export const TONGUE = ['liking', 'sweetness', 'sharpness', 'bitterness'] as const;
 export type TongueScale = (typeof TONGUE)[number];

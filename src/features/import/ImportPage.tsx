@@ -5,7 +5,7 @@ import { useRef, useState } from 'react';
 import styled from 'styled-components';
 import { COMMAS } from '@/formats/sheets/commas';
 import type { ColumnUnit, Measure } from '@/formats/sheets/columns';
-import { groupBy } from '@/core/patterns/groupBy';
+import { groupBy } from '@/core/groupBy';
 import { Button, MainButton, QuietButton } from '@/ui/Button';
 import { Choice } from '@/ui/choices';
 import { Faults } from '@/ui/Faults';

@@ -1,0 +1,43 @@
+/**
+ * What a café does next with its grinder, by the whole model instead of the last shot. All in ln time; a move is in
+ * whole steps of the café's grinder. Staying is preferred: a move must gain five in a hundred (house heuristic).
+ */
+import { between } from '../advice/proof';
+
+export const MOVES = [-3, -2, -1, 0, 1, 2, 3] as const;
+const LEAST_GAIN = 0.05;
+
+export interface MoveQuestion {
+  /** Where the next shot lies against the recipe's time. */
+  readonly offLn: number;
+  readonly sd: number;
+  /** What one step of the dial does. */
+  readonly slope: { readonly mean: number; readonly sd: number };
+  /** The window around the recipe's time. */
+  readonly window: readonly [number, number];
+}
+
+export interface FieldMove {
+  /** Steps of the dial, as its numbers go. */
+  readonly steps: number;
+  readonly inWindow: number;
+  /** Chance if nothing is moved. */
+  readonly asItIs: number;
+}
+
+/** Chance that the mean of the next shots lies in the window after a move. */
+export function chanceAfter(steps: number, { offLn, sd, slope, window }: MoveQuestion): number {
+  const mean = offLn + steps * slope.mean;
+  const spread = Math.hypot(sd, steps * slope.sd);
+  const [low, high] = window;
+  return between(mean, spread, low, high);
+}
+
+export function bestMove(question: MoveQuestion): FieldMove {
+  const asItIs = chanceAfter(0, question);
+  const best = MOVES.map((steps) => ({ steps, inWindow: chanceAfter(steps, question) })).reduce(
+    (best, one) => (one.inWindow > best.inWindow ? one : best),
+  );
+  if (best.inWindow - asItIs < LEAST_GAIN) return { steps: 0, inWindow: asItIs, asItIs };
+  return { ...best, asItIs };
+}

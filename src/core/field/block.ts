@@ -1,0 +1,159 @@
+/**
+ * One café of the field model: robust weights of its shots, its part of the normal equations with the visit effects
+ * integrated out, and what is left of it once its own columns are solved (Schur complement; published linear algebra).
+ */
+import { inverseOf, times, transposedTimes, zeros, type Dense } from './dense';
+import { FIELD } from './fieldRules';
+import type { CafeRows, FieldRow } from './rows';
+
+export interface SlopePrior {
+  readonly mean: number;
+  readonly sd: number;
+}
+
+/** What is believed of the noise now. */
+export interface FieldNoise {
+  readonly shotSd: number;
+  readonly visitSd: number;
+}
+
+export interface RowWeight {
+  /** Weight in the sums, 1 / variance. */
+  readonly w: number;
+  /** Probability that the shot is no odd one. */
+  readonly good: number;
+  readonly variance: number;
+  /** Of a single shot, without what is unknown of the dial. */
+  readonly shotVariance: number;
+}
+
+export interface CafeBlock {
+  readonly weights: readonly (readonly RowWeight[])[];
+  /** 1 / (1/τ² + Σw) of each visit. */
+  readonly visitShare: readonly number[];
+  readonly inverseLocal: Dense;
+  /** Local × shared part of the normal equations. */
+  readonly cross: Dense;
+  readonly localSide: Float64Array;
+  /** What the café says of the shared columns once its own are solved. */
+  readonly schur: Dense;
+  readonly schurSide: Float64Array;
+}
+
+/** @param residual y less what is fitted; null where nothing is fitted yet. */
+export function rowWeight(
+  row: FieldRow,
+  residual: number | null,
+  noise: FieldNoise,
+  slope: number,
+): RowWeight {
+  const shotVariance = noise.shotSd ** 2;
+  const variance = shotVariance / row.check.shots + slope ** 2 * row.dialVarianceSteps2;
+  if (residual === null) return { w: 1 / variance, good: 1, variance, shotVariance };
+  const usual = variance + noise.visitSd ** 2;
+  const wide = usual + FIELD.odd.sd ** 2;
+  const { rate } = FIELD.odd;
+  const lnOdds =
+    0.5 * Math.log(usual / wide) + residual ** 2 / (2 * usual) - residual ** 2 / (2 * wide);
+  // Past e⁵⁰ the share is 0 to any digit.
+  const good = 1 / (1 + (rate / (1 - rate)) * Math.exp(Math.min(50, lnOdds)));
+  return {
+    w: (good + ((1 - good) * variance) / (variance + FIELD.odd.sd ** 2)) / variance,
+    good,
+    variance,
+    shotVariance,
+  };
+}
+
+export function cafeBlock(
+  rows: CafeRows,
+  weights: CafeBlock['weights'],
+  noise: FieldNoise,
+  slope: SlopePrior,
+): CafeBlock {
+  const { localSize, slopeAt, sharedKeys } = rows;
+  const shared = sharedKeys.length;
+  const sums: Sums = {
+    local: zeros(localSize, localSize),
+    cross: zeros(localSize, shared),
+    shared: zeros(shared, shared),
+    localSide: new Float64Array(localSize),
+    sharedSide: new Float64Array(shared),
+  };
+  const ofVisit = new Float64Array(localSize + shared);
+  const visitShare = rows.visits.map((visit, v) => {
+    let weight = 0;
+    let sumY = 0;
+    const touched: number[] = [];
+    visit.forEach(({ columns, values, y }, i) => {
+      const { w } = weights[v]![i]!;
+      weight += w;
+      sumY += w * y;
+      addTo(sums, columns, values, w, y);
+      columns.forEach((at, k) => {
+        if (!touched.includes(at)) touched.push(at);
+        ofVisit[at]! += w * values[k]!;
+      });
+    });
+    const share = noise.visitSd > 0 ? 1 / (1 / noise.visitSd ** 2 + weight) : 0;
+    const values = touched.map((at) => ofVisit[at]!);
+    addTo(sums, touched, values, -share, sumY);
+    for (const at of touched) ofVisit[at] = 0;
+    return share;
+  });
+  addLocalPrior(sums, slopeAt, slope);
+  const { local, cross, localSide } = sums;
+  const inverseLocal = inverseOf(local);
+  const solved = times(inverseLocal, cross);
+  const schur = sums.shared;
+  const taken = transposedTimes(cross, solved);
+  for (let i = 0; i < schur.values.length; i++) schur.values[i]! -= taken.values[i]!;
+  const schurSide = sums.sharedSide;
+  for (let i = 0; i < localSize; i++)
+    for (let j = 0; j < shared; j++)
+      schurSide[j]! -= solved.values[i * shared + j]! * localSide[i]!;
+  return { weights, visitShare, inverseLocal, cross, localSide, schur, schurSide };
+}
+
+interface Sums {
+  readonly local: Dense;
+  readonly cross: Dense;
+  readonly shared: Dense;
+  readonly localSide: Float64Array;
+  readonly sharedSide: Float64Array;
+}
+
+/** Adds weight·xxᵀ and weight·x·y; columns past the local ones are shared. */
+function addTo(
+  { local, cross, shared, localSide, sharedSide }: Sums,
+  columns: readonly number[],
+  values: readonly number[],
+  weight: number,
+  y: number,
+): void {
+  const size = local.rows;
+  const width = shared.columns;
+  for (let a = 0; a < columns.length; a++) {
+    const i = columns[a]!;
+    const wx = weight * values[a]!;
+    const isLocal = i < size;
+    if (isLocal) localSide[i]! += wx * y;
+    else sharedSide[i - size]! += wx * y;
+    for (let b = 0; b < columns.length; b++) {
+      const j = columns[b]!;
+      const product = wx * values[b]!;
+      if (isLocal && j < size) local.values[i * size + j]! += product;
+      else if (isLocal) cross.values[i * width + j - size]! += product;
+      else if (j >= size) shared.values[(i - size) * width + j - size]! += product;
+    }
+  }
+}
+
+function addLocalPrior({ local, localSide }: Sums, slopeAt: number, slope: SlopePrior): void {
+  const size = local.rows;
+  for (let i = 0; i < size; i++) {
+    const sd = i < slopeAt ? FIELD.levelSd : i === slopeAt ? slope.sd : FIELD.stepSd;
+    local.values[i * size + i]! += 1 / sd ** 2;
+    if (i === slopeAt) localSide[i]! += slope.mean / sd ** 2;
+  }
+}

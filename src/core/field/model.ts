@@ -1,0 +1,344 @@
+/**
+ * One linear model of all cafés, kept between checks: a visit renews its own café, its region and the columns of the
+ * whole field; `refit` renews everything and forgets what is older than the window. Intervals of a café's level are
+ * 1.44 sd (simulated). No clock: moments come with the checks.
+ */
+import { ALARM, alarmsInWindow, judged, opening, withRoom, type FieldAlarm } from './alarms';
+import { cafeBlock, rowWeight, type CafeBlock, type FieldNoise, type SlopePrior } from './block';
+import { fitCafe, type CafeFit } from './cafeFit';
+import type { FieldCheck } from './check';
+import type { Dense } from './dense';
+import { stepSignals, type StepSignal } from './evidence';
+import { FIELD } from './fieldRules';
+import { learntShotSd, learntVisitSd, noiseSums, NO_NOISE, type NoiseSums } from './noise';
+import { cafeRows, type CafeRows, type CoffeeAtCafe, type FieldStep, type SharedKey } from './rows';
+import {
+  fitGlobals,
+  fitRegion,
+  globalColumns,
+  sharedCovariance,
+  weatherOf,
+  type GlobalColumns,
+  type GlobalFit,
+  type RegionFit,
+} from './shared';
+import { rowVariance } from './uncertainty';
+
+export interface FieldCafe {
+  readonly id: string;
+  /** Cafés of one region share their weather. */
+  readonly region: string;
+  readonly checksADay: number;
+  /** ln time a step of its grinder, where known. */
+  readonly slope?: SlopePrior;
+}
+
+/** What was known of a café when the model was last put away. */
+export interface CafeBefore {
+  readonly alarms?: readonly FieldAlarm[];
+  readonly firstDay?: number;
+}
+
+/** What a fit says of one café. */
+export interface FittedCafe {
+  readonly rows: CafeRows;
+  readonly block: CafeBlock;
+  readonly fit: CafeFit;
+  readonly covariance: Dense;
+}
+
+interface State {
+  readonly cafe: FieldCafe;
+  checks: FieldCheck[];
+  readonly known: Map<string, CoffeeAtCafe>;
+  alarms: FieldAlarm[];
+  signals: StepSignal[];
+  slope: SlopePrior;
+  /** As it is believed now. */
+  slopeMean: number;
+  slopeDay: number | null;
+  firstDay: number | null;
+  shotSd: number;
+  sums: NoiseSums;
+  /** What the last fit left of each row; null of a new one. */
+  left: readonly (readonly (number | null)[])[];
+  rows: CafeRows | null;
+  block: CafeBlock | null;
+  fit: CafeFit | null;
+}
+
+export class FieldModel {
+  private readonly states = new Map<string, State>();
+  private readonly regions = new Map<string, RegionFit>();
+  private columns: GlobalColumns = { keys: [], at: new Map() };
+  private globals: GlobalFit | null = null;
+  private visitSd: number = FIELD.visit.sd;
+
+  addCafe(cafe: FieldCafe, before: CafeBefore = {}): void {
+    this.states.set(cafe.id, {
+      cafe,
+      checks: [],
+      known: new Map(),
+      alarms: [...(before.alarms ?? [])],
+      signals: [],
+      slope: cafe.slope ?? FIELD.slope,
+      slopeMean: (cafe.slope ?? FIELD.slope).mean,
+      slopeDay: null,
+      firstDay: before.firstDay ?? null,
+      shotSd: FIELD.noise.sd,
+      sums: NO_NOISE,
+      left: [],
+      rows: null,
+      block: null,
+      fit: null,
+    });
+  }
+
+  /** Takes in checks without judging them: for what is already known when the model is made. */
+  remember(cafeId: string, checks: readonly FieldCheck[]): void {
+    const state = this.state(cafeId);
+    state.checks = [...state.checks, ...checks].sort((a, b) => a.atDay - b.atDay);
+    for (const { coffee, target, dial } of state.checks) {
+      const seen = state.known.get(coffee);
+      if (seen === undefined || (Number.isNaN(seen.firstDial) && dial !== null))
+        state.known.set(coffee, { reference: seen?.reference ?? target, firstDial: dial ?? NaN });
+    }
+    for (const [coffee, seen] of state.known)
+      if (Number.isNaN(seen.firstDial)) state.known.set(coffee, { ...seen, firstDial: 0 });
+    state.firstDay ??= state.checks[0]?.atDay ?? null;
+    state.slopeDay ??= state.firstDay;
+  }
+
+  /** Takes in the checks of one visit and says what that opened, withdrew or kept. */
+  addVisit(cafeId: string, checks: readonly FieldCheck[]): FieldAlarm[] {
+    if (checks.length === 0) return [];
+    this.remember(cafeId, checks);
+    const state = this.state(cafeId);
+    const nowDay = state.checks.at(-1)!.atDay;
+    state.checks = state.checks.filter(({ atDay }) => atDay >= nowDay - FIELD.windowDays);
+    this.fitOne(state);
+    this.passSlopeOn(state, nowDay);
+    return this.judge(state, nowDay);
+  }
+
+  /** Fits all cafés anew on the days up to `nowDay`. Opens and withdraws nothing. */
+  refit(nowDay: number): void {
+    const used = [...this.states.values()];
+    for (const state of used) {
+      state.checks = state.checks.filter(({ atDay }) => atDay >= nowDay - FIELD.windowDays);
+      this.setRows(state);
+    }
+    for (let pass = 0; pass < FIELD.passes; pass++) {
+      for (const state of used) this.weigh(state);
+      this.columns = globalColumns(
+        used.flatMap(({ rows }) => (rows === null ? [] : [rows.sharedKeys])),
+      );
+      this.regions.clear();
+      for (const region of new Set(used.map(({ cafe }) => cafe.region))) this.fitRegion(region);
+      this.solve();
+      for (const state of used) this.settle(state);
+      this.learnVisits();
+    }
+    for (const state of used)
+      if (state.rows !== null && state.checks.length > 0)
+        state.signals = stepSignals(this.question(state, state.rows, state.block!, state.fit!));
+  }
+
+  alarms(cafeId: string): readonly FieldAlarm[] {
+    return this.state(cafeId).alarms;
+  }
+
+  /** Chances of a change by kind that no alarm has taken up yet. */
+  signals(cafeId: string): readonly StepSignal[] {
+    return this.state(cafeId).signals;
+  }
+
+  /** Null before a café has sent anything. */
+  fitted(cafeId: string): FittedCafe | null {
+    const state = this.state(cafeId);
+    const { rows, block, fit } = state;
+    if (rows === null || block === null || fit === null) return null;
+    return { rows, block, fit, covariance: this.covarianceOf(state) };
+  }
+
+  noise(cafeId: string): FieldNoise {
+    return { shotSd: this.state(cafeId).shotSd, visitSd: this.visitSd };
+  }
+
+  slope(cafeId: string): SlopePrior {
+    const state = this.state(cafeId);
+    const { rows, block, fit } = state;
+    if (rows === null || block === null || fit === null) return state.slope;
+    const x = { columns: [rows.slopeAt], values: [1] };
+    const variance = rowVariance(x, block, this.covarianceOf(state));
+    return { mean: fit.effects[rows.slopeAt]!, sd: Math.sqrt(variance) };
+  }
+
+  known(cafeId: string, coffee: string): CoffeeAtCafe | null {
+    return this.state(cafeId).known.get(coffee) ?? null;
+  }
+
+  /** Means and covariance of the columns of the whole field: batches and ageing. */
+  wholeField(): { readonly keys: readonly SharedKey[]; readonly fit: GlobalFit } | null {
+    return this.globals === null ? null : { keys: this.columns.keys, fit: this.globals };
+  }
+
+  region(region: string): { readonly fit: RegionFit; readonly globals: GlobalFit } | null {
+    const fit = this.regions.get(region);
+    return fit === undefined || this.globals === null ? null : { fit, globals: this.globals };
+  }
+
+  private state(cafeId: string): State {
+    const state = this.states.get(cafeId);
+    if (state === undefined) throw new RangeError(`No café ${cafeId} in the field.`);
+    return state;
+  }
+
+  private fitOne(state: State): void {
+    this.setRows(state);
+    for (let pass = 0; pass < FIELD.passes; pass++) {
+      this.weigh(state);
+      this.growColumns(state.rows!.sharedKeys);
+      this.fitRegion(state.cafe.region);
+      this.solve();
+      this.settle(state);
+      this.learnVisits();
+    }
+  }
+
+  private learnVisits(): void {
+    this.visitSd = learntVisitSd([...this.states.values()].map(({ sums }) => sums));
+  }
+
+  private setRows(state: State): void {
+    const { checks, known, rows: before, fit } = state;
+    const residuals = new Map<string, number>();
+    before?.visits.forEach((visit, v) =>
+      visit.forEach(({ check }, i) => residuals.set(check.id, fit!.residuals[v]![i]!)),
+    );
+    state.rows = checks.length === 0 ? null : cafeRows({ checks, known, steps: stepsOf(state) });
+    if (state.rows === null) state.block = state.fit = null;
+    state.left =
+      state.rows?.visits.map((visit) =>
+        visit.map(({ check }) => residuals.get(check.id) ?? null),
+      ) ?? [];
+  }
+
+  /** Block of a café by its newest weights. */
+  private weigh(state: State): void {
+    const { rows } = state;
+    if (rows === null) return;
+    const noise = this.noise(state.cafe.id);
+    const slope = state.slopeMean;
+    const weights = rows.visits.map((visit, v) =>
+      visit.map((row, i) => rowWeight(row, state.left[v]![i]!, noise, slope)),
+    );
+    state.block = cafeBlock(rows, weights, noise, state.slope);
+  }
+
+  private growColumns(keys: readonly SharedKey[]): void {
+    const isNew = keys.some(({ day, name }) => day === null && !this.columns.at.has(name));
+    if (isNew) this.columns = globalColumns([this.columns.keys, keys]);
+  }
+
+  private fitRegion(region: string): void {
+    const parts = [...this.states.values()].flatMap(({ cafe, rows, block }) =>
+      cafe.region === region && rows !== null && block !== null
+        ? [{ keys: rows.sharedKeys, block }]
+        : [],
+    );
+    if (parts.length > 0) this.regions.set(region, fitRegion(parts, this.columns));
+  }
+
+  private solve(): void {
+    this.globals = fitGlobals(this.columns, this.regions.values());
+  }
+
+  /** A café's own columns, residuals and noise under the shared columns as they stand. */
+  private settle(state: State): void {
+    const { rows, block } = state;
+    if (rows === null || block === null) return;
+    state.fit = fitCafe(rows, block, this.sharedOf(state, rows));
+    state.left = state.fit.residuals;
+    state.slopeMean = state.fit.effects[rows.slopeAt]!;
+    state.sums = noiseSums(block, state.fit.residuals);
+    state.shotSd = learntShotSd(state.sums);
+  }
+
+  private sharedOf(state: State, { sharedKeys }: CafeRows): number[] {
+    const region = this.regions.get(state.cafe.region)!;
+    const weather = weatherOf(region, this.globals!);
+    return sharedKeys.map(({ day, name }) =>
+      day === null
+        ? this.globals!.mean[this.columns.at.get(name)!]!
+        : weather[day - region.firstDay]!,
+    );
+  }
+
+  private covarianceOf(state: State): Dense {
+    return sharedCovariance(
+      state.rows!.sharedKeys,
+      this.columns,
+      this.regions.get(state.cafe.region)!,
+      this.globals!,
+    );
+  }
+
+  private question(state: State, rows: CafeRows, block: CafeBlock, { residuals }: CafeFit) {
+    const { checksADay } = state.cafe;
+    return { rows, block, residuals, sharedCovariance: this.covarianceOf(state), checksADay };
+  }
+
+  /** A full window of shots: what it taught of the slope is where the next one begins, a little wider. */
+  private passSlopeOn(state: State, nowDay: number): void {
+    if (nowDay - state.slopeDay! < FIELD.windowDays) return;
+    const { mean, sd } = this.slope(state.cafe.id);
+    const { widening, leastSd } = FIELD.slope;
+    state.slope = { mean, sd: Math.max(leastSd, sd * Math.sqrt(widening)) };
+    state.slopeDay = nowDay;
+  }
+
+  private judge(state: State, nowDay: number): FieldAlarm[] {
+    const news: FieldAlarm[] = [];
+    const open = state.alarms.find((alarm) => alarm.state === 'open');
+    if (open !== undefined) {
+      const after = judged(open, this.signalsWithout(state, open), nowDay);
+      state.alarms = state.alarms.map((alarm) => (alarm === open ? after : alarm));
+      if (after.state !== 'open') news.push(after);
+      const isMoved =
+        after.state === 'withdrawn' ||
+        after.fromDay !== open.fromDay ||
+        after.coffee !== open.coffee;
+      if (isMoved) this.fitOne(state);
+    }
+    state.alarms = state.alarms.filter(
+      ({ fromDay }) => fromDay >= nowDay - FIELD.windowDays - ALARM.apartDays,
+    );
+    state.signals = stepSignals(this.question(state, state.rows!, state.block!, state.fit!));
+    const standing = alarmsInWindow(state.alarms, nowDay);
+    const opened = opening(state.signals, standing, { nowDay, firstDay: state.firstDay! });
+    if (opened === null) return news;
+    const kept = standing.length >= FIELD.mostSteps ? withRoom(standing) : standing;
+    state.alarms = [
+      ...state.alarms.filter((alarm) => !standing.includes(alarm) || kept.includes(alarm)),
+      opened,
+    ];
+    this.fitOne(state);
+    return [...news, opened];
+  }
+
+  /** The evidence as it would be had the open alarm not been entered. */
+  private signalsWithout(state: State, open: FieldAlarm): StepSignal[] {
+    const steps = stepsOf(state).filter((step) => step !== open);
+    const rows = cafeRows({ checks: state.checks, known: state.known, steps });
+    const noise = this.noise(state.cafe.id);
+    const block = cafeBlock(rows, state.block!.weights, noise, state.slope);
+    const fit = fitCafe(rows, block, this.sharedOf(state, rows));
+    return stepSignals(this.question(state, rows, block, fit));
+  }
+}
+
+function stepsOf({ alarms, checks }: State): readonly FieldStep[] {
+  const nowDay = checks.at(-1)?.atDay ?? 0;
+  return alarmsInWindow(alarms, nowDay).slice(-FIELD.mostSteps);
+}

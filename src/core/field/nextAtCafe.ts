@@ -1,0 +1,71 @@
+/** The next shot of one coffee at one café: where it lies, what moved it there, and what to do. */
+import { bestMove, type FieldMove } from './advice';
+import { ageOffset, lnTimeAt, type FieldCheck } from './check';
+import { FIELD } from './fieldRules';
+import { fitted } from './cafeFit';
+import type { FieldModel, FittedCafe } from './model';
+import type { FieldRow } from './rows';
+import { rowVariance } from './uncertainty';
+
+const RULES = {
+  /** Days of weighings that say what the café usually weighs, worth 2.25 on the recipe. */
+  habitDays: 5,
+  habitWorth: 2.25,
+  visitShare: 0.3,
+  /** Unsure of each step of a move, ln time. */
+  moveSd: 0.015,
+} as const;
+
+export interface NextAtCafe {
+  /** ln of the expected time ÷ the recipe's time, at the café's usual weights. */
+  readonly offLn: number;
+  readonly sd: number;
+  readonly move: FieldMove;
+}
+
+/** Null before the café has sent a check of the coffee. */
+export function nextAtCafe(
+  model: FieldModel,
+  cafeId: string,
+  coffee: string,
+  window: readonly [number, number],
+): NextAtCafe | null {
+  const found = lastRow(model, cafeId, coffee);
+  if (found === null) return null;
+  const { cafe, row, last } = found;
+  const { reference } = model.known(cafeId, coffee)!;
+  const recent = cafe.rows.visits
+    .flat()
+    .map(({ check }) => check)
+    .filter((check) => check.coffee === coffee && check.atDay >= last.atDay - RULES.habitDays);
+  const { target } = last;
+  const offDose = usually(recent.map((check) => check.doseG - check.target.doseG));
+  const offYield = usually(recent.map((check) => check.yieldG - check.target.yieldG));
+  const at = { doseG: target.doseG + offDose, yieldG: target.yieldG + offYield };
+  const offLn =
+    fitted(row, cafe.fit.effects) +
+    FIELD.agePerDay * ageOffset(last) +
+    lnTimeAt(reference, at) -
+    Math.log(target.timeS);
+  const { visitSd } = model.noise(cafeId);
+  const variance = rowVariance(row, cafe.block, cafe.covariance) + RULES.visitShare * visitSd ** 2;
+  const sd = Math.sqrt(variance);
+  const slope = { mean: model.slope(cafeId).mean, sd: RULES.moveSd };
+  return { offLn, sd, move: bestMove({ offLn, sd, slope, window }) };
+}
+
+/** A café's newest row of a coffee. */
+export function lastRow(
+  model: FieldModel,
+  cafeId: string,
+  coffee: string,
+): { cafe: FittedCafe; row: FieldRow; last: FieldCheck } | null {
+  const cafe = model.fitted(cafeId);
+  if (cafe === null) return null;
+  const row = cafe.rows.visits.flat().findLast(({ check }) => check.coffee === coffee);
+  return row === undefined ? null : { cafe, row, last: row.check };
+}
+
+function usually(offG: readonly number[]): number {
+  return offG.reduce((sum, off) => sum + off, 0) / (offG.length + RULES.habitWorth);
+}
