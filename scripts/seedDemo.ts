@@ -15,6 +15,7 @@ import { COFFEES, type DemoRelease } from './demo/coffees';
 import { chanceFrom } from '@/core/random';
 import { pastCoffees } from './demo/pastCoffees';
 import { BACK, CORNER, describeSetups, WINDOW } from './demo/setups';
+import { fillField } from './demo/field';
 import { keepProgrammes, PADDLE_SOAK } from './demo/programmes';
 import { DemoPanel } from './demo/panel';
 import { pullSimulated } from './demo/simulated';
@@ -394,6 +395,8 @@ worker.goTo(0, 5);
 hearReaders(outside, [harbour.id, veredas.id]);
 openCalendar(outside);
 tellOfThePast(outside, 5);
+
+fillField({ db, worker, lead, blendId: harbour.id, singleId: veredas.id });
 
 // What the cups taught, as the server works it out after each of them.
 await renewTasteSites(db, findHouse(db)!);

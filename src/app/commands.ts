@@ -1,5 +1,17 @@
 /** Every command the program takes. */
 import type { Command } from '@/data/command';
+import {
+  answerPartner,
+  askRound,
+  enterChecks,
+  renewPartnerLink,
+  retirePartner,
+  savePartner,
+  sendChecks,
+  settleCall,
+  settleSignal,
+  takeCheckAway,
+} from '@/features/field/actions';
 import { beginEra } from '@/features/equipment/beginEra';
 import { savePart, saveSetup } from '@/features/equipment/actions';
 import { saveHouse, saveRules, setUpHouse } from '@/features/house/actions';
@@ -106,6 +118,16 @@ export const commands: ReadonlyMap<string, Command> = new Map(
     notePrinted,
     leaveRemark,
     settle,
+    savePartner,
+    renewPartnerLink,
+    retirePartner,
+    askRound,
+    sendChecks,
+    enterChecks,
+    settleCall,
+    takeCheckAway,
+    answerPartner,
+    settleSignal,
     editMessage,
     file,
     withdraw,

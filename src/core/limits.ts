@@ -74,6 +74,7 @@ export const LIMITS = {
   keepG: { label: 'Keep of this batch', unit: 'g', min: 0, max: 100000 },
   places: { label: 'Tasters', unit: '', min: 1, max: 30 },
   openHours: { label: 'Open for', unit: 'h', min: 1, max: 72 },
+  shotsAveraged: { label: 'Shots averaged', unit: '', min: 1, max: 10 },
   backupDays: { label: 'Daily backups kept', unit: '', min: 1, max: 60 },
   backupWeeks: { label: 'Weekly backups kept', unit: '', min: 0, max: 200 },
 } as const satisfies Record<string, Limit>;

@@ -8,13 +8,17 @@ const OLDEST_MS = 14 * 86_400_000;
 const AHEAD_MS = 5 * 60_000;
 
 /** Now when absent. */
-export const deviceMoment = (of: 'shot' | 'cup') =>
+export const deviceMoment = (of: 'shot' | 'cup' | 'check') =>
   z.iso
     .datetime({ error: `The moment of the ${of} is not a date and time. Reload the page.` })
     .optional();
 
 /** @throws UserFault for a moment that cannot be: long ago, or yet to come. */
-export function momentSaid(of: 'shot' | 'cup', field: string, said: string | undefined): string {
+export function momentSaid(
+  of: 'shot' | 'cup' | 'check',
+  field: string,
+  said: string | undefined,
+): string {
   const now = clock.now().getTime();
   const at = said === undefined ? now : Date.parse(said);
   if (at < now - OLDEST_MS || at > now + AHEAD_MS)

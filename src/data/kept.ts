@@ -17,7 +17,7 @@ export function raiseEpochs(db: Db, topics: readonly Topic[]): void {
 }
 
 /** How often each of these has changed, as one text. */
-function epochOf(db: Db, topics: readonly Topic[]): string {
+export function epochOf(db: Db, topics: readonly Topic[]): string {
   const rows = prepared(db, 'SELECT topic, n FROM epoch').all() as { topic: Topic; n: number }[];
   const known = new Map(rows.map(({ topic, n }) => [topic, n]));
   return topics.map((topic) => known.get(topic) ?? 0).join(' ');

@@ -60,7 +60,7 @@ export function settleRemark(db: Db, id: string, personId: string): string | nul
   return row?.releaseId ?? null;
 }
 
-export const MESSAGE_AUDIENCES = ['partners', 'team'] as const;
+export const MESSAGE_AUDIENCES = ['partners', 'team', 'partner'] as const;
 export type MessageAudience = (typeof MESSAGE_AUDIENCES)[number];
 
 const messageRow = z.object({
@@ -70,6 +70,9 @@ const messageRow = z.object({
   release: z.string(),
   versionNumber: z.number(),
   audience: z.enum(MESSAGE_AUDIENCES),
+  /** The café it is for, where it is for one. */
+  partner: z.string().nullable(),
+  partnerId: z.string().nullable(),
   subject: z.string(),
   body: z.string(),
   madeAt: z.string(),
@@ -78,31 +81,45 @@ const messageRow = z.object({
 });
 export type Message = z.output<typeof messageRow>;
 
+const SELECT_MESSAGE = `SELECT o.id, o.row_version AS rowVersion, o.release_id AS releaseId, l.name AS release,
+       o.version_number AS versionNumber, o.audience, o.subject, o.body, o.made_at AS madeAt,
+       p.name AS madeBy, o.filed_at AS filedAt, o.partner_id AS partnerId, t.name AS partner
+     FROM outbox_message o JOIN release l ON l.id = o.release_id AND l.removed_at IS NULL
+     JOIN person p ON p.id = o.made_by LEFT JOIN partner t ON t.id = o.partner_id`;
+
 /** Messages still to go out by somebody's hand, then the newest filed ones. */
 export function listMessages(db: Db): Message[] {
   return prepared(
     db,
-    `SELECT o.id, o.row_version AS rowVersion, o.release_id AS releaseId, l.name AS release,
-       o.version_number AS versionNumber, o.audience, o.subject, o.body, o.made_at AS madeAt,
-       p.name AS madeBy, o.filed_at AS filedAt
-     FROM outbox_message o JOIN release l ON l.id = o.release_id AND l.removed_at IS NULL
-     JOIN person p ON p.id = o.made_by
+    `${SELECT_MESSAGE}
      ORDER BY o.filed_at IS NOT NULL, o.made_at DESC, o.rowid DESC LIMIT ${MOST_SHOWN}`,
   )
     .all()
     .map((row) => messageRow.parse(row));
 }
 
+/** What was written to one café, the newest first. */
+export function messagesToPartner(db: Db, partnerId: string): Message[] {
+  return prepared(
+    db,
+    `${SELECT_MESSAGE} WHERE o.partner_id = ? ORDER BY o.made_at DESC, o.rowid DESC LIMIT ${MOST_SHOWN}`,
+  )
+    .all(partnerId)
+    .map((row) => messageRow.parse(row));
+}
+
 export function insertMessage(
   db: Db,
-  message: Pick<Message, 'id' | 'releaseId' | 'versionNumber' | 'audience' | 'subject' | 'body'>,
+  message: Pick<Message, 'id' | 'releaseId' | 'versionNumber' | 'audience' | 'subject' | 'body'> & {
+    readonly partnerId?: string;
+  },
   personId: string,
 ): void {
   prepared(
     db,
-    `INSERT INTO outbox_message (id, release_id, version_number, audience, subject, body, made_at, made_by)
-     VALUES (@id, @releaseId, @versionNumber, @audience, @subject, @body, @at, @personId)`,
-  ).run({ ...message, at: now(), personId });
+    `INSERT INTO outbox_message (id, release_id, version_number, audience, partner_id, subject, body, made_at, made_by)
+     VALUES (@id, @releaseId, @versionNumber, @audience, @partnerId, @subject, @body, @at, @personId)`,
+  ).run({ partnerId: null, ...message, at: now(), personId });
 }
 
 /** The release of a message that was changed; null when it was filed or changed meanwhile. */

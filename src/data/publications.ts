@@ -99,6 +99,15 @@ export function listPublicNames(db: Db): PublicName[] {
   ).all() as PublicName[];
 }
 
+/** Releases with a public card, by name. */
+export function listServable(db: Db): { id: string; name: string }[] {
+  return prepared(
+    db,
+    `SELECT l.id, l.name FROM publication b JOIN release l ON l.id = b.release_id
+     WHERE b.withdrawn_at IS NULL AND l.removed_at IS NULL ORDER BY l.name COLLATE NOCASE`,
+  ).all() as { id: string; name: string }[];
+}
+
 /** Differs whenever something else is public than before. */
 export function publicState(db: Db): string {
   const row = prepared(

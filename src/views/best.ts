@@ -16,6 +16,7 @@ import type { Db } from '@/data/database';
 import type { House } from '@/data/house';
 import { findTrial, type StoredTrial } from '@/data/trials';
 import { kept } from '@/data/kept';
+import { cafeSpread } from './cafeSpread';
 import { MODEL_RESTS_ON, readHouseModel } from './houseModel';
 import { askedOf, learntFor, type Bench, type ReleaseView } from './release';
 import { numberOf } from './tasteSites';
@@ -47,7 +48,8 @@ export function readBest(db: Db, house: House, view: ReleaseView): BestView | nu
   const { bench, release } = view;
   if (!bench) return null;
   const { style, temperatureSchool, recipe, drink } = bench.draft;
-  const key = `${release.id} ${bench.draft.id} ${view.today}`;
+  const spread = cafeSpread(db);
+  const key = `${release.id} ${bench.draft.id} ${view.today} ${spread.doseG} ${spread.yieldG}`;
   return kept(
     db,
     {
@@ -76,6 +78,7 @@ export function readBest(db: Db, house: House, view: ReleaseView): BestView | nu
         signOffset: signs,
         cups,
         doseG,
+        spread,
         release: numberOf(release.id),
         fixedTemperatureC: bench.setup.machine.settableTemperature
           ? undefined

@@ -18,6 +18,7 @@ import type { Db } from '@/data/database';
 import { findBenchDrafts, type StoredDraft } from '@/data/dialIns';
 import type { House } from '@/data/house';
 import { marksOfBatches, type BatchMark } from '@/data/marks';
+import { cafesServing } from '@/data/partners';
 import { heldCards } from '@/data/printed';
 import {
   addressesOfReleases,
@@ -54,6 +55,8 @@ export interface ReleaseView {
   readonly address: PublicAddress | null;
   /** Why a planned card did not go out on its day. */
   readonly heldCard: string | null;
+  /** Cafés that have it on their sheet. */
+  readonly cafes: number;
   /** A newer batch that can be pulled on the last recipe; null where none waits. */
   readonly newBatch: NewBatch | null;
 }
@@ -123,6 +126,7 @@ export function* releasesInSteps(
   const versionsOf = versionsOfReleases(db, ids);
   const addressOf = addressesOfReleases(db, ids);
   const heldOf = heldCards(db, ids);
+  const cafesOf = cafesServing(db, ids);
   const views: ReleaseView[] = [];
   for (const [i, release] of releases.entries()) {
     if (i % JUDGED_AT_ONCE === 0) yield;
@@ -165,6 +169,7 @@ export function* releasesInSteps(
       versions,
       address,
       heldCard: heldOf(release.id),
+      cafes: cafesOf(release.id),
       newBatch: newBatchOf(db, house, {
         release,
         batches,

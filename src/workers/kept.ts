@@ -5,9 +5,9 @@ export const KEPT_PARTS = 'kettlebrand parts';
 /** Parts of the program; their names change with what is in them. */
 export const PART_ADDRESS = '/_next/static/';
 
-/** Today, what is open, the stages of a release and the cup sheets of a flight; settings and people are never kept. */
+/** Today, what is open, the stages of a release and the cup sheets of a flight, a café's check sheet; settings and people are never kept. */
 export const isKeptPage = (path: string): boolean =>
-  /^\/(open|flight\/[A-Z0-9]+|releases\/[0-9a-f]+\/(read|start|pull|taste|rest|publish))?$/.test(
+  /^\/(open|flight\/[A-Z0-9]+|check\/[\w-]{22}|releases\/[0-9a-f]+\/(read|start|pull|taste|rest|publish|field))?$/.test(
     path,
   );
 

@@ -5,6 +5,7 @@ import { countReleases, listReleaseNames } from '@/data/releases';
 import { listSetups } from '@/data/setups';
 import { today } from '@/data/today';
 import { backupWarning } from '@/views/backups';
+import { readFieldNews } from '@/views/fieldNews';
 import { prepareToday, readToday } from '@/views/today';
 import { loadHouse } from '@/features/frame/load';
 import { ImportDocument } from '@/features/import/ImportDocument';
@@ -35,6 +36,7 @@ export default async function Today() {
         hasColleague: listPeople(db).length > 1,
       }}
       importer={<ImportDocument />}
+      fieldNews={readFieldNews(db, house)}
       backupWarning={isTold ? backupWarning(db, house.backupFolder) : null}
     />
   );

@@ -12,6 +12,7 @@ import type { RELEASE } from '../entity/release';
 import type { SHOT } from '../entity/shot';
 import type { TRIAL } from '../entity/trial';
 import type { Trace } from '../trace/schema';
+import { FIELD_CHANGES, type FieldCommands } from './fieldInputs';
 import { LATER_CHANGES, type LaterCommands } from './laterInputs';
 import type { SentCard } from './sentCard';
 import type { Topic } from './topics';
@@ -71,7 +72,7 @@ interface Nothing {
 }
 
 /** What a command asks for and answers, by its kind. */
-export interface Commands extends LaterCommands {
+export interface Commands extends LaterCommands, FieldCommands {
   setUpHouse: {
     asks: NewPerson & { readonly houseName: string; readonly code: string };
     answers: Nothing;
@@ -392,4 +393,5 @@ export const CHANGES: { readonly [K in CommandKind]: readonly Topic[] } = {
   importShots: ['shot', 'decidedShot'],
   importTastings: ['tasting'],
   ...LATER_CHANGES,
+  ...FIELD_CHANGES,
 };

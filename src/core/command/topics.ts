@@ -17,6 +17,12 @@ export const TOPICS = [
   'publication',
   /** Remarks of readers, and the outbox. */
   'message',
+  /** Cafés, the coffees they serve, their links. */
+  'partner',
+  /** What cafés sent. */
+  'check',
+  /** What their checks taught: changed by what is worked out after a command. */
+  'field',
   /** What cups taught: changed by what is worked out after a command. */
   'site',
 ] as const;

@@ -11,7 +11,7 @@ import type { Dense } from './dense';
 import { stepSignals, type StepSignal } from './evidence';
 import { FIELD } from './fieldRules';
 import { learntShotSd, learntVisitSd, noiseSums, NO_NOISE, type NoiseSums } from './noise';
-import { cafeRows, type CafeRows, type CoffeeAtCafe, type FieldStep, type SharedKey } from './rows';
+import { cafeRows, type CafeRows, type CoffeeAtCafe, type SharedKey } from './rows';
 import {
   fitGlobals,
   fitRegion,
@@ -36,7 +36,13 @@ export interface FieldCafe {
 /** What was known of a café when the model was last put away. */
 export interface CafeBefore {
   readonly alarms?: readonly FieldAlarm[];
-  readonly firstDay?: number;
+  readonly taught?: Taught;
+}
+
+/** What full windows of checks have taught of a café's grinder. */
+export interface Taught extends SlopePrior {
+  readonly sinceDay: number;
+  readonly firstDay: number;
 }
 
 /** What a fit says of one café. */
@@ -75,16 +81,18 @@ export class FieldModel {
   private visitSd: number = FIELD.visit.sd;
 
   addCafe(cafe: FieldCafe, before: CafeBefore = {}): void {
+    const { mean, sd } = before.taught ?? cafe.slope ?? FIELD.slope;
+    const slope = { mean, sd };
     this.states.set(cafe.id, {
       cafe,
       checks: [],
       known: new Map(),
       alarms: [...(before.alarms ?? [])],
       signals: [],
-      slope: cafe.slope ?? FIELD.slope,
-      slopeMean: (cafe.slope ?? FIELD.slope).mean,
-      slopeDay: null,
-      firstDay: before.firstDay ?? null,
+      slope,
+      slopeMean: slope.mean,
+      slopeDay: before.taught?.sinceDay ?? null,
+      firstDay: before.taught?.firstDay ?? null,
       shotSd: FIELD.noise.sd,
       sums: NO_NOISE,
       left: [],
@@ -118,7 +126,9 @@ export class FieldModel {
     state.checks = state.checks.filter(({ atDay }) => atDay >= nowDay - FIELD.windowDays);
     this.fitOne(state);
     this.passSlopeOn(state, nowDay);
-    return this.judge(state, nowDay);
+    const news = this.judge(state, nowDay);
+    this.measureSteps(state);
+    return news.map((told) => state.alarms.find((one) => one.openedDay === told.openedDay) ?? told);
   }
 
   /** Fits all cafés anew on the days up to `nowDay`. Opens and withdraws nothing. */
@@ -127,6 +137,11 @@ export class FieldModel {
     for (const state of used) {
       state.checks = state.checks.filter(({ atDay }) => atDay >= nowDay - FIELD.windowDays);
       this.setRows(state);
+    }
+    if (used.every(({ rows }) => rows === null)) {
+      this.regions.clear();
+      this.globals = null;
+      return;
     }
     for (let pass = 0; pass < FIELD.passes; pass++) {
       for (const state of used) this.weigh(state);
@@ -139,6 +154,7 @@ export class FieldModel {
       for (const state of used) this.settle(state);
       this.learnVisits();
     }
+    for (const state of used) this.measureSteps(state);
     for (const state of used)
       if (state.rows !== null && state.checks.length > 0)
         state.signals = stepSignals(this.question(state, state.rows, state.block!, state.fit!));
@@ -172,6 +188,13 @@ export class FieldModel {
     const x = { columns: [rows.slopeAt], values: [1] };
     const variance = rowVariance(x, block, this.covarianceOf(state));
     return { mean: fit.effects[rows.slopeAt]!, sd: Math.sqrt(variance) };
+  }
+
+  /** Null before the café has sent anything. */
+  taught(cafeId: string): Taught | null {
+    const { slope, slopeDay, firstDay } = this.state(cafeId);
+    if (slopeDay === null || firstDay === null) return null;
+    return { ...slope, sinceDay: slopeDay, firstDay };
   }
 
   known(cafeId: string, coffee: string): CoffeeAtCafe | null {
@@ -327,18 +350,41 @@ export class FieldModel {
     return [...news, opened];
   }
 
-  /** The evidence as it would be had the open alarm not been entered. */
+  /** The evidence as it would be had the open alarm not been entered: the whole field is fitted without it. */
   private signalsWithout(state: State, open: FieldAlarm): StepSignal[] {
+    const { rows, block, fit } = state;
     const steps = stepsOf(state).filter((step) => step !== open);
-    const rows = cafeRows({ checks: state.checks, known: state.known, steps });
     const noise = this.noise(state.cafe.id);
-    const block = cafeBlock(rows, state.block!.weights, noise, state.slope);
-    const fit = fitCafe(rows, block, this.sharedOf(state, rows));
-    return stepSignals(this.question(state, rows, block, fit));
+    state.rows = cafeRows({ checks: state.checks, known: state.known, steps });
+    state.block = cafeBlock(state.rows, block!.weights, noise, state.slope);
+    this.fitRegion(state.cafe.region);
+    this.solve();
+    const without = fitCafe(state.rows, state.block, this.sharedOf(state, state.rows));
+    const signals = stepSignals(this.question(state, state.rows, state.block, without));
+    Object.assign(state, { rows, block, fit });
+    this.fitRegion(state.cafe.region);
+    this.solve();
+    return signals;
+  }
+
+  /** What the fit makes of the steps that were entered: nearer the truth than what opened them. */
+  private measureSteps(state: State): void {
+    const { rows, block, fit } = state;
+    if (rows === null || block === null || fit === null) return;
+    const steps = stepsOf(state);
+    if (steps.length === 0) return;
+    const covariance = this.covarianceOf(state);
+    state.alarms = state.alarms.map((alarm) => {
+      const at = steps.indexOf(alarm);
+      if (at < 0) return alarm;
+      const column = rows.slopeAt + 1 + at;
+      const sd = Math.sqrt(rowVariance({ columns: [column], values: [1] }, block, covariance));
+      return { ...alarm, size: fit.effects[column]!, sd };
+    });
   }
 }
 
-function stepsOf({ alarms, checks }: State): readonly FieldStep[] {
+function stepsOf({ alarms, checks }: Pick<State, 'alarms' | 'checks'>): readonly FieldAlarm[] {
   const nowDay = checks.at(-1)?.atDay ?? 0;
   return alarmsInWindow(alarms, nowDay).slice(-FIELD.mostSteps);
 }

@@ -16,6 +16,44 @@ const RULES = {
   moveSd: 0.015,
 } as const;
 
+/** Where a coffee lies at a café, ln of the expected time ÷ the recipe's. */
+export interface LiesAtCafe {
+  /** At the recipe's weights. */
+  readonly levelLn: number;
+  readonly sd: number;
+  /** What the café's usual weights add. */
+  readonly habitLn: number;
+  readonly last: FieldCheck;
+}
+
+/** Null before the café has sent a check of the coffee. */
+export function whereItLies(model: FieldModel, cafeId: string, coffee: string): LiesAtCafe | null {
+  const found = lastRow(model, cafeId, coffee);
+  if (found === null) return null;
+  const { cafe, row, last } = found;
+  const { reference } = model.known(cafeId, coffee)!;
+  const recent = cafe.rows.visits
+    .flat()
+    .map(({ check }) => check)
+    .filter((check) => check.coffee === coffee && check.atDay >= last.atDay - RULES.habitDays);
+  const { target } = last;
+  const offDose = usually(recent.map((check) => check.doseG - check.target.doseG));
+  const offYield = usually(recent.map((check) => check.yieldG - check.target.yieldG));
+  const usual = { doseG: target.doseG + offDose, yieldG: target.yieldG + offYield };
+  const { visitSd } = model.noise(cafeId);
+  const variance = rowVariance(row, cafe.block, cafe.covariance) + RULES.visitShare * visitSd ** 2;
+  return {
+    levelLn:
+      fitted(row, cafe.fit.effects) +
+      FIELD.agePerDay * ageOffset(last) +
+      lnTimeAt(reference, target) -
+      Math.log(target.timeS),
+    sd: Math.sqrt(variance),
+    habitLn: lnTimeAt(target, usual) - Math.log(target.timeS),
+    last,
+  };
+}
+
 export interface NextAtCafe {
   /** ln of the expected time ÷ the recipe's time, at the café's usual weights. */
   readonly offLn: number;
@@ -30,28 +68,16 @@ export function nextAtCafe(
   coffee: string,
   window: readonly [number, number],
 ): NextAtCafe | null {
-  const found = lastRow(model, cafeId, coffee);
-  if (found === null) return null;
-  const { cafe, row, last } = found;
-  const { reference } = model.known(cafeId, coffee)!;
-  const recent = cafe.rows.visits
-    .flat()
-    .map(({ check }) => check)
-    .filter((check) => check.coffee === coffee && check.atDay >= last.atDay - RULES.habitDays);
-  const { target } = last;
-  const offDose = usually(recent.map((check) => check.doseG - check.target.doseG));
-  const offYield = usually(recent.map((check) => check.yieldG - check.target.yieldG));
-  const at = { doseG: target.doseG + offDose, yieldG: target.yieldG + offYield };
-  const offLn =
-    fitted(row, cafe.fit.effects) +
-    FIELD.agePerDay * ageOffset(last) +
-    lnTimeAt(reference, at) -
-    Math.log(target.timeS);
-  const { visitSd } = model.noise(cafeId);
-  const variance = rowVariance(row, cafe.block, cafe.covariance) + RULES.visitShare * visitSd ** 2;
-  const sd = Math.sqrt(variance);
-  const slope = { mean: model.slope(cafeId).mean, sd: RULES.moveSd };
-  return { offLn, sd, move: bestMove({ offLn, sd, slope, window }) };
+  const lies = whereItLies(model, cafeId, coffee);
+  if (lies === null) return null;
+  const { levelLn, habitLn, sd } = lies;
+  const offLn = levelLn + habitLn;
+  return { offLn, sd, move: bestMove({ offLn, sd, slope: slopeAt(model, cafeId), window }) };
+}
+
+/** What one step of a café's dial does, as far as a move may rely on it. */
+export function slopeAt(model: FieldModel, cafeId: string) {
+  return { mean: model.slope(cafeId).mean, sd: RULES.moveSd };
 }
 
 /** A café's newest row of a coffee. */

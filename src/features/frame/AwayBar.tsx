@@ -25,7 +25,14 @@ const KEEP_AFTER_MS = 2_000;
  * What holds without the server: when what is shown was known, and that entries wait here. Also keeps the
  * pages that were opened, and offers a new version of the program.
  */
-export function AwayBar({ madeAt }: { madeAt: string }) {
+export function AwayBar({
+  madeAt,
+  isSilent = false,
+}: {
+  madeAt: string;
+  /** The page says by itself that the server is away. */
+  isSilent?: boolean;
+}) {
   const router = useRouter();
   const path = usePathname();
   const isReached = useSyncExternalStore(onReach, readReach, () => true);
@@ -40,6 +47,7 @@ export function AwayBar({ madeAt }: { madeAt: string }) {
     return () => clearTimeout(timer);
     // What was logged since is to be in what is kept.
   }, [isReached, path, madeAt]);
+  if (!isReached && isSilent) return null;
   if (!isReached)
     return (
       <Bar role="status" className="screen-only">

@@ -152,6 +152,7 @@ const Skip = styled.a`
 
 const PLACES = [
   { href: '/find', words: 'Find' },
+  { href: '/field', words: 'Field' },
   { href: '/patterns', words: 'Patterns' },
   { href: '/practice', words: 'Practice' },
   { href: '/equipment', words: 'Equipment' },

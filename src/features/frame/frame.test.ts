@@ -17,6 +17,7 @@ describe('the stages', () => {
       taste: '0 cups',
       rest: 'day 12',
       publish: 'not yet',
+      field: '0 cafés',
     });
   });
 

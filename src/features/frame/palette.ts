@@ -29,6 +29,8 @@ const PLACES = [
   { href: '/releases', words: 'Releases', duty: 'self' },
   { href: '/releases/new', words: 'New release', duty: 'lead' },
   { href: '/import', words: 'Import a spreadsheet', duty: 'lead' },
+  { href: '/field', words: 'Field: who is off, and why', duty: 'self' },
+  { href: '/field/week', words: 'The week of the field', duty: 'self' },
   { href: '/patterns', words: 'Patterns', duty: 'self' },
   { href: '/practice', words: 'Practice', duty: 'self' },
   { href: '/equipment', words: 'Equipment', duty: 'self' },

@@ -11,6 +11,7 @@ export const STAGES = [
   { path: 'taste', verb: 'Taste' },
   { path: 'rest', verb: 'Rest' },
   { path: 'publish', verb: 'Publish' },
+  { path: 'field', verb: 'Field' },
 ] as const;
 type StagePath = (typeof STAGES)[number]['path'];
 
@@ -32,6 +33,7 @@ function statesOf({
   bench,
   versions,
   address,
+  cafes,
 }: ReleaseView): Record<StagePath, Pick<Stage, 'figure' | 'isDone'>> {
   const ease = easeOf(facts);
   const cups = bench?.shots.reduce((sum, shot) => sum + shot.tastings.length, 0) ?? 0;
@@ -63,5 +65,6 @@ function statesOf({
       figure: isWithdrawn ? 'withdrawn' : newest ? `version ${newest.number}` : 'not yet',
       isDone: newest !== undefined && !isWithdrawn,
     },
+    field: { figure: `${cafes} ${cafes === 1 ? 'café' : 'cafés'}`, isDone: cafes > 0 },
   };
 }

@@ -18,6 +18,7 @@ import { useTextForm } from '@/ui/useTextForm';
 const AUDIENCES: Readonly<Record<MessageAudience, string>> = {
   partners: 'to partners',
   team: 'to the team',
+  partner: 'to one café',
 };
 
 const List = styled.ul`
@@ -100,12 +101,14 @@ function MessageEntry({ message }: { message: Message }) {
   const [isEditing, setEditing] = useState(false);
   const { submit, faults, isBusy } = useCommand();
   const isLead = useMay('lead');
-  const { id, releaseId, release, audience, subject, body, madeAt, madeBy, filedAt } = message;
+  const { id, releaseId, release, audience, partner, subject, body, madeAt, madeBy, filedAt } =
+    message;
   if (isEditing) return <EditMessage message={message} onDone={() => setEditing(false)} />;
   return (
     <>
       <p>
-        <strong>{subject}</strong> <Small>{AUDIENCES[audience]}</Small>
+        <strong>{subject}</strong>{' '}
+        <Small>{partner === null ? AUDIENCES[audience] : `to ${partner}`}</Small>
       </p>
       <Told>{body}</Told>
       <Small>

@@ -14,6 +14,8 @@ const MESSAGE: Message = {
   release: 'Dembi Ridge',
   versionNumber: 3,
   audience: 'partners',
+  partner: null,
+  partnerId: null,
   subject: 'Dembi Ridge: version 3 of the recipe',
   body: 'Dose 18.0 g',
   madeAt: '2026-05-20T06:00:00.000Z',

@@ -27,6 +27,7 @@ function openToday({ db }: ViewedHouse, { role = 'lead' as Role, steps = STEPS }
       firstSteps={steps}
       importer={null}
       backupWarning={warning}
+      fieldNews={[]}
     />,
     {
       role,

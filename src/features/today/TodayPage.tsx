@@ -192,10 +192,16 @@ export interface TodayPageProps {
   readonly importer: ReactNode;
   /** Said to the lead where the last good backup is too old. */
   readonly backupWarning: string | null;
+  /** Who is off in the field, and who asks for help. */
+  readonly fieldNews: readonly string[];
 }
 
+/** So much of the field is named; the rest is counted. */
+const MOST_NEWS = 3;
+
 /** What needs me now? */
-export function TodayPage({ today, rows, firstSteps, importer, backupWarning }: TodayPageProps) {
+export function TodayPage(props: TodayPageProps) {
+  const { today, rows, firstSteps, importer, backupWarning, fieldNews } = props;
   const isLead = useMay('lead');
   useListKeys();
   const { strips, due, past } = rows;
@@ -232,6 +238,12 @@ export function TodayPage({ today, rows, firstSteps, importer, backupWarning }: 
       {backupWarning && (
         <Notice>
           {backupWarning} <Link href="/house#backups">Backups</Link>
+        </Notice>
+      )}
+      {fieldNews.length > 0 && (
+        <Notice>
+          <Link href="/field">Field</Link>: {fieldNews.slice(0, MOST_NEWS).join('; ')}
+          {fieldNews.length > MOST_NEWS && `; and ${fieldNews.length - MOST_NEWS} more`}.
         </Notice>
       )}
       {(isEmpty || !firstSteps.hasSetup) && <FirstSteps {...firstSteps} />}

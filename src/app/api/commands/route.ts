@@ -4,6 +4,7 @@ import { commands } from '@/app/commands';
 import { commandOf, submit } from '@/data/command';
 import { database } from '@/data/database';
 import { findHouse } from '@/data/house';
+import { learnField } from '@/views/fieldModel';
 import { renewGrinderMemories } from '@/views/grinderMemory';
 import { renewTasteSites } from '@/views/tasteSites';
 import { callerOf, withPasswordHash } from '../caller';
@@ -18,10 +19,11 @@ export async function POST(request: Request): Promise<Response> {
     const body = await jsonOf(request, caller.personId === null ? STRANGERS_BYTES : undefined);
     const { command, input } = commandOf(commands, body);
     const result = submit(db, commands, body, await withPasswordHash(caller, command, input));
-    // What a dial-in that ended and its cups teach is learnt once its answer is out.
+    // What a check, a dial-in that ended and its cups teach is learnt once its answer is out.
     after(async () => {
       const house = findHouse(db);
       if (!house) return;
+      learnField(db, house);
       await renewGrinderMemories(db, house);
       await renewTasteSites(db, house);
     });

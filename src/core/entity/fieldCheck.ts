@@ -1,0 +1,31 @@
+/** One coffee checked at a café, as its people wrote it down. */
+import { quantity, text, word, type Entered, type Values } from './field';
+
+export const CHECK_TASTES = ['fine', 'sour', 'bitter', 'weak', 'uneven'] as const;
+export type CheckTaste = (typeof CHECK_TASTES)[number];
+
+export const CHECK_TASTE_LABELS: Readonly<Record<CheckTaste, string>> = {
+  fine: 'fine',
+  sour: 'sour side',
+  bitter: 'bitter side',
+  weak: 'weak',
+  uneven: 'uneven',
+};
+
+export const FIELD_CHECK = {
+  doseG: quantity('doseG', { headers: ['dose_g'], step: 0.1 }),
+  yieldG: quantity('shotYieldG', { headers: ['yield_g'], step: 0.5 }),
+  timeS: quantity('timeS', { headers: ['time_s'], step: 0.5 }),
+  dial: quantity('dial', { headers: ['dial'], step: 1, isOpen: true }),
+  /** Shots whose figures were averaged. */
+  shots: quantity('shotsAveraged', { headers: ['shots'], step: 1, isWhole: true, unsaid: 1 }),
+  taste: word(CHECK_TASTES, CHECK_TASTE_LABELS, {
+    label: 'Taste',
+    headers: ['taste'],
+    isOpen: true,
+  }),
+  remark: text('words', { label: 'Remark', headers: ['remark'], unsaid: '' }),
+} as const;
+
+export type FieldCheckValues = Values<typeof FIELD_CHECK>;
+export type FieldCheckEntered = Entered<typeof FIELD_CHECK>;

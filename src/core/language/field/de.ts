@@ -1,0 +1,57 @@
+import type { FieldWords } from './fieldWords';
+
+export const de: FieldWords = {
+  title: 'Kontrolle',
+  target: 'Ziel',
+  dial: 'Skala',
+  roasted: 'Röstdatum auf der Tüte',
+  taste: 'Geschmack',
+  tastes: {
+    fine: 'gut',
+    sour: 'eher sauer',
+    bitter: 'eher bitter',
+    weak: 'dünn',
+    uneven: 'unausgewogen',
+  },
+  remark: 'Bemerkung',
+  send: 'Senden',
+  next: 'Weiter',
+  sent: 'Gesendet. Danke.',
+  waits: 'Kein Netz: auf diesem Telefon gespeichert, wird von selbst einmal gesendet.',
+  help: 'Ich brauche Hilfe',
+  helpNote: 'Was stimmt nicht?',
+  askHelp: 'Rösterei fragen',
+  drinks: 'Tassen',
+  round: 'Die Rösterei bittet um eine weitere Runde: bitte jetzt jeden Kaffee prüfen.',
+  nothing: 'Für euch ist zurzeit kein Rezept veröffentlicht. Fragt die Rösterei.',
+  away: 'Dieses Telefon erreicht die Rösterei nicht. Das Blatt ist das zuletzt geladene.',
+  clock:
+    'Die Uhr dieses Telefons geht falsch: die Kontrolle trägt die Zeit ihrer Ankunft. Bitte Uhr stellen.',
+  doseTo: (off, to) => `Die Dosis lag ${off} daneben: zuerst ${to} wiegen.`,
+  yieldTo: (off, to) => `Der Ertrag lag ${off} daneben: zuerst bei ${to} stoppen.`,
+  choked: 'Verstopft.',
+  vent: 'Hinter dem Puck bleibt Druck: warten, bis er entwichen ist, erst dann den Siebträger lösen.',
+  stay: 'Mühle so lassen.',
+  again: 'Ausreißer: Puck prüfen und noch einmal beziehen.',
+  purge: 'Zuerst spülen.',
+  tasteOff: 'Die Zeit stimmt, der Geschmack nicht: unten schreiben, wir antworten.',
+  from: (from, to) => `Skala ${from} → ${to}`,
+  reply: {
+    greeting: (people) => (people === '' ? 'Guten Morgen,' : `Guten Morgen ${people},`),
+    fast: (coffee, s) => `${coffee} läuft bei euch etwa ${s} zu schnell.`,
+    slow: (coffee, s) => `${coffee} läuft bei euch etwa ${s} zu langsam.`,
+    all: 'Alle eure Kaffees haben sich zugleich bewegt, es liegt also an keinem einzelnen.',
+    batch: 'Es liegt an der neuen Röstung, nicht an euch: andere Cafés sehen dasselbe.',
+    dose: (off, to) => `Eure Dosis liegt seither etwa ${off} daneben: bitte wieder ${to} wiegen.`,
+    yield: (coffee, off, to) =>
+      `${coffee} liegt in der Tasse etwa ${off} daneben: bitte wieder bei ${to} stoppen.`,
+    former: 'Das ist der Ertrag der vorigen Karte: bitte die neue verwenden.',
+    silent:
+      'Wir haben eure Kontrollen länger nicht gesehen. Ist alles in Ordnung? Zwei Minuten helfen beiden.',
+    order:
+      'Bitte in dieser Reihenfolge nachsehen und uns schreiben: ein bekanntes Gewicht auf der Waage; Temperatur und Druck der Maschine; dann die Mühle und ihre Scheiben.',
+    one: (what) => `Bis dahin bitte eines ändern: ${what}.`,
+    round: 'Danach bitte jeden Kaffee noch einmal prüfen: euer Blatt fragt danach.',
+    thanks: 'Danke.',
+  },
+};

@@ -1,0 +1,57 @@
+import type { FieldWords } from './fieldWords';
+
+export const en: FieldWords = {
+  title: 'Check',
+  target: 'Target',
+  dial: 'Dial',
+  roasted: 'Roast date on the bag',
+  taste: 'It tastes',
+  tastes: {
+    fine: 'fine',
+    sour: 'sour side',
+    bitter: 'bitter side',
+    weak: 'weak',
+    uneven: 'uneven',
+  },
+  remark: 'Remark',
+  send: 'Send',
+  next: 'Next',
+  sent: 'Sent. Thank you.',
+  waits: 'No network: kept on this phone, and sent once by itself.',
+  help: 'I need help',
+  helpNote: 'What is wrong?',
+  askHelp: 'Ask the roastery',
+  drinks: 'Cups',
+  round: 'The roastery asks for one more round: please check every coffee now.',
+  nothing: 'No recipe is published for you now. Ask the roastery.',
+  away: 'This phone does not reach the roastery. The sheet is the last one it had.',
+  clock: 'The clock of this phone is wrong: the check was dated when it arrived. Set the clock.',
+  doseTo: (off, to) => `The dose was ${off} off: weigh ${to} first.`,
+  yieldTo: (off, to) => `The yield was ${off} off: stop at ${to} first.`,
+  choked: 'Choked.',
+  vent: 'Pressure stays behind the puck: wait until it has vented before you loosen the portafilter.',
+  stay: 'Leave the grinder as it is.',
+  again: 'Odd one out: check the puck and pull it again.',
+  purge: 'Purge first.',
+  tasteOff: 'The time is right, the taste is not: say so below, we will answer.',
+  from: (from, to) => `dial ${from} → ${to}`,
+  reply: {
+    greeting: (people) => (people === '' ? 'Good morning,' : `Good morning ${people},`),
+    fast: (coffee, s) => `${coffee} runs about ${s} fast with you.`,
+    slow: (coffee, s) => `${coffee} runs about ${s} slow with you.`,
+    all: 'All your coffees moved together, so it is none of them alone.',
+    batch: 'It is the new batch, not you: other cafés see the same.',
+    dose: (off, to) =>
+      `Your doses have been about ${off} off since then: please weigh ${to} again.`,
+    yield: (coffee, off, to) =>
+      `${coffee} has been about ${off} off in the cup: please stop at ${to} again.`,
+    former: 'That is the yield of the card before: please use the new one.',
+    silent:
+      'We have not seen your checks for a while. Is everything well? Two minutes help us both.',
+    order:
+      'Please look in this order and tell us what you find: a known weight on the scale; temperature and pressure of the machine; then the grinder and its burrs.',
+    one: (what) => `For now change one thing: ${what}.`,
+    round: 'Then please check every coffee once more: your sheet asks for it.',
+    thanks: 'Thank you.',
+  },
+};

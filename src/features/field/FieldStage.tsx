@@ -1,0 +1,172 @@
+'use client';
+
+import Link from 'next/link';
+import styled from 'styled-components';
+import { dayWords } from '@/core/dayWords';
+import { CHECK_TASTE_LABELS, type CheckTaste } from '@/core/entity/fieldCheck';
+import { STATE_SIGNS, STATE_WORDS } from '@/core/field/checkState';
+import { figure, signed } from '@/core/figure';
+import { Moment } from '@/ui/moment';
+import { SectionTitle, Small, StageTitle, Table, TableHead, TableScroll } from '@/ui/type';
+import type { ReleaseFieldView } from '@/views/releaseField';
+import { Signals } from './Signals';
+
+const Stack = styled.div`
+  display: grid;
+  grid-template-columns: minmax(0, 1fr);
+  gap: 18px;
+`;
+
+const Becomes = styled.ul`
+  display: grid;
+  gap: 4px;
+`;
+
+/** Does this recipe hold in other people's hands? */
+export function FieldStage({ releaseId, field }: { releaseId: string; field: ReleaseFieldView }) {
+  const { cafes, signals, tastes } = field;
+  if (cafes.length === 0)
+    return (
+      <Stack>
+        <StageTitle>Does it hold out there?</StageTitle>
+        <p>
+          No café has it on its sheet. Publish the card, then choose it for{' '}
+          <Link href="/field">a café</Link>; its checks stand here.
+        </p>
+      </Stack>
+    );
+  return (
+    <Stack>
+      <StageTitle>Does it hold out there?</StageTitle>
+      <section>
+        <SectionTitle>Off now</SectionTitle>
+        <Signals
+          signals={signals}
+          cafeNames={Object.fromEntries(cafes.map(({ partnerId, cafe }) => [partnerId, cafe]))}
+        />
+      </section>
+      <Cafes cafes={cafes} />
+      <Batches batches={field.batches} />
+      {tastes.length > 0 && (
+        <p>
+          Tasted at cafés:{' '}
+          {tastes
+            .map(([taste, count]) => `${CHECK_TASTE_LABELS[taste as CheckTaste]} ${count}`)
+            .join(' · ')}
+        </p>
+      )}
+      <section>
+        <SectionTitle>What can become of it</SectionTitle>
+        <Becomes>
+          <li>
+            <Link href={publishHref(releaseId, field)}>A new version of the card</Link>, with what
+            the field found as its reason
+            {field.tried && ' and the cafés as a fit that was tried'}
+          </li>
+          <li>
+            <Link href={`/releases/${releaseId}/rest`}>A check of a bag held back</Link>, where the
+            batch is in doubt
+          </li>
+          <li>
+            <Link href={`/releases/${releaseId}/read`}>A note on the batch</Link>, in its label
+          </li>
+          <li>
+            <Link href="/practice">A dial-in to practise</Link> with whoever runs it
+          </li>
+        </Becomes>
+      </section>
+    </Stack>
+  );
+}
+
+function publishHref(releaseId: string, { why, tried }: ReleaseFieldView): string {
+  const query = new URLSearchParams({ ...(why && { why }), ...(tried && { tried }) }).toString();
+  return `/releases/${releaseId}/publish${query === '' ? '' : `?${query}`}`;
+}
+
+function Cafes({ cafes }: Pick<ReleaseFieldView, 'cafes'>) {
+  return (
+    <section>
+      <SectionTitle>At each café</SectionTitle>
+      <TableScroll aria-label="At each café">
+        <Table>
+          <TableHead
+            columns={[
+              { words: 'Café' },
+              { words: 'Last check' },
+              { words: 'Bag of' },
+              'Off now, s',
+              'In the window',
+              'Inside',
+            ]}
+          />
+          <tbody>
+            {cafes.map((line) => (
+              <tr key={line.partnerId}>
+                <td className="words">
+                  <Link href={`/field/cafes/${line.partnerId}`}>{line.cafe}</Link>
+                </td>
+                <td className="words">
+                  {line.lastAt === null ? (
+                    'none yet'
+                  ) : (
+                    <>
+                      {STATE_SIGNS[line.lastState!]} {STATE_WORDS[line.lastState!]},{' '}
+                      <Moment at={line.lastAt} />
+                    </>
+                  )}
+                </td>
+                <td className="words">{line.roastDate && dayWords(line.roastDate)}</td>
+                <td>{line.offS !== null && `${signed(line.offS)} ± ${figure(line.half80S, 1)}`}</td>
+                <td>{line.offS !== null && `${figure(100 * line.inWindow, 0)} %`}</td>
+                <td>
+                  {line.inside} of {line.made}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </Table>
+      </TableScroll>
+      <Small>
+        Off now: seconds from the middle of the window at the café’s usual weights, likely so far
+        either way 8 times in 10. In the window: chance if nothing is moved.
+      </Small>
+    </section>
+  );
+}
+
+function Batches({ batches }: Pick<ReleaseFieldView, 'batches'>) {
+  if (batches.length === 0) return null;
+  return (
+    <section>
+      <SectionTitle>Batch against batch</SectionTitle>
+      <TableScroll aria-label="Batch against batch">
+        <Table>
+          <TableHead
+            columns={[
+              { words: 'Roasted' },
+              { words: 'Against' },
+              'At the same age, s',
+              'Off by more than 4 %',
+            ]}
+          />
+          <tbody>
+            {batches.map(({ roastDate, before, offS, half80S, probability }) => (
+              <tr key={roastDate}>
+                <td className="words">{dayWords(roastDate)}</td>
+                <td className="words">{dayWords(before)}</td>
+                <td>
+                  {signed(offS)} ± {figure(half80S, 1)}
+                </td>
+                <td>{figure(Math.min(99, 100 * probability), 0)} %</td>
+              </tr>
+            ))}
+          </tbody>
+        </Table>
+      </TableScroll>
+      <Small>
+        With age, weather and every café’s own ways taken out; from four weeks of checks.
+      </Small>
+    </section>
+  );
+}

@@ -1,0 +1,152 @@
+/** A drafted answer to a café: what was seen, the one change and the reason, in its language and on its dial. Server only. */
+import { nextAtCafe } from '@/core/field/nextAtCafe';
+import { roundDial } from '@/core/grinder/dial';
+import { dialWords } from '@/core/grinder/notation';
+import { fieldWordsIn } from '@/core/language/field/words';
+import type { FieldWords } from '@/core/language/field/fieldWords';
+import { figureIn, type Language } from '@/core/language/language';
+import { grindIn, wordsIn } from '@/core/language/words';
+import type { FieldSignal } from '@/core/field/signals';
+import { signalKey } from '@/core/field/signalWords';
+import type { Db } from '@/data/database';
+import type { House } from '@/data/house';
+import type { StoredPartner } from '@/data/partners';
+import type { FieldReading } from './field';
+import { dialAfter } from './fieldChecksOf';
+import { publicRecipe, recipeAt } from './publishedRecipe';
+
+export interface AnswerDraft {
+  readonly releaseId: string;
+  readonly subject: string;
+  readonly body: string;
+  readonly asksRound: boolean;
+}
+
+interface Asked {
+  readonly partner: StoredPartner;
+  /** What is answered; a plain word to the café where absent. */
+  readonly signal?: string | undefined;
+}
+
+/** Null where the café serves no coffee with a public card: a message hangs on one. */
+export function draftAnswer(
+  db: Db,
+  house: House,
+  reading: FieldReading,
+  { partner, signal: key }: Asked,
+): AnswerDraft | null {
+  const signal = reading.signals.find((one) => signalKey(one) === key);
+  const coffee = coffeeOf(signal) ?? furthestOff(reading, partner);
+  const releaseId = coffee ?? partner.releaseIds.find((id) => publicRecipe(db, id) !== null);
+  const published = releaseId === undefined ? null : publicRecipe(db, releaseId);
+  if (releaseId === undefined || published === null) return null;
+  const { language } = partner;
+  const { reply } = fieldWordsIn(language);
+  const recipe = recipeAt(house, published.body, partner).recipe;
+  const { name } = published.body.coffee;
+  const change = changeWords(reading, partner, releaseId, recipe.timeS);
+  const seen = signal ? seenWords(signal, reading, { reply, language, coffee: name, recipe }) : [];
+  const isStep = signal?.kind === 'step';
+  const lines = [
+    reply.greeting(partner.people),
+    ...seen,
+    ...(change === null || signal?.kind === 'dose' || signal?.kind === 'yield'
+      ? []
+      : [reply.one(change)]),
+    ...(isStep ? [reply.order, reply.round] : []),
+    `${reply.thanks}\n${house.name}`,
+  ];
+  return {
+    releaseId,
+    subject: `${name}: ${fieldWordsIn(language).title.toLowerCase()}`,
+    body: lines.join('\n\n'),
+    asksRound: isStep,
+  };
+}
+
+function coffeeOf(signal: FieldSignal | undefined): string | null {
+  return signal !== undefined && 'coffee' in signal ? signal.coffee : null;
+}
+
+/** The coffee that lies furthest from its recipe there. */
+function furthestOff({ state }: FieldReading, partner: StoredPartner): string | undefined {
+  const off = partner.releaseIds.flatMap((releaseId) => {
+    const next = nextAtCafe(state.model, partner.id, releaseId, [-1, 1]);
+    return next === null ? [] : [{ releaseId, off: Math.abs(next.offLn) }];
+  });
+  return off.sort((a, b) => b.off - a.off)[0]?.releaseId;
+}
+
+function seenWords(
+  signal: FieldSignal,
+  { names }: FieldReading,
+  {
+    reply,
+    language,
+    coffee,
+    recipe,
+  }: {
+    reply: FieldWords['reply'];
+    language: Language;
+    coffee: string;
+    recipe: { readonly doseG: number; readonly yieldG: number };
+  },
+): string[] {
+  const g = (value: number) => `${figureIn(language, Math.abs(value), 1)} g`;
+  const ran = (size: number, of: string | null) => {
+    const seconds = names.timeS(of) * (Math.exp(size) - 1);
+    const s = `${figureIn(language, Math.max(1, Math.round(Math.abs(seconds))), 0)} s`;
+    return seconds < 0 ? reply.fast(coffee, s) : reply.slow(coffee, s);
+  };
+  switch (signal.kind) {
+    case 'step':
+      return [ran(signal.size, signal.coffee), ...(signal.coffee === null ? [reply.all] : [])];
+    case 'batch':
+      return [ran(signal.size, signal.coffee), reply.batch];
+    case 'dose':
+      return [reply.dose(g(signal.sizeG), g(recipe.doseG))];
+    case 'yield':
+      return [
+        reply.yield(coffee, g(signal.sizeG), g(recipe.yieldG)),
+        ...(signal.isFormer ? [reply.former] : []),
+      ];
+    case 'silence':
+      return [reply.silent];
+    case 'weather':
+      return [];
+  }
+}
+
+/** "Grind one step finer: dial 11 → 10", as the whole model advises; null where the café stays. */
+function changeWords(
+  { state }: FieldReading,
+  partner: StoredPartner,
+  releaseId: string,
+  [low, high]: readonly [number, number],
+): string | null {
+  const middle = (low + high) / 2;
+  const window = [Math.log(low / middle), Math.log(high / middle)] as const;
+  const next = nextAtCafe(state.model, partner.id, releaseId, window);
+  if (next === null || next.move.steps === 0) return null;
+  const { language } = partner;
+  const { steps } = next.move;
+  const side = grindIn(wordsIn(language), -steps)!;
+  const from = lastDial(state.model, partner, releaseId);
+  if (from === null) return side;
+  const to = Math.min(partner.dialMax, Math.max(partner.dialMin, dialAfter(partner, from, steps)));
+  const dial = (value: number) => dialWords(partner, roundDial(value));
+  return `${side}, ${fieldWordsIn(language).from(dial(from), dial(to))}`;
+}
+
+/** The dial its last check of the coffee wrote down, as the grinder counts. */
+export function lastDial(
+  model: FieldReading['state']['model'],
+  partner: StoredPartner,
+  releaseId: string,
+): number | null {
+  const last = model
+    .fitted(partner.id)
+    ?.rows.visits.flat()
+    .findLast(({ check }) => check.coffee === releaseId && check.dial !== null);
+  return last === undefined ? null : dialAfter(partner, 0, last.check.dial!);
+}

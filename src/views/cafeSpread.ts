@@ -1,0 +1,33 @@
+/** How far the house's cafés really stray, for the recipe that forgives and what its card prints. Server only. */
+import { fieldSpread } from '@/core/field/spread';
+import { groupBy } from '@/core/groupBy';
+import { USUAL_SPREAD, type CafeSpread } from '@/core/trials/robust';
+import type { Db } from '@/data/database';
+import { checksSince } from '@/data/fieldChecks';
+import { sinceWindow } from './fieldModel';
+
+/** Fewer say nothing of cafés in general. House heuristic. */
+const LEAST_CAFES = 3;
+
+/** The usual spread until enough cafés have weighed; time and temperature stay the usual ones. */
+export function cafeSpread(db: Db): CafeSpread {
+  const cafes = [...groupBy(checksSince(db, sinceWindow()), ({ partnerId }) => partnerId).values()];
+  if (cafes.length < LEAST_CAFES) return USUAL_SPREAD;
+  const both = ({ withinSdG, betweenSdG }: ReturnType<typeof fieldSpread>) =>
+    Number(Math.hypot(withinSdG, betweenSdG).toFixed(2));
+  return {
+    ...USUAL_SPREAD,
+    doseG: both(
+      fieldSpread(
+        cafes.map((own) => own.map(({ doseG, target }) => doseG - target.doseG)),
+        'dose',
+      ),
+    ),
+    yieldG: both(
+      fieldSpread(
+        cafes.map((own) => own.map(({ yieldG, target }) => yieldG - target.yieldG)),
+        'yield',
+      ),
+    ),
+  };
+}

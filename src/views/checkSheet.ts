@@ -1,0 +1,108 @@
+/** What a café's phone shows: its own coffees by their published cards, and nothing else of the house. Server only. */
+import type { PartnerValues } from '@/core/entity/partner';
+import { NOTHING_KNOWN, type KnownAtCafe } from '@/core/field/atTheBar';
+import { FIELD } from '@/core/field/fieldRules';
+import { slopeAt, whereItLies } from '@/core/field/nextAtCafe';
+import { fitSentences } from '@/core/language/fitWords';
+import type { Db } from '@/data/database';
+import { checksOfPartner, type CheckTarget } from '@/data/fieldChecks';
+import type { House } from '@/data/house';
+import type { StoredPartner } from '@/data/partners';
+import { drinksIn, type DrinkLine } from '@/formats/recipe/sections';
+import { fieldState, sinceWindow } from './fieldModel';
+import { publicRecipe, recipeAt } from './publishedRecipe';
+
+export interface SheetCoffee {
+  readonly releaseId: string;
+  readonly name: string;
+  readonly version: number;
+  readonly target: CheckTarget;
+  readonly temperatureC: number;
+  /** What to mind on this setup, in the café's language. */
+  readonly notes: readonly string[];
+  readonly drinks: readonly DrinkLine[];
+  readonly cardAddress: string;
+  readonly known: KnownAtCafe;
+  /** As the café's grinder counts it; what the last check said. */
+  readonly lastDial: number | null;
+  readonly lastRoastDate: string | null;
+}
+
+export type SheetCafe = Pick<
+  PartnerValues,
+  | 'name'
+  | 'language'
+  | 'heatUnit'
+  | 'notation'
+  | 'divisions'
+  | 'stepSize'
+  | 'finerIs'
+  | 'dialMin'
+  | 'dialMax'
+>;
+
+export interface CheckSheet {
+  readonly house: string;
+  readonly cafe: SheetCafe;
+  readonly isRoundAsked: boolean;
+  readonly coffees: readonly SheetCoffee[];
+}
+
+export function readCheckSheet(db: Db, house: House, partner: StoredPartner): CheckSheet {
+  const { name, language, heatUnit, notation, divisions, stepSize, finerIs, dialMin, dialMax } =
+    partner;
+  return {
+    house: house.name,
+    cafe: { name, language, heatUnit, notation, divisions, stepSize, finerIs, dialMin, dialMax },
+    isRoundAsked: partner.roundAskedAt !== null,
+    coffees: readCoffees(db, house, partner),
+  };
+}
+
+function readCoffees(db: Db, house: House, partner: StoredPartner): SheetCoffee[] {
+  const { model } = fieldState(db, house);
+  const past = checksOfPartner(db, partner.id, sinceWindow());
+  return partner.releaseIds
+    .flatMap((releaseId): SheetCoffee[] => {
+      const published = publicRecipe(db, releaseId);
+      if (published === null) return [];
+      const { body, token } = published;
+      const fit = recipeAt(house, body, partner);
+      const own = past.filter((check) => check.releaseId === releaseId);
+      const { doseG, yieldG, timeS, clock, temperatureC } = fit.recipe;
+      return [
+        {
+          releaseId,
+          name: body.coffee.name,
+          version: body.version,
+          target: { doseG, yieldG, timeS, clock },
+          temperatureC,
+          notes: fitSentences(
+            partner.language,
+            { ...fit, notes: fit.notes.filter(({ code }) => code !== 'same') },
+            body.style,
+          ),
+          drinks: drinksIn(body, partner.language),
+          cardAddress: `/p/${token}${partner.language === 'en' ? '' : `/${partner.language}/`}`,
+          known: knownOf(model, partner.id, releaseId),
+          lastDial: own.findLast(({ dial }) => dial !== undefined)?.dial ?? null,
+          lastRoastDate: own.at(-1)?.roastDate ?? null,
+        },
+      ];
+    })
+    .sort((a, b) => a.name.localeCompare(b.name));
+}
+
+function knownOf(
+  model: ReturnType<typeof fieldState>['model'],
+  partnerId: string,
+  releaseId: string,
+): KnownAtCafe {
+  const lies = whereItLies(model, partnerId, releaseId);
+  const { shotSd, visitSd } = model.noise(partnerId);
+  const slope = slopeAt(model, partnerId);
+  if (lies === null)
+    return { ...NOTHING_KNOWN, shotSd, visitSd, slope: { ...slope, sd: FIELD.slope.sd } };
+  const { levelLn, sd, habitLn, last } = lies;
+  return { levelLn, sd, habitLn, dial: last.dial, slope, shotSd, visitSd };
+}

@@ -1,0 +1,284 @@
+/** The field as the lead sees it in the morning: who is off, whether it is the café or the coffee. Server only. */
+import { checkState, worstState, type CheckState } from '@/core/field/checkState';
+import { contributionsOf } from '@/core/field/contributions';
+import { dueChecks, localDay, readTimes, type CheckPlan } from '@/core/field/schedule';
+import {
+  fieldSignals,
+  type CafeFacts,
+  type CoffeeFacts,
+  type FieldSignal,
+} from '@/core/field/signals';
+import { signalKey, signalReason, signalTitle, type SignalNames } from '@/core/field/signalWords';
+import { groupBy } from '@/core/groupBy';
+import type { Db } from '@/data/database';
+import { checksSince, openHelp, type StoredCheck, type StoredVisit } from '@/data/fieldChecks';
+import { listSettled, type Settled } from '@/data/fieldLearnt';
+import type { House } from '@/data/house';
+import type { StoredPartner } from '@/data/partners';
+import { listVersions } from '@/data/publications';
+import { listReleaseNames } from '@/data/releases';
+import { now } from '@/data/rows';
+import { readDocument } from '@/formats/recipe/readers';
+import { fieldCheckOf } from './fieldChecksOf';
+import { fieldState, sinceWindow, type FieldState } from './fieldModel';
+
+export interface SignalView {
+  readonly key: string;
+  readonly kind: FieldSignal['kind'];
+  readonly title: string;
+  readonly reason: string;
+  readonly probability: number;
+  /** Cafés it is about; all on a batch. */
+  readonly partnerIds: readonly string[];
+  readonly releaseId: string | null;
+  readonly settled: Settled | null;
+  /** Has a cause inside a café that must be asked for. */
+  readonly asksOrder: boolean;
+}
+
+export interface MatrixCell {
+  readonly time: string;
+  /** Null: it was due and not made. */
+  readonly state: CheckState | null;
+  readonly words: string;
+}
+
+export interface MatrixDay {
+  /** yyyy-mm-dd. */
+  readonly day: string;
+  readonly isClosed: boolean;
+  readonly cells: readonly MatrixCell[];
+}
+
+export interface CafeLine {
+  readonly partner: StoredPartner;
+  readonly days: readonly MatrixDay[];
+  /** Checks of the last week inside, of those made. */
+  readonly inside: number;
+  readonly made: number;
+  readonly due: number;
+}
+
+export interface HelpCall {
+  readonly visit: StoredVisit;
+  readonly cafe: string;
+}
+
+export interface FieldView {
+  readonly cafes: readonly CafeLine[];
+  readonly signals: readonly SignalView[];
+  readonly help: readonly HelpCall[];
+}
+
+const MATRIX_DAYS = 7;
+const USUAL_WINDOW = [26, 30] as const;
+const MS_PER_DAY = 86_400_000;
+
+export const planOf = (partner: StoredPartner): CheckPlan => ({
+  times: readTimes(partner.checkTimes) ?? [],
+  // ISO counts Sunday as 7, the plan as 0.
+  closed: partner.closedWeekdays.map((day) => Number(day) % 7),
+});
+
+/** What every reading of the field begins with. */
+export interface FieldReading {
+  readonly state: FieldState;
+  readonly checks: (partnerId: string) => readonly StoredCheck[];
+  readonly nowDay: (partner: StoredPartner) => number;
+  readonly names: SignalNames;
+  readonly signals: readonly FieldSignal[];
+}
+
+export function readFieldNow(db: Db, house: House): FieldReading {
+  const state = fieldState(db, house);
+  const byPartner = groupBy(checksSince(db, sinceWindow()), ({ partnerId }) => partnerId);
+  const checks = (partnerId: string) => byPartner.get(partnerId) ?? [];
+  const nowDay = (partner: StoredPartner) => localDay(now(), state.zoneOf(partner));
+  const cafes = state.partners.map((partner) =>
+    factsOf(partner, state, checks(partner.id), nowDay),
+  );
+  const coffees = coffeesOf(db, [...byPartner.values()].flat());
+  return {
+    state,
+    checks,
+    nowDay,
+    names: namesOf(db, state.partners, [...byPartner.values()].flat()),
+    signals: fieldSignals(state.model, cafes, coffees),
+  };
+}
+
+function factsOf(
+  partner: StoredPartner,
+  { model, zoneOf }: FieldState,
+  checks: readonly StoredCheck[],
+  nowDay: (partner: StoredPartner) => number,
+): CafeFacts {
+  const zone = zoneOf(partner);
+  return {
+    id: partner.id,
+    region: partner.town,
+    plan: planOf(partner),
+    checks: checks.map((check) => fieldCheckOf(check, partner, zone)),
+    firstDay: model.taught(partner.id)?.firstDay ?? localDay(partner.madeAt, zone),
+    nowDay: nowDay(partner),
+  };
+}
+
+function coffeesOf(db: Db, checks: readonly StoredCheck[]): CoffeeFacts[] {
+  return [...groupBy(checks, ({ releaseId }) => releaseId)].map(([coffee, own]) => {
+    const batches = [...new Set(own.flatMap(({ roastDate }) => roastDate ?? []))].sort();
+    const former = formerYield(db, coffee, own);
+    return { coffee, batches, ...(former !== undefined && { formerYieldG: former }) };
+  });
+}
+
+/** The card before the newest, scaled to the basket of whoever checked last. */
+function formerYield(
+  db: Db,
+  releaseId: string,
+  checks: readonly StoredCheck[],
+): number | undefined {
+  const [newest, former] = listVersions(db, releaseId);
+  if (newest === undefined || former === undefined) return undefined;
+  const [now, then] = [newest, former].map(({ document }) => readDocument(document).body.recipe);
+  return (checks.at(-1)!.target.yieldG * then!.yieldG) / now!.yieldG;
+}
+
+function namesOf(
+  db: Db,
+  partners: readonly StoredPartner[],
+  checks: readonly StoredCheck[],
+): SignalNames {
+  const cafes = new Map(partners.map(({ id, name }) => [id, name]));
+  const coffees = new Map(listReleaseNames(db).map(({ id, name }) => [id, name]));
+  const windows = new Map(checks.map(({ releaseId, target }) => [releaseId, target.timeS]));
+  const times = new Map(
+    checks.map(({ releaseId, target: { timeS } }) => [releaseId, (timeS[0] + timeS[1]) / 2]),
+  );
+  const usual = [...times.values()].sort((a, b) => a - b)[Math.floor(times.size / 2)] ?? 28;
+  return {
+    cafe: (id) => cafes.get(id) ?? 'A café',
+    coffee: (id) => coffees.get(id) ?? 'a coffee',
+    windowLn: (coffee) => {
+      const [low, high] = windows.get(coffee) ?? USUAL_WINDOW;
+      const middle = (low + high) / 2;
+      return [Math.log(low / middle), Math.log(high / middle)];
+    },
+    timeS: (coffee) => (coffee === null ? usual : (times.get(coffee) ?? usual)),
+  };
+}
+
+export function readField(db: Db, house: House): FieldView {
+  const reading = readFieldNow(db, house);
+  const { state, checks, nowDay, names } = reading;
+  return {
+    cafes: state.partners.map((partner) =>
+      cafeLine(partner, checks(partner.id), state.zoneOf(partner), nowDay(partner)),
+    ),
+    signals: signalViews(db, reading),
+    help: openHelp(db).map((visit) => ({ visit, cafe: names.cafe(visit.partnerId) })),
+  };
+}
+
+export function signalViews(db: Db, { state, names, signals }: FieldReading): SignalView[] {
+  const settled = new Map(listSettled(db).map((one) => [one.signal, one]));
+  return signals.map((signal) => {
+    const key = signalKey(signal);
+    const about = aboutOf(signal);
+    const [first] = about.partnerIds;
+    const coffee = about.releaseId ?? (first && newestCoffee(state, first));
+    const parts =
+      (signal.kind === 'step' || signal.kind === 'batch') && first && coffee
+        ? contributionsOf(state.model, first, coffee)
+        : [];
+    return {
+      key,
+      kind: signal.kind,
+      title: signalTitle(signal, names),
+      reason: signalReason(signal, names, parts),
+      probability: signal.probability,
+      ...about,
+      settled: settled.get(key) ?? null,
+      asksOrder: signal.kind === 'step',
+    };
+  });
+}
+
+function aboutOf(signal: FieldSignal): Pick<SignalView, 'partnerIds' | 'releaseId'> {
+  switch (signal.kind) {
+    case 'step':
+    case 'yield':
+      return { partnerIds: [signal.cafe], releaseId: signal.coffee };
+    case 'dose':
+    case 'silence':
+      return { partnerIds: [signal.cafe], releaseId: null };
+    case 'batch':
+      return { partnerIds: signal.cafes, releaseId: signal.coffee };
+    case 'weather':
+      return { partnerIds: [], releaseId: null };
+  }
+}
+
+function newestCoffee({ model }: FieldState, partnerId: string): string | null {
+  return model.fitted(partnerId)?.rows.visits.at(-1)?.[0]?.check.coffee ?? null;
+}
+
+function cafeLine(
+  partner: StoredPartner,
+  checks: readonly StoredCheck[],
+  zone: string,
+  nowDay: number,
+): CafeLine {
+  const plan = planOf(partner);
+  const visits = [...groupBy(checks, ({ visitId }) => visitId).values()].map((own) => ({
+    atDay: localDay(own[0]!.visitedAt, zone),
+    own,
+  }));
+  const from = Math.floor(nowDay) - MATRIX_DAYS + 1;
+  const known = Math.max(from, localDay(partner.madeAt, zone));
+  const due = dueChecks(
+    plan,
+    visits.map(({ atDay }) => atDay),
+    known,
+    nowDay,
+  );
+  const days = Array.from({ length: MATRIX_DAYS }, (_, i): MatrixDay => {
+    const day = from + i;
+    const made = visits
+      .filter(({ atDay }) => Math.floor(atDay) === day)
+      .map(({ atDay, own }) => ({ atDay, cell: madeCell(atDay, own) }));
+    const missed = due
+      .filter(({ atDay, isMade }) => !isMade && Math.floor(atDay) === day)
+      .map(({ atDay }) => ({
+        atDay,
+        cell: { time: timeWords(atDay), state: null, words: `${timeWords(atDay)}: no check` },
+      }));
+    return {
+      day: new Date(day * MS_PER_DAY).toISOString().slice(0, 10),
+      isClosed: plan.closed.includes((day + 4) % 7),
+      cells: [...made, ...missed].sort((a, b) => a.atDay - b.atDay).map(({ cell }) => cell),
+    };
+  });
+  const recent = visits.filter(({ atDay }) => atDay >= from).flatMap(({ own }) => own);
+  return {
+    partner,
+    days,
+    inside: recent.filter((check) => checkState(check) === 'inside').length,
+    made: recent.length,
+    due: due.length,
+  };
+}
+
+function madeCell(atDay: number, own: readonly StoredCheck[]): MatrixCell {
+  const states = own.map(checkState);
+  const state = worstState(states);
+  const off = states.filter((one) => one !== 'inside').length;
+  const words = state === 'inside' ? 'all inside' : `${off} of ${own.length} off, ${state}`;
+  return { time: timeWords(atDay), state, words: `${timeWords(atDay)}: ${words}` };
+}
+
+/** "7:05" of a local moment. */
+export function timeWords(atDay: number): string {
+  const minutes = Math.round((atDay - Math.floor(atDay)) * 1440);
+  return `${Math.floor(minutes / 60)}:${String(minutes % 60).padStart(2, '0')}`;
+}

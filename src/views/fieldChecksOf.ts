@@ -1,0 +1,51 @@
+/** Checks as the field model reads them: dials in steps, times from the pump, days by the café's own clock. */
+import type { FieldCheck } from '@/core/field/check';
+import { localDay } from '@/core/field/schedule';
+import { fromPump } from '@/core/extraction/clock';
+import type { PartnerValues } from '@/core/entity/partner';
+import type { StoredCheck } from '@/data/fieldChecks';
+
+type Dialled = Pick<PartnerValues, 'stepSize' | 'finerIs'>;
+
+/** A dial in steps that count up as it grinds coarser, as the model does. */
+export function stepsOfDial({ stepSize, finerIs }: Dialled, dial: number): number {
+  return (dial / stepSize) * (finerIs === 'lower' ? 1 : -1);
+}
+
+/** The dial so many of the model's steps further. */
+export function dialAfter({ stepSize, finerIs }: Dialled, dial: number, steps: number): number {
+  return dial + steps * stepSize * (finerIs === 'lower' ? 1 : -1);
+}
+
+const MS_PER_DAY = 86_400_000;
+
+/** Rest days of a bag roasted on a day, on a local day. */
+export function restDaysAt(roastDate: string | null, atDay: number): number | null {
+  return roastDate === null ? null : Math.floor(atDay) - Date.parse(roastDate) / MS_PER_DAY;
+}
+
+export function fieldCheckOf(check: StoredCheck, partner: Dialled, timeZone: string): FieldCheck {
+  const { id, visitId, visitedAt, releaseId, roastDate, doseG, yieldG, dial, shots, target } =
+    check;
+  const atDay = localDay(visitedAt, timeZone);
+  const onPump = (s: number) => fromPump(s, target.clock);
+  return {
+    id,
+    visit: visitId,
+    atDay,
+    coffee: releaseId,
+    batch: roastDate,
+    doseG,
+    // What choked leaves next to nothing in the cup; the model takes logarithms.
+    yieldG: Math.max(1, yieldG),
+    timeS: onPump(check.timeS),
+    dial: dial === undefined ? null : stepsOfDial(partner, dial),
+    shots,
+    ageDays: restDaysAt(roastDate, atDay),
+    target: {
+      doseG: target.doseG,
+      yieldG: target.yieldG,
+      timeS: onPump((target.timeS[0] + target.timeS[1]) / 2),
+    },
+  };
+}

@@ -1,0 +1,132 @@
+/**
+ * The field model of this house, kept in memory between checks: a visit costs its own café; a café that was changed or
+ * a check that was taken away makes it anew from what is stored. Server only.
+ */
+import { FIELD } from '@/core/field/fieldRules';
+import { FieldModel } from '@/core/field/model';
+import { localDay } from '@/core/field/schedule';
+import { groupBy } from '@/core/groupBy';
+import type { Db } from '@/data/database';
+import { checksSince, countRemovedChecks, type StoredCheck } from '@/data/fieldChecks';
+import {
+  judgedUpTo,
+  keepAlarm,
+  keepSlope,
+  listAlarms,
+  listSlopes,
+  setJudgedUpTo,
+} from '@/data/fieldLearnt';
+import type { House } from '@/data/house';
+import { epochOf, raiseEpochs } from '@/data/kept';
+import { listPartners, type StoredPartner } from '@/data/partners';
+import { clock } from '@/data/clock';
+import { zoneOf } from '@/data/timeZone';
+import { readTimes } from '@/core/field/schedule';
+import { fieldCheckOf } from './fieldChecksOf';
+
+const MS_PER_DAY = 86_400_000;
+
+export interface FieldState {
+  readonly model: FieldModel;
+  readonly partners: readonly StoredPartner[];
+  readonly zoneOf: (partner: StoredPartner) => string;
+}
+
+interface Kept extends FieldState {
+  readonly basis: string;
+  /** Row of the last visit in it. */
+  lastVisit: number;
+  lastDay: number;
+}
+
+const states = new WeakMap<Db, Kept>();
+
+/** The model with every visit that has arrived. */
+export function fieldState(db: Db, house: House): FieldState {
+  const basis = `${epochOf(db, ['partner', 'house'])} ${countRemovedChecks(db)}`;
+  let state = states.get(db);
+  if (state?.basis !== basis) states.set(db, (state = opened(db, house, basis)));
+  catchUp(db, state);
+  return state;
+}
+
+/** Works out what new checks say and keeps it: after their answer is out. */
+export function learnField(db: Db, house: House): void {
+  fieldState(db, house);
+  const state = states.get(db)!;
+  db.transaction(() => {
+    if (judgedUpTo(db) >= state.lastVisit) return;
+    for (const { id } of state.partners) {
+      for (const alarm of state.model.alarms(id)) keepAlarm(db, id, alarm);
+      const taught = state.model.taught(id);
+      if (taught !== null) keepSlope(db, { partnerId: id, ...taught });
+    }
+    setJudgedUpTo(db, state.lastVisit);
+    raiseEpochs(db, ['field']);
+  }).immediate();
+}
+
+/** How far back checks are read: what a fit looks at, and a few days for those that came late. */
+export const sinceWindow = () =>
+  new Date(clock.now().getTime() - (FIELD.windowDays + 2) * MS_PER_DAY).toISOString();
+
+function opened(db: Db, house: House, basis: string): Kept {
+  const partners = listPartners(db);
+  const zone = (partner: StoredPartner) => partner.timeZone || zoneOf(house);
+  const model = new FieldModel();
+  const alarms = groupBy(listAlarms(db), ({ partnerId }) => partnerId);
+  const taught = new Map(listSlopes(db).map((slope) => [slope.partnerId, slope]));
+  for (const partner of partners) {
+    const slope = taught.get(partner.id);
+    model.addCafe(
+      {
+        id: partner.id,
+        region: partner.town,
+        checksADay: Math.max(1, readTimes(partner.checkTimes)?.length ?? 1),
+      },
+      { alarms: alarms.get(partner.id) ?? [], ...(slope && { taught: slope }) },
+    );
+  }
+  const judged = judgedUpTo(db);
+  const state: Kept = { basis, model, partners, zoneOf: zone, lastVisit: judged, lastDay: 0 };
+  const known = checksSince(db, sinceWindow()).filter(({ visitRow }) => visitRow <= judged);
+  for (const partner of partners) {
+    const own = known.filter(({ partnerId }) => partnerId === partner.id);
+    model.remember(
+      partner.id,
+      own.map((check) => fieldCheckOf(check, partner, zone(partner))),
+    );
+  }
+  state.lastDay = Math.floor(clock.now().getTime() / MS_PER_DAY);
+  const last = known.at(-1);
+  if (last !== undefined) model.refit(localDay(last.visitedAt, zoneOf(house)));
+  return state;
+}
+
+function catchUp(db: Db, state: Kept): void {
+  const news = checksSince(db, newestStart(db, state)).filter(
+    ({ visitRow }) => visitRow > state.lastVisit,
+  );
+  const visits = [...groupBy(news, ({ visitId }) => visitId).values()].sort(
+    (a, b) => a[0]!.visitRow - b[0]!.visitRow,
+  );
+  for (const checks of visits) takeVisit(state, checks);
+}
+
+/** A first judgement looks at everything that is stored, later ones at the window. */
+function newestStart(db: Db, { lastVisit }: Kept): string {
+  return lastVisit === 0 ? '' : sinceWindow();
+}
+
+function takeVisit(state: Kept, checks: readonly StoredCheck[]): void {
+  const { partnerId, visitRow } = checks[0]!;
+  state.lastVisit = Math.max(state.lastVisit, visitRow);
+  const partner = state.partners.find(({ id }) => id === partnerId);
+  if (partner === undefined) return;
+  const own = checks.map((check) => fieldCheckOf(check, partner, state.zoneOf(partner)));
+  const day = Math.floor(own[0]!.atDay);
+  if (day > state.lastDay || state.lastDay - day > FIELD.windowDays)
+    state.model.refit(own[0]!.atDay);
+  state.lastDay = day;
+  state.model.addVisit(partnerId, own);
+}

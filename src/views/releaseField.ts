@@ -1,0 +1,112 @@
+/** One coffee in the field: how it runs at each café, what its batches do, and how it forgives. Server only. */
+import { INTERVAL_SDS } from '@/core/field/fieldRules';
+import { checkState, type CheckState } from '@/core/field/checkState';
+import { nextAtCafe } from '@/core/field/nextAtCafe';
+import { batchContrast } from '@/core/field/wholeField';
+import type { Db } from '@/data/database';
+import type { StoredCheck } from '@/data/fieldChecks';
+import type { House } from '@/data/house';
+import { readFieldNow, signalViews, type SignalView } from './field';
+
+export interface CoffeeAtCafeLine {
+  readonly partnerId: string;
+  readonly cafe: string;
+  readonly lastAt: string | null;
+  readonly lastState: CheckState | null;
+  readonly roastDate: string | null;
+  /** Seconds off at its usual weights, with half of an 80 % interval; null before a check. */
+  readonly offS: number | null;
+  readonly half80S: number;
+  readonly inWindow: number;
+  readonly inside: number;
+  readonly made: number;
+}
+
+export interface BatchLine {
+  readonly roastDate: string;
+  readonly before: string;
+  /** Against the batch before it, s. */
+  readonly offS: number;
+  readonly half80S: number;
+  readonly probability: number;
+}
+
+export interface ReleaseFieldView {
+  readonly signals: readonly SignalView[];
+  readonly cafes: readonly CoffeeAtCafeLine[];
+  readonly batches: readonly BatchLine[];
+  /** Share of checks tasted, by word. */
+  readonly tastes: readonly (readonly [string, number])[];
+  /** For a new version: what the field found, in one sentence; null where it found nothing. */
+  readonly why: string | null;
+  /** For the fit of a café: where it was tried; null before enough checks. */
+  readonly tried: string | null;
+}
+
+const LEAST_TRIED = 12;
+
+export function readReleaseField(db: Db, house: House, releaseId: string): ReleaseFieldView {
+  const reading = readFieldNow(db, house);
+  const { state, checks, names } = reading;
+  const { model } = state;
+  const timeS = names.timeS(releaseId);
+  const seconds = (ln: number) => timeS * (Math.exp(ln) - 1);
+  const serving = state.partners.filter(({ releaseIds }) => releaseIds.includes(releaseId));
+  const all = serving.flatMap(({ id }) => own(checks(id), releaseId));
+  const cafes = serving.map((partner): CoffeeAtCafeLine => {
+    const those = own(checks(partner.id), releaseId);
+    const last = those.at(-1);
+    const next = nextAtCafe(model, partner.id, releaseId, names.windowLn(releaseId));
+    return {
+      partnerId: partner.id,
+      cafe: partner.name,
+      lastAt: last?.visitedAt ?? null,
+      lastState: last === undefined ? null : checkState(last),
+      roastDate: last?.roastDate ?? null,
+      offS: next === null ? null : seconds(next.offLn),
+      half80S: next === null ? 0 : INTERVAL_SDS * next.sd * timeS,
+      inWindow: next === null ? 0 : next.move.asItIs,
+      inside: those.filter((check) => checkState(check) === 'inside').length,
+      made: those.length,
+    };
+  });
+  const batches = [...new Set(all.flatMap(({ roastDate }) => roastDate ?? []))].sort();
+  const signals = signalViews(db, reading).filter((signal) => signal.releaseId === releaseId);
+  return {
+    signals,
+    cafes,
+    batches: batches.slice(1).flatMap((roastDate, i): BatchLine[] => {
+      const before = batches[i]!;
+      const contrast = batchContrast(model, releaseId, roastDate, before);
+      if (contrast === null) return [];
+      const { size, sd, probability } = contrast;
+      return [
+        { roastDate, before, offS: seconds(size), half80S: INTERVAL_SDS * sd * timeS, probability },
+      ];
+    }),
+    tastes: tastesOf(all),
+    why: signals.length === 0 ? null : `From the cafés: ${signals[0]!.title}.`,
+    tried: triedWords(cafes),
+  };
+}
+
+const own = (checks: readonly StoredCheck[], releaseId: string) =>
+  checks.filter((check) => check.releaseId === releaseId);
+
+function tastesOf(checks: readonly StoredCheck[]): [string, number][] {
+  const counts = new Map<string, number>();
+  for (const { taste } of checks)
+    if (taste !== undefined) counts.set(taste, (counts.get(taste) ?? 0) + 1);
+  return [...counts].sort((a, b) => b[1] - a[1]);
+}
+
+function triedWords(cafes: readonly CoffeeAtCafeLine[]): string | null {
+  const enough = cafes.filter(({ made }) => made >= LEAST_TRIED);
+  if (enough.length === 0) return null;
+  const made = enough.reduce((sum, cafe) => sum + cafe.made, 0);
+  const inside = enough.reduce((sum, cafe) => sum + cafe.inside, 0);
+  return `Tried at ${enough.map(({ cafe }) => cafe).join(', ')}: ${inside} of ${made} checks inside.`.slice(
+    0,
+    380,
+  );
+}
