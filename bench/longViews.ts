@@ -31,7 +31,7 @@ import { median, type Measure } from './measure';
 const ROUNDS = 30;
 const WARM_UP = 4;
 const THREE_MONTHS = 91;
-const STAGES = ['read', 'start', 'pull', 'taste', 'rest', 'publish'];
+const STAGES = ['read', 'start', 'pull', 'taste', 'rest', 'publish', 'field'];
 
 export async function benchLongViews(years: number): Promise<Measure[]> {
   const short = await startServer({

@@ -47,7 +47,7 @@ async function viewsOf(ask: Ask): Promise<View[]> {
   if (!published) throw new Error('The demo house has no published release.');
   const page = await (await ask(`${published}/publish`)).text();
   const card = /href="(\/p\/[\w-]{20,})"/.exec(page)![1]!;
-  const stages = ['read', 'start', 'pull', 'taste', 'rest', 'publish'];
+  const stages = ['read', 'start', 'pull', 'taste', 'rest', 'publish', 'field'];
   return [
     { name: 'today', path: '/' },
     ...stages.map((stage) => ({ name: stage, path: `${published}/${stage}` })),

@@ -63,13 +63,18 @@ export function keepSlope(db: Db, slope: StoredSlope): void {
   ).run(slope);
 }
 
-/** Row of the last visit that was judged. */
+/** Row of the last visit that was judged; 0 before any was. */
 export function judgedUpTo(db: Db): number {
-  return (prepared(db, 'SELECT visit FROM field_judged').get() as { visit: number }).visit;
+  const row = prepared(db, 'SELECT visit FROM field_judged').get();
+  return (row as { visit: number } | undefined)?.visit ?? 0;
 }
 
 export function setJudgedUpTo(db: Db, visit: number): void {
-  prepared(db, 'UPDATE field_judged SET visit = ?').run(visit);
+  prepared(
+    db,
+    `INSERT INTO field_judged (id, visit) VALUES (1, @visit)
+     ON CONFLICT (id) DO UPDATE SET visit = @visit`,
+  ).run({ visit });
 }
 
 export const SETTLED_CAUSES = [

@@ -11,7 +11,16 @@ test.beforeAll(async () => {
 });
 test.afterAll(() => server.close());
 
-const STAGES = ['read', 'start', 'pull', 'taste', 'rest', 'publish', 'log'];
+const STAGES = ['read', 'start', 'pull', 'taste', 'rest', 'publish', 'field', 'log'];
+
+/** A café as the lead sees it, and its sheet as its phone does. */
+async function cafePages(page: Page): Promise<string[]> {
+  await openPage(page, `${server.url}/field`);
+  const cafe = await page.getByRole('link', { name: 'The Copper Finch' }).getAttribute('href');
+  await openPage(page, server.url + cafe!);
+  const sheet = new URL((await page.locator('code').textContent())!).pathname;
+  return [cafe!, sheet];
+}
 
 /** Releases that between them show every stage, and every page outside them. */
 async function addresses(page: Page): Promise<string[]> {
@@ -31,6 +40,7 @@ async function addresses(page: Page): Promise<string[]> {
     revealed,
     blind,
     sheets,
+    ...(await cafePages(page)),
     '/flight',
     ...STAGES.map((stage) => `${published}/${stage}`),
     `${onBench}/pull`,
@@ -52,6 +62,9 @@ async function addresses(page: Page): Promise<string[]> {
     '/equipment',
     '/house',
     '/messages',
+    '/field',
+    '/field/week',
+    '/field/cafes/new',
     '/people',
     '/import',
     '/find?q=tea',

@@ -33,6 +33,9 @@ interface Facts {
   readonly token: string;
   /** Of a flight that is tasted blind just now. */
   readonly flightCode: string;
+  /** Of one café's link, and what belongs to the others. */
+  readonly secret: string;
+  readonly ofOthers: readonly string[];
 }
 
 /** Names and words of the house that no stranger may read, and a public address. */
@@ -47,8 +50,17 @@ function factsOf(file: string): Facts {
     'SELECT token FROM publication WHERE withdrawn_at IS NULL',
   )[0]!;
   const [flight] = all<{ code: string }>('SELECT code FROM flight WHERE revealed_at IS NULL');
+  const [cafe, ...others] = all<{ name: string; people: string; secret: string; id: string }>(
+    'SELECT id, name, people, secret FROM partner ORDER BY name',
+  );
+  const texts = all<{ body: string }>('SELECT body FROM outbox_message');
   db.close();
   return {
+    secret: cafe!.secret,
+    ofOthers: [
+      ...others.flatMap(({ name, people, secret, id }) => [name, people, secret, id]),
+      ...texts.map(({ body }) => body.slice(0, 60)),
+    ],
     flightCode: flight!.code,
     releaseId: names[0]!.id,
     unpublished: [...names, ...people].map(({ name }) => name),
@@ -67,6 +79,9 @@ const counted = [
   'person',
   'event',
   'house',
+  'partner',
+  'field_visit',
+  'field_check',
 ];
 
 /** How much there is of everything: a write of any kind changes it. */
@@ -83,7 +98,8 @@ function weigh(file: string): string {
 const OPEN = ['/sign-in', '/status', '/trouble', '/welcome', '/schema/[file]'];
 /** What the server itself gives, before the house's pages. */
 const GIVEN = ['/p/[token]', '/p/[token]/card.pdf', '/p/[token]/recipe.json', '/schema/[file]'];
-const isPublic = (path: string) => /^\/(p|invitation|flight|api\/flights)(\/|$)/.test(path);
+const isPublic = (path: string) =>
+  /^\/(p|invitation|flight|check|api\/flights|api\/checks)(\/|$)/.test(path);
 
 async function walk(request: APIRequestContext, path: string) {
   return request.get(server.url + path, { maxRedirects: 0 });
@@ -92,7 +108,7 @@ async function walk(request: APIRequestContext, path: string) {
 test('signed out: no page of the house opens, known or unknown alike, and nothing leaks', async ({
   request,
 }) => {
-  const { releaseId, unpublished, token, flightCode } = factsOf(server.databaseFile);
+  const { releaseId, unpublished, token, flightCode, secret } = factsOf(server.databaseFile);
   const walked: string[] = [];
   const given = GIVEN.map((path) => ({ path, isPage: false }));
   for (const { path, isPage } of [...routes(), ...given]) {
@@ -100,11 +116,13 @@ test('signed out: no page of the house opens, known or unknown alike, and nothin
       .replace('[id]', releaseId)
       .replace('[token]', token)
       .replace('[code]', flightCode)
+      .replace('[secret]', secret)
       .replace('[file]', 'recipe-document-1.json');
     const unknown = path
       .replace('[id]', 'guess')
       .replace('[token]', 'guess')
       .replace('[code]', 'guess')
+      .replace('[secret]', 'guess')
       .replace('[file]', 'guess');
     for (const address of [known, unknown]) {
       const response = await walk(request, address);
@@ -125,6 +143,31 @@ test('signed out: no page of the house opens, known or unknown alike, and nothin
     }
   }
   expect(walked.length).toBeGreaterThan(40);
+});
+
+test("a café's link opens its own sheet: nothing of other cafés, nothing that was not published", async ({
+  request,
+}) => {
+  const { secret, ofOthers, unpublished } = factsOf(server.databaseFile);
+  const sheet = await request.get(`${server.url}/api/checks/${secret}`);
+  expect(sheet.status()).toBe(200);
+  const body = await sheet.text();
+  expect(body).toContain('Harbour Lamp');
+  for (const fact of [...ofOthers, ...unpublished]) expect(body).not.toContain(fact);
+  // A secret opens nothing else, and commands of the house ask for a person all the same.
+  for (const path of ['/field', '/field/week', '/api/exports/shots', '/api/find?q=lamp']) {
+    const answer = await request.get(`${server.url}${path}`, {
+      maxRedirects: 0,
+      headers: { cookie: `secret=${secret}`, authorization: `Bearer ${secret}` },
+    });
+    expect([307, 401]).toContain(answer.status());
+  }
+  const closed = await request.get(`${server.url}/api/checks/${'a'.repeat(22)}`);
+  expect(closed.status()).toBe(410);
+  const { faults } = (await closed.json()) as { faults: { message: string }[] };
+  expect(faults[0]!.message).toBe(
+    'This link does not open a check sheet. Ask Lanternfell Coffee for your café’s link.',
+  );
 });
 
 test('addresses nothing was published at answer 404 alike', async ({ request }) => {
@@ -212,7 +255,7 @@ test('as reader: every page opens, and every write is refused with 403 and words
 /** No page offers a reader a button that would write. */
 async function lookForWrites(page: Page): Promise<void> {
   const { releaseId } = factsOf(server.databaseFile);
-  const stages = ['read', 'start', 'pull', 'taste', 'rest', 'publish', 'log'];
+  const stages = ['read', 'start', 'pull', 'taste', 'rest', 'publish', 'field', 'log'];
   const paths = [
     '/',
     '/find?q=tea',
@@ -223,6 +266,8 @@ async function lookForWrites(page: Page): Promise<void> {
     '/patterns',
     '/practice',
     '/programmes',
+    '/field',
+    '/field/week',
     ...stages.map((stage) => `/releases/${releaseId}/${stage}`),
   ];
   const offers =

@@ -6,8 +6,10 @@ import { readFileSync } from 'node:fs';
 import { CHANGES, type CommandKind } from '@/core/command/inputs';
 import { TOPICS, type Topic } from '@/core/command/topics';
 import type { Db } from '@/data/database';
+import { checksOfPartner, openHelp } from '@/data/fieldChecks';
 import { findHouse } from '@/data/house';
 import { listMessages, listRemarks } from '@/data/messages';
+import { findPartner } from '@/data/partners';
 import { findAddress } from '@/data/publications';
 import { kept } from '@/data/kept';
 import { findRelease } from '@/data/releases';
@@ -62,6 +64,11 @@ const TOPIC_OF: Readonly<Record<string, Topic>> = {
   planned_publication: 'publication',
   reader_remark: 'message',
   outbox_message: 'message',
+  partner: 'partner',
+  partner_coffee: 'partner',
+  field_visit: 'check',
+  field_check: 'check',
+  field_settled: 'field',
 };
 const OF_NO_TOPIC = [
   'session',
@@ -76,6 +83,10 @@ const OF_NO_TOPIC = [
   'findable',
   'findable_state',
   'taste_site',
+  // Worked out from the checks after a command.
+  'field_alarm',
+  'field_slope',
+  'field_judged',
 ];
 
 function contents(db: Db): Map<string, string> {
@@ -213,6 +224,26 @@ it('every command raises the epochs of all it changed', () => {
   const said = { token: findAddress(db, releaseId)!.token, version: 1, language: 'de' };
   honest('leaveRemark', { ...said, words: 'Gut.' }, null);
   honest('settleRemark', { remarkId: listRemarks(db)[0]!.id });
+  const partner = { name: 'Corner café', town: 'Harbourside' };
+  const { partnerId } = honest('savePartner', { partner, releaseIds: [releaseId] });
+  const { secret } = findPartner(db, String(partnerId))!;
+  honest('askRound', { partnerId, isAsked: true });
+  const check = { doseG: 18, yieldG: 36, timeS: 27, dial: 11 };
+  const help = 'The machine sputters.';
+  honest('sendChecks', { secret, checks: [{ releaseId, check }], help }, null);
+  const at = '2026-05-20T11:30:00.000Z';
+  honest('enterChecks', { partnerId, at, checks: [{ releaseId, check }] });
+  const [sent] = checksOfPartner(db, String(partnerId), '');
+  honest('takeCheckAway', { checkId: sent!.id, isAway: true });
+  honest('settleHelp', { visitId: openHelp(db)[0]!.id });
+  honest('answerPartner', {
+    ...{ partnerId, releaseId, subject: 'About your checks', body: 'Grind finer.' },
+    signal: 'step of a test',
+    asksRound: true,
+  });
+  honest('settleSignal', { signal: 'another', cause: 'burrs', note: '' });
+  honest('renewPartnerLink', { partnerId, isNew: true });
+  honest('retirePartner', { partnerId });
   // Late: pulled before the recipe was published, so its dial may be the one it ended on.
   const late = changesOf(db, 'logShot', shotInput(draftId));
   expect(late.raised).toContain('decidedShot');

@@ -2,6 +2,8 @@
 import fc from 'fast-check';
 import { BATCH as BATCH_FIELDS } from '@/core/entity/batch';
 import { COMPONENT as COMPONENT_FIELDS } from '@/core/entity/component';
+import { FIELD_CHECK } from '@/core/entity/fieldCheck';
+import { PARTNER } from '@/core/entity/partner';
 import { RELEASE as RELEASE_FIELDS } from '@/core/entity/release';
 import type { Db } from '@/data/database';
 import { findHouse } from '@/data/house';
@@ -77,6 +79,11 @@ export function sizes(db: Db): string {
     'outbox_message',
     'printed_paper',
     'planned_publication',
+    'partner',
+    'partner_coffee',
+    'field_visit',
+    'field_check',
+    'field_settled',
   ];
   return tables
     .map((table) => (db.prepare(`SELECT count(*) AS n FROM ${table}`).get() as { n: number }).n)
@@ -277,6 +284,44 @@ export function validInputs(
     ['settleRemark', { remarkId: 'a-remark' }],
     ['editMessage', { messageId: 'a-message', rowVersion: 1, subject: 'New', body: 'Words' }],
     ['fileMessage', { messageId: 'a-message' }],
+    [
+      'savePartner',
+      {
+        partner: { ...fullValues(PARTNER), checkTimes: '7:00, 14:00', timeZone: 'Europe/Lisbon' },
+        releaseIds: [releaseId],
+      },
+    ],
+    ['renewPartnerLink', { partnerId: 'a-partner', isNew: true }],
+    ['retirePartner', { partnerId: 'a-partner' }],
+    ['askRound', { partnerId: 'a-partner', isAsked: true }],
+    [
+      'sendChecks',
+      {
+        secret: 'a-secret',
+        at: '2026-05-20T11:30:00.000Z',
+        checks: [{ releaseId, roastDate: '2026-05-08', check: fullValues(FIELD_CHECK) }],
+        help: 'Sour since yesterday.',
+      },
+    ],
+    [
+      'enterChecks',
+      {
+        partnerId: 'a-partner',
+        at: '2026-05-20T11:30:00.000Z',
+        checks: [{ releaseId, check: fullValues(FIELD_CHECK) }],
+      },
+    ],
+    ['settleHelp', { visitId: 'a-visit' }],
+    ['takeCheckAway', { checkId: 'a-check', isAway: true }],
+    [
+      'answerPartner',
+      {
+        ...{ partnerId: 'a-partner', releaseId, subject: 'Checks', body: 'Finer.' },
+        signal: 'step',
+        asksRound: false,
+      },
+    ],
+    ['settleSignal', { signal: 'step', cause: 'scale', note: 'known weight was 0.7 g off' }],
     ['importDocument', { document: '{"format":"kettlebrand-recipe"}' }],
     ['setUpHouse', { houseName: 'Another', code: 'AAAA-BBBB-CCCC', ...LEAD }],
   ];

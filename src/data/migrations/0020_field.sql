@@ -111,7 +111,6 @@ CREATE TABLE field_judged (
   id INTEGER PRIMARY KEY CHECK (id = 1),
   visit INTEGER NOT NULL
 ) STRICT;
-INSERT INTO field_judged (id, visit) VALUES (1, 0);
 
 -- What was found when a signal was looked into.
 CREATE TABLE field_settled (

@@ -9,13 +9,14 @@ const words = (items: readonly { words: string }[]) => items.map((item) => item.
 describe('the command palette', () => {
   it('offers the stages of the open release first, then releases at hand, then places', () => {
     const items = paletteItems({ recent: RELEASES, current: RELEASES[1], role: 'lead' });
-    expect(words(items).slice(0, 9)).toEqual([
+    expect(words(items).slice(0, 10)).toEqual([
       'Read',
       'Start',
       'Pull',
       'Taste',
       'Rest',
       'Publish',
+      'Field',
       'Who did what when',
       'Dembi Ridge',
       'Serra do Lume',
@@ -31,6 +32,8 @@ describe('the command palette', () => {
       'Open today: what to pull, and how',
       'Find anything',
       'Releases',
+      'Field: who is off, and why',
+      'The week of the field',
       'Patterns',
       'Practice',
       'Equipment',

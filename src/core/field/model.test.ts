@@ -1,0 +1,172 @@
+import { chanceFrom } from '../random';
+import type { FieldCheck } from './check';
+import { FieldModel } from './model';
+import { nextAtCafe } from './nextAtCafe';
+import { readField } from './read';
+import { fieldSignals, type CafeFacts } from './signals';
+import { contributionsOf } from './contributions';
+import { batchContrast } from './wholeField';
+
+const TARGET = { doseG: 18, yieldG: 36, timeS: 28 };
+const COFFEES = ['blend', 'single'];
+
+interface Planted {
+  readonly cafe?: number;
+  readonly fromDay?: number;
+  readonly ln?: number;
+  readonly badBatchFromDay?: number;
+}
+
+/** Three cafés, two coffees, three rounds a day; nothing but noise unless something is planted. */
+function checks(days: number, planted: Planted = {}): Map<string, FieldCheck[]> {
+  const chance = chanceFrom(11);
+  return new Map(
+    [0, 1, 2].map((cafe) => [
+      String(cafe),
+      Array.from({ length: days * 3 }, (_, round) => {
+        const atDay = Math.floor(round / 3) + 0.3 + 0.15 * (round % 3);
+        const visitLn = 0.02 * chance.normal();
+        return COFFEES.map((coffee): FieldCheck => {
+          const isStep = cafe === planted.cafe && atDay >= (planted.fromDay ?? Infinity);
+          const isBad = coffee === 'blend' && atDay >= (planted.badBatchFromDay ?? Infinity);
+          const ln =
+            visitLn +
+            0.05 * chance.normal() +
+            (isStep ? (planted.ln ?? 0) : 0) +
+            (isBad ? -0.1 : 0);
+          return {
+            id: `${cafe} ${round} ${coffee}`,
+            visit: `${cafe} ${round}`,
+            atDay,
+            coffee,
+            batch: isBad ? 'second' : 'first',
+            doseG: 18,
+            yieldG: 36,
+            timeS: 28 * Math.exp(ln),
+            dial: 11,
+            shots: 1,
+            ageDays: 10,
+            target: TARGET,
+          };
+        });
+      }).flat(),
+    ]),
+  );
+}
+
+const CAFES = ['0', '1', '2'].map((id) => ({ id, region: 'town', checksADay: 3 }));
+
+const factsOf = (all: Map<string, FieldCheck[]>, nowDay: number): CafeFacts[] =>
+  CAFES.map(({ id, region }) => ({
+    ...{ id, region, nowDay, firstDay: 0 },
+    plan: { times: [0.3, 0.45, 0.6], closed: [] },
+    checks: all.get(id)!.filter(({ atDay }) => atDay >= nowDay - 28 && atDay <= nowDay),
+  }));
+
+const COFFEE_FACTS = [
+  { coffee: 'blend', batches: ['first', 'second'] },
+  { coffee: 'single', batches: ['first'] },
+];
+
+describe('the field model', () => {
+  it('says nothing of cafés that only scatter', () => {
+    const all = checks(30);
+    const { model, told } = readField(CAFES, all);
+    expect(told).toEqual([]);
+    expect(fieldSignals(model, factsOf(all, 29.7), COFFEE_FACTS)).toEqual([]);
+  });
+
+  it('finds a café that moved, from when and how far, and keeps it after five days', () => {
+    const all = checks(30, { cafe: 1, fromDay: 20, ln: -0.12 });
+    const { model, told } = readField(CAFES, all);
+    const [opened, ...later] = told;
+    expect(opened).toMatchObject({ cafe: '1', alarm: { coffee: null, state: 'open' } });
+    expect(opened!.alarm.openedDay - 20).toBeLessThan(3);
+    expect(later).toMatchObject([{ cafe: '1', alarm: { state: 'kept' } }]);
+    const [alarm] = model.alarms('1');
+    expect(Math.abs(alarm!.fromDay - 20)).toBeLessThan(1);
+    expect(alarm!.size).toBeCloseTo(-0.12, 1);
+    const [signal] = fieldSignals(model, factsOf(all, 29.7), COFFEE_FACTS);
+    expect(signal).toMatchObject({ kind: 'step', cafe: '1', coffee: null, state: 'kept' });
+    const café = contributionsOf(model, '1', 'blend').find(({ cause }) => cause === 'cafe')!;
+    expect(café.size).toBeLessThan(-0.06);
+  });
+
+  it('blames a bad batch and none of the cafés', () => {
+    const all = checks(30, { badBatchFromDay: 26 });
+    const { model, told } = readField(CAFES, all);
+    expect(told).toEqual([]);
+    const contrast = batchContrast(model, 'blend', 'second', 'first')!;
+    expect(contrast.size).toBeCloseTo(-0.1, 1);
+    const [signal] = fieldSignals(model, factsOf(all, 29.7), COFFEE_FACTS);
+    expect(signal).toMatchObject({
+      kind: 'batch',
+      coffee: 'blend',
+      batch: 'second',
+      cafes: ['0', '1', '2'],
+    });
+    expect(batchContrast(model, 'blend', 'third', 'second')).toBeNull();
+  });
+
+  it('gives the same whether it is kept from check to check or made anew', () => {
+    const all = checks(24, { cafe: 2, fromDay: 15, ln: 0.1 });
+    const { model } = readField(CAFES, all);
+    const anew = new FieldModel();
+    for (const cafe of CAFES)
+      anew.addCafe(cafe, {
+        alarms: model.alarms(cafe.id),
+        taught: model.taught(cafe.id)!,
+      });
+    for (const { id } of CAFES) anew.remember(id, all.get(id)!);
+    // Weights settle over a few passes; what was kept has had many.
+    for (let i = 0; i < 5; i++) anew.refit(23.6);
+    for (let i = 0; i < 5; i++) model.refit(23.6);
+    for (const { id } of CAFES)
+      for (const coffee of COFFEES) {
+        const [kept, made] = [model, anew].map((one) =>
+          nextAtCafe(one, id, coffee, [-0.07, 0.07])!,
+        );
+        expect(made!.offLn).toBeCloseTo(kept!.offLn, 4);
+        expect(made!.sd).toBeCloseTo(kept!.sd, 4);
+      }
+  });
+
+  it('takes a revised recipe for no step of the café', () => {
+    const all = checks(30);
+    for (const own of all.values())
+      own.forEach((check, i) => {
+        // The same shots, judged by a card that asks for 31 s from the twentieth day on.
+        if (check.atDay >= 20) own[i] = { ...check, target: { ...TARGET, timeS: 31 } };
+      });
+    const { model, told } = readField(CAFES, all);
+    expect(told).toEqual([]);
+    expect(nextAtCafe(model, '0', 'blend', [-0.07, 0.07])!.offLn).toBeCloseTo(Math.log(28 / 31), 1);
+  });
+
+  it('calls a café silent by its own habit, and has nothing to say of one that never sent', () => {
+    const all = checks(30);
+    all.set(
+      '2',
+      all.get('2')!.filter(({ atDay }) => atDay < 26),
+    );
+    const { model } = readField(CAFES, all);
+    const signals = fieldSignals(model, factsOf(all, 29.8), COFFEE_FACTS);
+    expect(signals).toMatchObject([{ kind: 'silence', cafe: '2', missed: 12 }]);
+    const empty = new FieldModel();
+    empty.addCafe(CAFES[0]!);
+    empty.refit(10);
+    expect(empty.fitted('0')).toBeNull();
+    expect(nextAtCafe(empty, '0', 'blend', [-0.07, 0.07])).toBeNull();
+    expect(contributionsOf(empty, '0', 'blend')).toEqual([]);
+    expect(() => empty.alarms('9')).toThrow('No café 9');
+  });
+
+  it('takes a choked or slipped figure in its stride', () => {
+    const all = checks(20);
+    const own = all.get('0')!;
+    own[50] = { ...own[50]!, timeS: 120, yieldG: 1 };
+    own[70] = { ...own[70]!, timeS: 2 };
+    const { model } = readField(CAFES, all);
+    expect(Math.abs(nextAtCafe(model, '0', 'blend', [-0.07, 0.07])!.offLn)).toBeLessThan(0.06);
+  });
+});
