@@ -9,6 +9,7 @@ import { benchDialin } from './dialin/dialin';
 import { benchHistory } from './dialin/history';
 import type { Measure } from './measure';
 import { benchStart } from './start/start';
+import { benchField } from './field/field';
 import { benchFits } from './fits';
 import { benchLongViews } from './longViews';
 import { benchPublic } from './public';
@@ -23,6 +24,7 @@ const PARTS: Readonly<Record<string, () => Promise<Measure[]>>> = {
   trial: benchTrial,
   fits: () => Promise.resolve(benchFits()),
   public: benchPublic,
+  field: () => Promise.resolve(benchField()),
 };
 
 async function main(args: string[]): Promise<number> {

@@ -20,6 +20,7 @@ import { simulateShot } from '@/core/shot/simulate';
 import { tasteOfCup } from '@/core/shot/cupTaste';
 import { DOSE_SCHOOLS, STYLES } from '@/core/vocabulary';
 import { coded, command, interval, type Command } from './command';
+import { field } from './fieldCommand';
 import { fit } from './fitCommand';
 import { proposeCommand } from './proposeCommand';
 import { rest } from './restCommand';
@@ -300,6 +301,7 @@ export const COMMANDS: Readonly<Record<string, Command>> = {
   bag,
   fit,
   rest,
+  field,
   simulate,
   ...TASTE_COMMANDS,
 };

@@ -42,7 +42,7 @@ export function readFieldWeek(db: Db, house: House): WeekView {
   const { state, checks, names } = reading;
   const from = new Date(Date.parse(now()) - WEEK_MS).toISOString();
   const all = state.partners.flatMap(({ id }) => checks(id));
-  const week = all.filter(({ visitedAt }) => visitedAt >= from);
+  const week = all.filter(({ visitedAt }) => visitedAt > from);
   const signals = signalViews(db, reading);
   const drifting = signals.filter(({ settled }) => settled === null);
   const coffees = [...groupBy(all, ({ releaseId }) => releaseId)].map(([releaseId, own]) =>
@@ -76,7 +76,7 @@ function weekCoffee(
   own: readonly StoredCheck[],
   from: string,
 ): WeekCoffee {
-  const week = own.filter(({ visitedAt }) => visitedAt >= from);
+  const week = own.filter(({ visitedAt }) => visitedAt > from);
   const inside = week.filter((check) => checkState(check) === 'inside').length;
   const off = own.filter(
     (check) => check.taste !== undefined && !['inside', 'taste'].includes(checkState(check)),

@@ -121,7 +121,9 @@ export function CoffeeCheck({
   const next = said && barWords(cafe, coffee, said);
   return (
     <Box aria-label={coffee.name}>
-      <h2>{coffee.name}</h2>
+      <h2>
+        {coffee.name} <Small>v{coffee.version}</Small>
+      </h2>
       <Target>
         <Small>{words.target}</Small> {g(doseG)} → {g(yieldG)} · {secondsIn(language, timeS)}{' '}
         {card.clock[clock]} · {heat}

@@ -21,6 +21,11 @@ import { useRowForm } from '@/ui/useRowForm';
 const Form = styled.form`
   display: grid;
   gap: 14px;
+
+  > section {
+    display: grid;
+    gap: 8px;
+  }
 `;
 
 interface PartnerText extends EntryText<typeof PARTNER> {
@@ -81,6 +86,7 @@ export function PartnerForm({
   };
   const toggled = <T,>(list: readonly T[], one: T, isIn: boolean) =>
     isIn ? [...list, one] : list.filter((other) => other !== one);
+  const isDivided = text.notation === 'letters' || text.notation === 'marks';
   const entry = { fields: PARTNER, text, change, faultOf };
   return (
     <Form onSubmit={onSubmit} noValidate aria-label="Café">
@@ -92,7 +98,10 @@ export function PartnerForm({
           <section key={title}>
             <SectionTitle>{title}</SectionTitle>
             <FieldGrid>
-              <EntryFields form={entry} names={names} />
+              <EntryFields
+                form={entry}
+                names={names.filter((name) => name !== 'divisions' || isDivided)}
+              />
             </FieldGrid>
           </section>
         ))}
