@@ -56,7 +56,8 @@ const published = await pathOf(page, server.url, 'Las Veredas Rojas');
 await open('/');
 await picture('today');
 await open('/releases/new');
-await picture('new-release', pasting);
+await pasting(page);
+const readBag = await page.screenshot();
 await open(`${blend}/read`);
 await picture('read');
 await open(`${arrived}/start`);
@@ -116,7 +117,9 @@ await page.waitForTimeout(600);
 await picture('patterns');
 await page.setViewportSize(DESK);
 await open('/import');
-await picture('import', importing);
+await importing(page);
+await under('new-release', [readBag, await page.screenshot()]);
+await field();
 
 await phone();
 await page.setViewportSize(DESK);
@@ -251,6 +254,50 @@ async function allDay(): Promise<void> {
   await look();
   await page.emulateMedia({ media: null });
   writeFileSync(`${FOLDER}/all-day.png`, canvas.toBuffer('image/png'));
+}
+
+/** The field: who is off, one café with its evidence and its answer, the week, and the sheet on a phone. */
+async function field(): Promise<void> {
+  const seen: Buffer[] = [];
+  const look = async (height: number) => {
+    await page.setViewportSize({ ...DESK, height });
+    await page.waitForTimeout(1200);
+    seen.push(await page.screenshot());
+    await page.setViewportSize(DESK);
+  };
+  await open('/field');
+  await look(1120);
+  const signal = page.getByRole('listitem').filter({ hasText: 'The Copper Finch: all' });
+  await signal.getByRole('link', { name: 'See its checks and answer' }).click();
+  await page.waitForLoadState('networkidle');
+  await look(1000);
+  const link = (await page.locator('code').textContent())!;
+  await open('/field/week');
+  await look(640);
+  const held = await browser.newPage({ viewport: PHONE, serviceWorkers: 'block' });
+  await held.goto(link);
+  await held.getByLabel('Time, s').first().fill('22.5');
+  await held.getByText('sour side').first().click();
+  await held.waitForTimeout(300);
+  const sheet = await held.screenshot();
+  await held.close();
+  await under('field', seen, sheet);
+}
+
+/** Several pictures as one, one under the other; another at their right. */
+async function under(name: string, seen: readonly Buffer[], right?: Buffer): Promise<void> {
+  const images = await Promise.all(seen.map((png) => loadImage(png)));
+  const beside = right && (await loadImage(right));
+  const height = images.reduce((sum, image) => sum + image.height, 0);
+  const canvas = createCanvas(DESK.width + (beside?.width ?? 0), height);
+  const context = canvas.getContext('2d');
+  let top = 0;
+  for (const image of images) {
+    context.drawImage(image, 0, top);
+    top += image.height;
+  }
+  if (beside) context.drawImage(beside, DESK.width, 0);
+  writeFileSync(`${FOLDER}/${name}.png`, canvas.toBuffer('image/png'));
 }
 
 /** Several pictures as one, side by side. */

@@ -1,7 +1,8 @@
 /** `bench field`: the field model on simulated networks, beside simpler ways of watching one. */
 import type { Measure } from '../measure';
 import { FAULTS, Network, type NetworkPlan } from './network';
-import { fieldWatcher, follow, type Found, type Outcome } from './watch';
+import { ewma, threeSigma } from './rivals';
+import { fieldWatcher, follow, type Found, type Outcome, type Watcher } from './watch';
 
 const USUAL: NetworkPlan = {
   seed: 1,
@@ -22,48 +23,88 @@ const CASES: Readonly<Record<string, Partial<NetworkPlan>>> = {
   'noise × 2': { noiseSd: 0.12, days: 180, seed: 6 },
 };
 
+/** Other ways to watch the same network: only what they can say is measured of them. */
+const RIVALS: Readonly<Record<string, (network: Network) => Watcher>> = {
+  'no pooling': (network) => fieldWatcher(network, false),
+  'three sigma': threeSigma,
+  EWMA: ewma,
+};
+
 export function benchField(): Measure[] {
-  return Object.entries(CASES).flatMap(([name, change]) => {
+  const rivals = Object.entries(RIVALS).flatMap(([name, rival]) => {
+    const network = new Network({ ...USUAL, days: 180 });
+    const { found, falseByKind } = follow(network, rival(network));
+    const those = found.filter(({ kind }) => kind === 'grinder');
+    return [
+      line(name, 'grinder: checks to detection, median', quantile(those, 0.5), 'checks'),
+      line(name, 'grinder: checks to detection, 90th', quantile(those, 0.9), 'checks'),
+      line(name, 'false alarms of steps', falseByKind.step ?? 0, 'per 100 café-weeks'),
+    ];
+  });
+  const cases = Object.entries(CASES).flatMap(([name, change]) => {
     const network = new Network({ ...USUAL, ...change });
     return measuresOf(name, follow(network, fieldWatcher(network)));
   });
+  return [...cases, ...rivals, ...benchThousand()];
 }
 
-export function measuresOf(name: string, outcome: Outcome): Measure[] {
-  const line = (metric: string, value: number, unit: string): Measure => ({
-    part: 'field',
-    case: name,
-    metric,
-    value,
-    unit,
-  });
+const THOUSAND: NetworkPlan = { ...USUAL, seed: 7, cafes: 1000, days: 20, daysBetweenFaults: 0 };
+
+/** What one check costs a house of a thousand cafés. */
+function benchThousand(): Measure[] {
+  const network = new Network(THOUSAND);
+  const watcher = fieldWatcher(network);
+  const lastDay = THOUSAND.days - 1;
+  let ms = 0;
+  let visits = 0;
+  for (const visit of network.visits()) {
+    const start = performance.now();
+    watcher.take(visit);
+    if (visit.atDay < lastDay || visit.cafe === 0) continue;
+    ms += performance.now() - start;
+    visits += 1;
+  }
+  return [line('1,000 cafés', 'time of one check', ms / visits, 'ms')];
+}
+
+function line(name: string, metric: string, value: number, unit: string): Measure {
+  return { part: 'field', case: name, metric, value, unit };
+}
+
+function measuresOf(name: string, outcome: Outcome): Measure[] {
   const byKind = [...FAULTS, 'batch' as const].flatMap((kind) => {
     const those = outcome.found.filter((one) => one.kind === kind);
     if (those.length === 0) return [];
     return [
-      line(`${kind}: checks to detection, median`, quantile(those, 0.5), 'checks'),
-      line(`${kind}: checks to detection, 90th`, quantile(those, 0.9), 'checks'),
+      line(name, `${kind}: checks to detection, median`, quantile(those, 0.5), 'checks'),
+      line(name, `${kind}: checks to detection, 90th`, quantile(those, 0.9), 'checks'),
       line(
+        name,
         `${kind}: missed`,
         those.filter(({ checks }) => checks === null).length / those.length,
         'share',
       ),
       ...[1, 2, 4].map((days, i) =>
-        line(`${kind}: right after ${days} d`, shareRight(those, i), `share of ${those.length}`),
+        line(
+          name,
+          `${kind}: right after ${days} d`,
+          shareRight(those, i),
+          `share of ${those.length}`,
+        ),
       ),
     ];
   });
   return [
     ...byKind,
-    line('false alarms', outcome.falsePer100CafeWeeks, 'per 100 café-weeks'),
+    line(name, 'false alarms', outcome.falsePer100CafeWeeks, 'per 100 café-weeks'),
     ...Object.entries(outcome.falseByKind).map(([kind, value]) =>
-      line(`of these ${kind}`, value, 'per 100 café-weeks'),
+      line(name, `of these ${kind}`, value, 'per 100 café-weeks'),
     ),
-    line('advice brings inside ± 2 s', outcome.broughtIn, 'share'),
-    line("last shot's rule brings inside", outcome.broughtInByHand, 'share'),
-    line('advice leaves inside', outcome.leftIn, 'share'),
-    line('coverage of 80 % intervals', outcome.coverage, 'share'),
-    line('time of one check', outcome.msPerVisit, 'ms'),
+    line(name, 'advice brings inside ± 2 s', outcome.broughtIn, 'share'),
+    line(name, "last shot's rule brings inside", outcome.broughtInByHand, 'share'),
+    line(name, 'advice leaves inside', outcome.leftIn, 'share'),
+    line(name, 'coverage of 80 % intervals', outcome.coverage, 'share'),
+    line(name, 'time of one check', outcome.msPerVisit, 'ms'),
   ];
 }
 

@@ -21,6 +21,7 @@ import {
   importReleases,
   importShots,
   importTastings,
+  importChecks,
 } from '@/features/import/kinds';
 import { editMessage, file, leaveRemark, settle } from '@/features/messages/actions';
 import {
@@ -137,5 +138,6 @@ export const commands: ReadonlyMap<string, Command> = new Map(
     importRecipes,
     importShots,
     importTastings,
+    importChecks,
   ].map((command: Command) => [command.kind, command]),
 );

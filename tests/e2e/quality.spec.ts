@@ -16,7 +16,9 @@ const STAGES = ['read', 'start', 'pull', 'taste', 'rest', 'publish', 'field', 'l
 /** A café as the lead sees it, and its sheet as its phone does. */
 async function cafePages(page: Page): Promise<string[]> {
   await openPage(page, `${server.url}/field`);
-  const cafe = await page.getByRole('link', { name: 'The Copper Finch' }).getAttribute('href');
+  const cafe = await page
+    .getByRole('link', { name: 'The Copper Finch', exact: true })
+    .getAttribute('href');
   await openPage(page, server.url + cafe!);
   const sheet = new URL((await page.locator('code').textContent())!).pathname;
   return [cafe!, sheet];

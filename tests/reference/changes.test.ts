@@ -242,6 +242,14 @@ it('every command raises the epochs of all it changed', () => {
     asksRound: true,
   });
   honest('settleSignal', { signal: 'another', cause: 'burrs', note: '' });
+  honest('importChecks', {
+    csv: `cafe,release,date,at,dose,yield,time\nCorner café,${findRelease(db, releaseId)!.name},2026-05-19,7:05,18,36,27`,
+    mapping: {
+      ...{ cafe: 'cafe', release: 'release', checkedOn: 'date', checkedAt: 'at' },
+      ...{ doseG: 'dose', yieldG: 'yield', timeS: 'time' },
+    },
+    dateOrder: 'ymd',
+  });
   honest('renewPartnerLink', { partnerId, isNew: true });
   honest('retirePartner', { partnerId });
   // Late: pulled before the recipe was published, so its dial may be the one it ended on.

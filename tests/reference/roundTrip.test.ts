@@ -14,6 +14,9 @@ import { findBenchDraft, insertDraft, putOnBench } from '@/data/dialIns';
 import { findHouse } from '@/data/house';
 import { insertBatch, insertRelease, findReleaseNamed } from '@/data/releases';
 import { insertShot, listShots } from '@/data/shots';
+import { FIELD_CHECK } from '@/core/entity/fieldCheck';
+import { checksOfPartner } from '@/data/fieldChecks';
+import { listPartners, type StoredPartner } from '@/data/partners';
 import { insertTasting, listTastings } from '@/data/tastings';
 import { findLead } from '@/data/people';
 import { exportSheet } from '@/features/import/exports';
@@ -24,7 +27,7 @@ import { parseCsv, writeCsv } from '@/formats/sheets/csv';
 import { readinessOf } from '@/features/publish/readiness';
 import { readRelease } from '@/views/release';
 import { fullValues } from '../support/fullValues';
-import { openHouse, send, SETUP, shotInput, TODAY, type TestHouse } from '../support/house';
+import { openHouse, send, SETUP, shotInput, TODAY, WORDS, type TestHouse } from '../support/house';
 
 /** Takes a sheet of one house into another as its screen would: columns by their headers. */
 function carry(from: Db, to: Db, sheet: SheetName): void {
@@ -85,6 +88,34 @@ it('every field of a release, its components, batches, recipes, shots and cups t
   ];
   expectSame(TASTING, carriedCup, cup);
   expectSame(SCALES, carriedCup.scales, cup.scales);
+});
+
+it('checks of cafés travel, dials as their grinders write them, and are taken once', () => {
+  const [here, there] = [openHouse(), openHouse()];
+  const partner = {
+    name: 'Corner café',
+    town: 'Quay',
+    notation: 'letters',
+    divisions: 10,
+    dialMax: 99,
+  };
+  for (const { db, releaseId, draftId } of [here, there]) {
+    send(db, 'publish', { releaseId, draftId, ...WORDS });
+    send(db, 'savePartner', { partner, releaseIds: [releaseId] });
+  }
+  const { db, releaseId } = here;
+  const [{ id, secret }] = listPartners(db) as [StoredPartner];
+  const check = { ...fullValues(FIELD_CHECK), dial: 92 };
+  const checks = [{ releaseId, roastDate: '2026-05-08', check }];
+  send(db, 'sendChecks', { secret, checks, help: '' }, undefined, null);
+  expect([...exportSheet(db, 'checks')][1]).toContain('9 C');
+  carry(db, there.db, 'checks');
+  carry(db, there.db, 'checks');
+  const [other] = listPartners(there.db) as [StoredPartner];
+  const [mine, theirs] = [checksOfPartner(db, id, ''), checksOfPartner(there.db, other.id, '')];
+  expect(theirs).toHaveLength(1);
+  expectSame(FIELD_CHECK, theirs[0]!, mine[0]!);
+  expect(theirs[0]).toMatchObject({ roastDate: '2026-05-08', visitedAt: mine[0]!.visitedAt });
 });
 
 it('a guest of a flight is one taster by name in another house too', () => {

@@ -2,6 +2,7 @@
 import type { Sent } from '../entity/field';
 import type { FIELD_CHECK } from '../entity/fieldCheck';
 import type { PARTNER } from '../entity/partner';
+import type { SentTable } from './sentTable';
 import type { Topic } from './topics';
 
 interface Nothing {
@@ -69,6 +70,7 @@ export interface FieldCommands {
     };
     answers: { readonly messageId: string };
   };
+  importChecks: { asks: SentTable; answers: { readonly news: string } };
   settleSignal: {
     asks: { readonly signal: string; readonly cause: string; readonly note: string };
     answers: Nothing;
@@ -86,4 +88,5 @@ export const FIELD_CHANGES = {
   takeCheckAway: ['check'],
   answerPartner: ['message'],
   settleSignal: ['field'],
+  importChecks: ['check'],
 } as const satisfies Readonly<Record<keyof FieldCommands, readonly Topic[]>>;

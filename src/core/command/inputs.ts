@@ -13,6 +13,7 @@ import type { SHOT } from '../entity/shot';
 import type { TRIAL } from '../entity/trial';
 import type { Trace } from '../trace/schema';
 import { FIELD_CHANGES, type FieldCommands } from './fieldInputs';
+import type { SentTable } from './sentTable';
 import { LATER_CHANGES, type LaterCommands } from './laterInputs';
 import type { SentCard } from './sentCard';
 import type { Topic } from './topics';
@@ -26,13 +27,6 @@ type SentBatch = Sent<typeof BATCH>;
 interface MaybeSeen {
   readonly id?: string;
   readonly rowVersion?: number;
-}
-
-interface SentTable {
-  readonly csv: string;
-  readonly mapping: Readonly<Partial<Record<string, string>>>;
-  readonly units: Readonly<Partial<Record<string, string>>>;
-  readonly dateOrder: string;
 }
 
 interface Removal {

@@ -13,18 +13,18 @@ export const CHECK_TASTE_LABELS: Readonly<Record<CheckTaste, string>> = {
 };
 
 export const FIELD_CHECK = {
-  doseG: quantity('doseG', { headers: ['dose_g'], step: 0.1 }),
-  yieldG: quantity('shotYieldG', { headers: ['yield_g'], step: 0.5 }),
-  timeS: quantity('timeS', { headers: ['time_s'], step: 0.5 }),
-  dial: quantity('dial', { headers: ['dial'], step: 1, isOpen: true }),
+  doseG: quantity('doseG', { step: 0.1 }),
+  yieldG: quantity('shotYieldG', { step: 0.5 }),
+  timeS: quantity('timeS', { step: 0.5 }),
+  dial: quantity('dial', { step: 1, isOpen: true }),
   /** Shots whose figures were averaged. */
-  shots: quantity('shotsAveraged', { headers: ['shots'], step: 1, isWhole: true, unsaid: 1 }),
+  shots: quantity('shotsAveraged', { step: 1, isWhole: true, unsaid: 1 }),
   taste: word(CHECK_TASTES, CHECK_TASTE_LABELS, {
     label: 'Taste',
     headers: ['taste'],
     isOpen: true,
   }),
-  remark: text('words', { label: 'Remark', headers: ['remark'], unsaid: '' }),
+  remark: text('words', { label: 'Remark', unsaid: '' }),
 } as const;
 
 export type FieldCheckValues = Values<typeof FIELD_CHECK>;

@@ -2,13 +2,16 @@
 import { dialWords, type Notation } from '@/core/grinder/notation';
 import type { Db } from '@/data/database';
 import { allRows } from '@/data/many';
-import { findReleases, listReleases } from '@/data/releases';
+import { checksSince } from '@/data/fieldChecks';
+import { listPartners } from '@/data/partners';
+import { findReleases, listReleaseNames, listReleases } from '@/data/releases';
 import { stagedFrom } from '@/data/staged';
 import { listSetups } from '@/data/setups';
 import { completeShot, SHOT_COLUMNS as SHOT_SELECT } from '@/data/shots';
 import { completeTasting, TASTING_COLUMNS as TASTING_SELECT } from '@/data/tastings';
 import { dayOf, timeOf } from '@/data/today';
 import { writeCells, type Cell } from '@/formats/sheets/cells';
+import { CHECK_SHEET } from '@/formats/sheets/checkSheet';
 import { RECIPE_SHEET } from '@/formats/sheets/recipeSheet';
 import { RELEASE_SHEET } from '@/formats/sheets/releaseSheet';
 import { SHOT_SHEET } from '@/formats/sheets/shotSheet';
@@ -39,6 +42,7 @@ const ROWS: Readonly<Record<SheetName, (db: Db, only: Only) => Iterable<Row>>> =
   recipes: recipeRows,
   shots: shotRows,
   tastings: tastingRows,
+  checks: checkRows,
 };
 
 /** A row for each component of each batch. */
@@ -47,6 +51,27 @@ function* releaseRows(db: Db, only: Only): Generator<Row> {
     for (const batch of release.batches)
       for (const component of release.components)
         yield writeCells(RELEASE_SHEET, release, batch, component);
+}
+
+/** Checks of every café, oldest first. */
+function* checkRows(db: Db, only: Only): Generator<Row> {
+  const isAsked = isIn(only);
+  const partners = new Map(listPartners(db).map((partner) => [partner.id, partner]));
+  const names = new Map(listReleaseNames(db).map(({ id, name }) => [id, name]));
+  for (const check of checksSince(db, '')) {
+    const partner = partners.get(check.partnerId);
+    const release = names.get(check.releaseId);
+    if (partner === undefined || release === undefined || !isAsked(check.releaseId)) continue;
+    yield writeCells(CHECK_SHEET, {
+      ...check,
+      cafe: partner.name,
+      release,
+      checkedOn: dayOf(check.visitedAt),
+      checkedAt: timeOf(check.visitedAt),
+      roastDate: check.roastDate ?? undefined,
+      dial: check.dial === undefined ? undefined : dialCell(partner, check.dial),
+    });
+  }
 }
 
 function* recipeRows(db: Db, only: Only): Generator<Row> {

@@ -4,11 +4,13 @@ import { defineCommand, type Command } from '@/data/command';
 import type { Db } from '@/data/database';
 import { listSetups } from '@/data/setups';
 import { findHouse, type House } from '@/data/house';
-import { suggestUnits } from '@/formats/sheets/columns';
+import { plain, suggestUnits } from '@/formats/sheets/columns';
 import { guessCommas } from '@/formats/sheets/commas';
 import { parseCsv, type CsvTable } from '@/formats/sheets/csv';
 import type { ReadOptions } from '@/formats/sheets/rows';
 import { runThrough } from '@/core/runThrough';
+import { listPartners } from '@/data/partners';
+import { prepareChecks } from './checks';
 import { prepareRecipes } from './recipes';
 import { prepareReleases } from './releases';
 import { prepareShots } from './shots';
@@ -30,6 +32,7 @@ const PREPARE: Readonly<Record<SheetName, Prepare>> = {
   recipes: prepareRecipes,
   shots: prepareShots,
   tastings: prepareTastings,
+  checks: prepareChecks,
 };
 
 /** Reads a sheet and finds what is new; yields the rows read so far; stores nothing. */
@@ -51,7 +54,7 @@ export function* prepareImport(
     today,
     clock: house.clock,
     cremaGPerMl: house.cremaGPerMl,
-    notationOf: notationFinder(db),
+    notationOf: sheet === 'checks' ? cafeNotationFinder(db) : notationFinder(db),
   };
   const prepared = yield* PREPARE[sheet](db, table, options, house);
   return { ...prepared, rows: table.rows.length };
@@ -61,6 +64,12 @@ export function* prepareImport(
 function notationFinder(db: Db): ReadOptions['notationOf'] {
   const setups = listSetups(db);
   return (name) => setupNamed(setups, name)?.grinder ?? {};
+}
+
+/** The same of a named café. */
+function cafeNotationFinder(db: Db): ReadOptions['notationOf'] {
+  const partners = listPartners(db);
+  return (name) => partners.find((partner) => plain(partner.name) === plain(name)) ?? {};
 }
 
 /** What an import would do: the dry run, at once. */
@@ -134,3 +143,4 @@ export const importReleases = importCommand('releases');
 export const importRecipes = importCommand('recipes');
 export const importShots = importCommand('shots');
 export const importTastings = importCommand('tastings');
+export const importChecks = importCommand('checks');

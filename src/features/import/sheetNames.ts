@@ -1,5 +1,5 @@
 /** What sheets there are, in words: light enough for the page that offers them. */
-export const SHEET_NAMES = ['releases', 'recipes', 'shots', 'tastings'] as const;
+export const SHEET_NAMES = ['releases', 'recipes', 'shots', 'tastings', 'checks'] as const;
 export type SheetName = (typeof SHEET_NAMES)[number];
 
 export const SHEET_WORDS: Readonly<Record<SheetName, { label: string; words: string }>> = {
@@ -19,5 +19,9 @@ export const SHEET_WORDS: Readonly<Record<SheetName, { label: string; words: str
   tastings: {
     label: 'Tastings',
     words: 'A row for each cup somebody judged, of a shot that is here.',
+  },
+  checks: {
+    label: 'Checks of cafés',
+    words: 'A row for each coffee a café checked, of a coffee with a public card.',
   },
 };

@@ -1,6 +1,7 @@
 /** The sheets by name, as the server reads them. */
 import type { CommandKind } from '@/core/command/inputs';
 import type { Columns } from '@/formats/sheets/columns';
+import { CHECK_COLUMNS } from '@/formats/sheets/checkSheet';
 import { RECIPE_COLUMNS } from '@/formats/sheets/recipeSheet';
 import { RELEASE_COLUMNS } from '@/formats/sheets/releaseSheet';
 import { SHOT_COLUMNS } from '@/formats/sheets/shotSheet';
@@ -34,5 +35,10 @@ export const SHEETS: Readonly<Record<SheetName, Sheet>> = {
     columns: TASTING_COLUMNS,
     dayColumn: 'tastedOn',
     command: 'importTastings',
+  },
+  checks: {
+    columns: CHECK_COLUMNS,
+    dayColumn: 'checkedOn',
+    command: 'importChecks',
   },
 };

@@ -20,8 +20,8 @@ export interface ReadOptions extends Omit<CellOptions, 'notation'> {
   readonly today: string;
   /** The house's clock, for sheets that do not say. */
   readonly clock: Clock;
-  /** How the grinder of a setup writes its dials, by the name a row has for it. */
-  readonly notationOf: (setup: string) => Notation;
+  /** How the grinder of a setup or a café writes its dials, by the name a row has for it. */
+  readonly notationOf: (name: string) => Notation;
   /** What a visible millilitre weighs in this house. */
   readonly cremaGPerMl: number;
 }
@@ -65,12 +65,14 @@ export interface SheetKind<S extends z.ZodType> {
   readonly schema: S;
   /** Adds to what the cells say, or puts right what a sheet says otherwise. */
   readonly complete?: (raw: Record<string, unknown>, cells: Cells) => Record<string, unknown>;
+  /** The column that names whose grinder a dial is of. */
+  readonly notationBy?: string;
 }
 
 /** Reads each row by a schema: entries with their rows, or every fault. Yields the rows read so far. */
 export function* readEntries<S extends z.ZodType>(
   table: CsvTable,
-  { fields, columns, schema, complete = (raw) => raw }: SheetKind<S>,
+  { fields, columns, schema, complete = (raw) => raw, notationBy = 'setup' }: SheetKind<S>,
   options: ReadOptions,
 ): Generator<number, { entries: ReadEntry<z.output<S>>[]; faults: RowFault[] }> {
   const { mapping } = options;
@@ -78,7 +80,7 @@ export function* readEntries<S extends z.ZodType>(
   const faults: RowFault[] = [];
   for (const { at, row, cells } of rowsOf(table, columns, mapping)) {
     if (at % PROGRESS_EVERY === 0) yield at;
-    const notation = options.notationOf(cells('setup'));
+    const notation = options.notationOf(cells(notationBy));
     const raw = readCells(fields, cells, { ...options, notation });
     const read = schema.safeParse(complete(raw, cells));
     if (read.success) entries.push({ row, entry: read.data });
