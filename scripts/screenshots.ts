@@ -8,6 +8,7 @@ import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { pathOf } from '../tests/support/openRelease';
 import { startServer } from '../tests/support/server';
 import { signIn } from '../tests/support/signIn';
+import { side, under } from './compose';
 
 const FOLDER = 'docs/screenshots';
 const PHONE = { width: 390, height: 844 };
@@ -118,7 +119,7 @@ await picture('patterns');
 await page.setViewportSize(DESK);
 await open('/import');
 await importing(page);
-await under('new-release', [readBag, await page.screenshot()]);
+await under(`${FOLDER}/new-release.png`, [readBag, await page.screenshot()]);
 await field();
 
 await phone();
@@ -164,7 +165,7 @@ async function phone(): Promise<void> {
   await page.setViewportSize({ ...PHONE, width: 320 });
   await open(`${arrived}/start`);
   await look();
-  await side('phone', seen);
+  await side(`${FOLDER}/phone.png`, seen);
 }
 
 /** A flight at the machine and revealed, and its cup sheet on two phones by day and in the dark: one picture. */
@@ -281,40 +282,7 @@ async function field(): Promise<void> {
   await held.waitForTimeout(300);
   const sheet = await held.screenshot();
   await held.close();
-  await under('field', seen, sheet);
-}
-
-/** Several pictures as one, one under the other; another at their right. */
-async function under(name: string, seen: readonly Buffer[], right?: Buffer): Promise<void> {
-  const images = await Promise.all(seen.map((png) => loadImage(png)));
-  const beside = right && (await loadImage(right));
-  const height = images.reduce((sum, image) => sum + image.height, 0);
-  const canvas = createCanvas(DESK.width + (beside?.width ?? 0), height);
-  const context = canvas.getContext('2d');
-  let top = 0;
-  for (const image of images) {
-    context.drawImage(image, 0, top);
-    top += image.height;
-  }
-  if (beside) context.drawImage(beside, DESK.width, 0);
-  writeFileSync(`${FOLDER}/${name}.png`, canvas.toBuffer('image/png'));
-}
-
-/** Several pictures as one, side by side. */
-async function side(name: string, seen: readonly Buffer[]): Promise<void> {
-  const GAP = 16;
-  const images = await Promise.all(seen.map((png) => loadImage(png)));
-  const width = images.reduce((sum, image) => sum + image.width + GAP, GAP);
-  const canvas = createCanvas(width, PHONE.height + 2 * GAP);
-  const context = canvas.getContext('2d');
-  context.fillStyle = '#7d8d85';
-  context.fillRect(0, 0, canvas.width, canvas.height);
-  let left = GAP;
-  for (const image of images) {
-    context.drawImage(image, left, GAP);
-    left += image.width + GAP;
-  }
-  writeFileSync(`${FOLDER}/${name}.png`, canvas.toBuffer('image/png'));
+  await under(`${FOLDER}/field.png`, seen, sheet);
 }
 
 /** A house that has named a folder for its backups, and has one of last night. */

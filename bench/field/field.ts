@@ -1,6 +1,8 @@
 /** `bench field`: the field model on simulated networks, beside simpler ways of watching one. */
 import type { Measure } from '../measure';
-import { FAULTS, Network, type NetworkPlan } from './network';
+import type { FieldCheck } from '@/core/field/check';
+import { FieldModel } from '@/core/field/model';
+import { FAULTS, Network, type NetworkPlan, type Visit } from './network';
 import { ewma, threeSigma } from './rivals';
 import { fieldWatcher, follow, type Found, type Outcome, type Watcher } from './watch';
 
@@ -19,7 +21,7 @@ const CASES: Readonly<Record<string, Partial<NetworkPlan>>> = {
   'dial missing in 30 %': { dialMissing: 0.3, days: 180, seed: 2 },
   'once a day': { checksADay: 1, seed: 3 },
   '3 cafés': { cafes: 3, seed: 4 },
-  '200 cafés': { cafes: 200, days: 75, seed: 5 },
+  '200 cafés': { cafes: 200, days: 60, seed: 5, daysBetweenFaults: 20 },
   'noise × 2': { noiseSd: 0.12, days: 180, seed: 6 },
 };
 
@@ -32,7 +34,7 @@ const RIVALS: Readonly<Record<string, (network: Network) => Watcher>> = {
 
 export function benchField(): Measure[] {
   const rivals = Object.entries(RIVALS).flatMap(([name, rival]) => {
-    const network = new Network({ ...USUAL, days: 180 });
+    const network = new Network({ ...USUAL, days: 120 });
     const { found, falseByKind } = follow(network, rival(network));
     const those = found.filter(({ kind }) => kind === 'grinder');
     return [
@@ -48,23 +50,34 @@ export function benchField(): Measure[] {
   return [...cases, ...rivals, ...benchThousand()];
 }
 
-const THOUSAND: NetworkPlan = { ...USUAL, seed: 7, cafes: 1000, days: 20, daysBetweenFaults: 0 };
+const THOUSAND: NetworkPlan = { ...USUAL, seed: 7, cafes: 1000, days: 16, daysBetweenFaults: 0 };
+const MEASURED_VISITS = 400;
 
-/** What one check costs a house of a thousand cafés. */
+/** What one check costs a house of a thousand cafés that have sent theirs for two weeks. */
 function benchThousand(): Measure[] {
   const network = new Network(THOUSAND);
-  const watcher = fieldWatcher(network);
+  const model = new FieldModel();
+  for (let i = 0; i < THOUSAND.cafes; i++)
+    model.addCafe({ id: String(i), region: network.regionOf(i), checksADay: 3 });
   const lastDay = THOUSAND.days - 1;
-  let ms = 0;
-  let visits = 0;
+  const known = new Map<number, FieldCheck[]>();
+  const fresh: Visit[] = [];
   for (const visit of network.visits()) {
-    const start = performance.now();
-    watcher.take(visit);
-    if (visit.atDay < lastDay || visit.cafe === 0) continue;
-    ms += performance.now() - start;
-    visits += 1;
+    if (visit.checks === null) continue;
+    if (visit.atDay >= lastDay) fresh.push(visit);
+    else known.set(visit.cafe, [...(known.get(visit.cafe) ?? []), ...visit.checks]);
   }
-  return [line('1,000 cafés', 'time of one check', ms / visits, 'ms')];
+  for (const [cafe, checks] of known) model.remember(String(cafe), checks);
+  const refitStart = performance.now();
+  model.refit(lastDay);
+  const refitMs = performance.now() - refitStart;
+  const measured = fresh.slice(0, MEASURED_VISITS);
+  const start = performance.now();
+  for (const { cafe, checks } of measured) model.addVisit(String(cafe), checks!);
+  return [
+    line('1,000 cafés', 'time of one check', (performance.now() - start) / measured.length, 'ms'),
+    line('1,000 cafés', 'the whole field anew, once a day', refitMs, 'ms'),
+  ];
 }
 
 function line(name: string, metric: string, value: number, unit: string): Measure {

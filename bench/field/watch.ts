@@ -32,6 +32,7 @@ export interface Said {
 /** What is asked of any way of watching a network. */
 export interface Watcher {
   readonly take: (visit: Visit) => readonly Said[];
+  readonly newDay?: (atDay: number) => void;
   /** Probability of the component that a fault of this kind belongs to. */
   readonly chanceOf?: (fault: Fault) => number;
   readonly chanceOfBatch?: (batch: TrueBatch) => number;
@@ -59,12 +60,14 @@ export function fieldWatcher(network: Network, isPooled = true): Watcher {
   const saidBatches = new Set<string>();
   let day = 0;
   return {
+    // Once a day everything is fitted anew; the application does it at night.
+    newDay: (atDay) => {
+      if (Math.floor(atDay) === day) return;
+      day = Math.floor(atDay);
+      for (const model of models) model.refit(atDay);
+    },
     take: ({ cafe, atDay, checks }) => {
       const said: Said[] = [];
-      if (Math.floor(atDay) !== day) {
-        day = Math.floor(atDay);
-        for (const model of models) model.refit(atDay);
-      }
       if (missed[cafe]!.add(checks !== null, atDay))
         said.push({ cafe, kind: 'silence', coffee: null, atDay });
       if (checks === null) return said;
@@ -236,6 +239,7 @@ export function follow(network: Network, watcher: Watcher): Outcome {
     const { cafe, atDay, checks } = visit;
     while (ahead[0] !== undefined && ahead[0].of.fromDay <= atDay) begun.push(ahead.shift()!);
     for (const open of begun) askVerdict(open, atDay, watcher);
+    watcher.newDay?.(atDay);
     const start = performance.now();
     const said = watcher.take(visit);
     ms += performance.now() - start;

@@ -5,6 +5,7 @@ import { findHouse } from '@/data/house';
 import { log } from '@/data/log';
 import { makeBackup } from '@/data/makeBackup';
 import { troubleOfDatabase } from '@/data/trouble';
+import { learnField } from '@/views/fieldModel';
 import { renewTasteSites } from '@/views/tasteSites';
 import { feedFolder } from './feedFolder';
 import { publishPlanned } from './planned';
@@ -34,13 +35,18 @@ export function startNightly(db: Db): void {
     void publishDue(db).catch((err: unknown) => log.error({ err }, 'planned cards did not go out'));
   setTimeout(lookForPlanned, FIRST_LOOK_MS).unref();
   setInterval(lookForPlanned, PLANNED_MS).unref();
-  // What cups taught and was not worked out before the server last ended.
+  // What checks and cups taught and was not worked out before the server last ended.
   setTimeout(() => {
     const house = findHouse(db);
-    if (house)
-      void renewTasteSites(db, house).catch((err: unknown) =>
-        log.error({ err }, 'cups were not learnt from'),
-      );
+    if (!house) return;
+    try {
+      learnField(db, house);
+    } catch (err) {
+      log.error({ err }, 'checks were not learnt from');
+    }
+    void renewTasteSites(db, house).catch((err: unknown) =>
+      log.error({ err }, 'cups were not learnt from'),
+    );
   }, FIRST_LOOK_MS).unref();
 }
 

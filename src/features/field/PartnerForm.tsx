@@ -96,7 +96,7 @@ export function PartnerForm({
       >
         {GROUPS.map(({ title, names }) => (
           <section key={title}>
-            <SectionTitle>{title}</SectionTitle>
+            <SectionTitle as="h2">{title}</SectionTitle>
             <FieldGrid>
               <EntryFields
                 form={entry}
@@ -107,7 +107,7 @@ export function PartnerForm({
         ))}
       </NotationProvider>
       <section>
-        <SectionTitle>Closed on</SectionTitle>
+        <SectionTitle as="h2">Closed on</SectionTitle>
         <ChipRow>
           {WEEKDAYS.map((weekday) => (
             <Chip
@@ -123,7 +123,7 @@ export function PartnerForm({
         </ChipRow>
       </section>
       <section>
-        <SectionTitle>Coffees on its sheet</SectionTitle>
+        <SectionTitle as="h2">Coffees on its sheet</SectionTitle>
         {coffees.length === 0 && (
           <Small>No card is public: publish one, and it can be served.</Small>
         )}

@@ -29,6 +29,10 @@ const Steps = styled.ol`
   list-style: decimal;
 `;
 
+const Message = styled.pre`
+  white-space: pre-wrap;
+`;
+
 /** The week of the field on one page, to print or to paste into a message. */
 export function WeekPage({ week }: { week: WeekView }) {
   const text = weekText(week);
@@ -123,7 +127,7 @@ export function WeekPage({ week }: { week: WeekView }) {
       </Columns>
       <section className="screen-only">
         <SectionTitle as="h2">For a message</SectionTitle>
-        <pre>{text}</pre>
+        <Message>{text}</Message>
         <p>
           <Button onPress={() => void navigator.clipboard.writeText(text)}>Copy</Button>{' '}
           <Button onPress={() => window.print()}>Print</Button>
