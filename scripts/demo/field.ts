@@ -75,6 +75,8 @@ const CAFES: readonly DemoCafe[] = [
       heatUnit: 'f',
       machine: 'Kestrel three-group',
       grinder: 'Farrow flat',
+      flushS: 3,
+      overrunG: 1.5,
     },
     slope: -0.08,
     dial: 17,

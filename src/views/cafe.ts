@@ -51,6 +51,8 @@ export interface CafeView {
   readonly checks: readonly CheckLine[];
   readonly messages: readonly Message[];
   readonly draft: AnswerDraft | null;
+  /** What may have changed and is no alarm yet, with its chance. */
+  readonly unsure: readonly { readonly what: string; readonly probability: number }[];
   readonly learnt: {
     /** Seconds one step of its dial changes in a shot of 28 s, with half of an 80 % interval. */
     readonly secondsPerStep: number;
@@ -69,6 +71,8 @@ const USUAL_TIME_S = 28;
 const Z_80 = 1.2816;
 const SHOWN_CHECKS = 60;
 const ODD_UNDER = 0.35;
+/** Under this a chance is no news. House heuristic. */
+const WORTH_SAYING = 0.1;
 const WEEKS = 8;
 const MS_PER_WEEK = 7 * 86_400_000;
 
@@ -99,6 +103,13 @@ export function readCafe(
         coffee: reading.names.coffee(check.releaseId),
       })),
     messages: messagesToPartner(db, partnerId),
+    unsure: model
+      .signals(partnerId)
+      .filter(({ probability }) => probability >= WORTH_SAYING)
+      .map(({ coffee, probability }) => ({
+        what: coffee === null ? 'all its coffees' : `${reading.names.coffee(coffee)} alone`,
+        probability,
+      })),
     draft: draftAnswer(db, house, reading, { partner, signal }),
     learnt: {
       secondsPerStep: Math.abs(USUAL_TIME_S * slope.mean),

@@ -3,7 +3,9 @@ import type { PartnerValues } from '@/core/entity/partner';
 import { NOTHING_KNOWN, type KnownAtCafe } from '@/core/field/atTheBar';
 import { FIELD } from '@/core/field/fieldRules';
 import { slopeAt, whereItLies } from '@/core/field/nextAtCafe';
+import { fieldWordsIn } from '@/core/language/field/words';
 import { fitSentences } from '@/core/language/fitWords';
+import { figureIn } from '@/core/language/language';
 import type { Db } from '@/data/database';
 import { checksOfPartner, type CheckTarget } from '@/data/fieldChecks';
 import type { House } from '@/data/house';
@@ -20,6 +22,8 @@ export interface SheetCoffee {
   readonly temperatureC: number;
   /** What to mind on this setup, in the café's language. */
   readonly notes: readonly string[];
+  /** What its machine asks of every shot. */
+  readonly habits: readonly string[];
   readonly drinks: readonly DrinkLine[];
   readonly cardAddress: string;
   readonly known: KnownAtCafe;
@@ -82,6 +86,7 @@ function readCoffees(db: Db, house: House, partner: StoredPartner): SheetCoffee[
             { ...fit, notes: fit.notes.filter(({ code }) => code !== 'same') },
             body.style,
           ),
+          habits: habitsOf(partner, yieldG),
           drinks: drinksIn(body, partner.language),
           cardAddress: `/p/${token}${partner.language === 'en' ? '' : `/${partner.language}/`}`,
           known: knownOf(model, partner.id, releaseId),
@@ -91,6 +96,14 @@ function readCoffees(db: Db, house: House, partner: StoredPartner): SheetCoffee[
       ];
     })
     .sort((a, b) => a.name.localeCompare(b.name));
+}
+
+function habitsOf({ language, flushS, overrunG }: StoredPartner, yieldG: number): string[] {
+  const words = fieldWordsIn(language);
+  return [
+    ...(flushS ? [words.flush(`${figureIn(language, flushS, 0)} s`)] : []),
+    ...(overrunG ? [words.stopAt(`${figureIn(language, yieldG - overrunG, 1)} g`)] : []),
+  ];
 }
 
 function knownOf(

@@ -1,7 +1,7 @@
 /** A café that brews by the house's cards: who is there, what they work with, when they check. */
 import { LANGUAGE_NAMES, LANGUAGES } from '../language/language';
 import { CLOCK_LABELS, CLOCKS } from '../vocabulary';
-import { GRINDER } from './equipment';
+import { GRINDER, MACHINE } from './equipment';
 import { flag, quantity, text, word, words, type Entered, type Values } from './field';
 
 export const WEEKDAYS = ['1', '2', '3', '4', '5', '6', '7'] as const;
@@ -42,6 +42,8 @@ export const PARTNER = {
     step: 0.5,
     isOpen: true,
   }),
+  flushS: MACHINE.flushS,
+  overrunG: MACHINE.overrunG,
   canShape: flag({ label: 'Pressure or flow can be set', unsaid: false }),
   grinder: text('name', { label: 'Grinder', unsaid: '' }),
   finerIs: word(['lower', 'higher'], GRINDER.finerIs.labels, {

@@ -2,6 +2,7 @@
  * A check as the field model reads it: one coffee at one café, with what is compared.
  * Times count from the pump; `atDay` is in days with a fraction, counted from any fixed day.
  */
+import { ageOf } from '../rest/ageing';
 import { FIELD } from './fieldRules';
 
 export interface FieldTarget {
@@ -26,14 +27,14 @@ export interface FieldCheck {
   readonly dial: number | null;
   /** Shots that were averaged. */
   readonly shots: number;
-  /** Rest days, or what they are worth by the coffee's own curve; null: unknown. */
+  /** Rest days; null: unknown. */
   readonly ageDays: number | null;
   readonly target: FieldTarget;
 }
 
-/** Age relative to the one the card means; an unknown age is the card's. Days. */
+/** Age relative to the one the card means, in days as they count by the ageing curve (ψ); unknown is the card's. */
 export function ageOffset({ ageDays }: Pick<FieldCheck, 'ageDays'>): number {
-  return ageDays === null ? 0 : ageDays - FIELD.cardAgeDays;
+  return ageDays === null ? 0 : ageOf(ageDays) - ageOf(FIELD.cardAgeDays);
 }
 
 /** ln of the time that one recipe should take at the dose and yield of another (house heuristic). */

@@ -68,6 +68,11 @@ interface State {
   sums: NoiseSums;
   /** What the last fit left of each row; null of a new one. */
   left: readonly (readonly (number | null)[])[];
+  /** Of the shared columns, as long as these rows and this solution stand. */
+  covariance: {
+    readonly known: { readonly rows: CafeRows; readonly globals: GlobalFit };
+    readonly value: Dense;
+  } | null;
   rows: CafeRows | null;
   block: CafeBlock | null;
   fit: CafeFit | null;
@@ -96,6 +101,7 @@ export class FieldModel {
       shotSd: FIELD.noise.sd,
       sums: NO_NOISE,
       left: [],
+      covariance: null,
       rows: null,
       block: null,
       fit: null,
@@ -299,12 +305,14 @@ export class FieldModel {
   }
 
   private covarianceOf(state: State): Dense {
-    return sharedCovariance(
-      state.rows!.sharedKeys,
-      this.columns,
-      this.regions.get(state.cafe.region)!,
-      this.globals!,
-    );
+    const rows = state.rows!;
+    const globals = this.globals!;
+    const { known } = state.covariance ?? {};
+    if (known?.rows === rows && known.globals === globals) return state.covariance!.value;
+    const region = this.regions.get(state.cafe.region)!;
+    const value = sharedCovariance(rows.sharedKeys, this.columns, region, globals);
+    state.covariance = { known: { rows, globals }, value };
+    return value;
   }
 
   private question(state: State, rows: CafeRows, block: CafeBlock, { residuals }: CafeFit) {

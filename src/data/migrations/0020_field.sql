@@ -11,6 +11,8 @@ CREATE TABLE partner (
   closed_weekdays TEXT NOT NULL DEFAULT '[]' CHECK (json_valid(closed_weekdays)),
   machine TEXT NOT NULL DEFAULT '' CHECK (length(machine) <= 80),
   fixed_temperature_c REAL CHECK (fixed_temperature_c BETWEEN 60 AND 100),
+  flush_s REAL CHECK (flush_s BETWEEN 0 AND 30),
+  overrun_g REAL CHECK (overrun_g BETWEEN 0 AND 20),
   can_shape INTEGER NOT NULL DEFAULT 0 CHECK (can_shape IN (0, 1)),
   grinder TEXT NOT NULL DEFAULT '' CHECK (length(grinder) <= 80),
   finer_is TEXT NOT NULL DEFAULT 'lower' CHECK (finer_is IN ('lower', 'higher')),

@@ -128,6 +128,7 @@ export function CoffeeCheck({
         <Small>{words.target}</Small> {g(doseG)} → {g(yieldG)} · {secondsIn(language, timeS)}{' '}
         {card.clock[clock]} · {heat}
       </Target>
+      {coffee.habits.length > 0 && <Small as="p">{coffee.habits.join(' ')}</Small>}
       <Four>
         {(Object.keys(figures) as (keyof typeof figures)[]).map((name) => (
           <QuantityInput

@@ -1,9 +1,10 @@
 'use client';
 
-import { useCallback, useEffect, useEffectEvent, useState } from 'react';
+import { useCallback, useState } from 'react';
 import type { Fault } from '@/core/errors';
 import type { CheckSheet } from '@/views/checkSheet';
 import { lookForServer } from '@/ui/reach';
+import { useFollowed } from '@/ui/useFollowed';
 
 type Shown =
   | { readonly at: 'looking' }
@@ -35,17 +36,7 @@ export function useSheet(secret: string) {
     setShown({ at: 'sheet', sheet: found, isAway: false });
   }, [secret, key]);
 
-  const followed = useEffectEvent(() => {
-    if (document.visibilityState === 'visible') void look();
-  });
-  useEffect(() => {
-    const first = setTimeout(followed);
-    const timer = setInterval(followed, AGAIN_MS);
-    return () => {
-      clearTimeout(first);
-      clearInterval(timer);
-    };
-  }, [secret]);
+  useFollowed(look, AGAIN_MS, secret);
   return { shown, look };
 }
 

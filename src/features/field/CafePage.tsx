@@ -73,6 +73,15 @@ export function CafePage({ view, signal, coffees, houseAddress }: CafePageProps)
           <section>
             <SectionTitle as="h2">Off now</SectionTitle>
             <Signals signals={signals} cafeNames={{ [partner.id]: partner.name }} />
+            {view.unsure.length > 0 && (
+              <Small as="p">
+                Not sure yet that anything changed since:{' '}
+                {view.unsure
+                  .map(({ what, probability }) => `${what} ${figure(100 * probability, 0)} %`)
+                  .join(', ')}
+                .
+              </Small>
+            )}
           </section>
           {view.coffees.map((coffee) => (
             <Coffee key={coffee.releaseId} coffee={coffee} partner={partner} />

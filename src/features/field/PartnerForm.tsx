@@ -39,7 +39,16 @@ const GROUPS = [
   },
   {
     title: 'Machine and basket',
-    names: ['machine', 'fixedTemperatureC', 'canShape', 'diameterMm', 'ratedG', 'clock'],
+    names: [
+      'machine',
+      'fixedTemperatureC',
+      'flushS',
+      'overrunG',
+      'canShape',
+      'diameterMm',
+      'ratedG',
+      'clock',
+    ],
   },
   {
     title: 'Grinder',

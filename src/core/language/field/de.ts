@@ -31,6 +31,8 @@ export const de: FieldWords = {
   yieldTo: (off, to) => `Der Ertrag lag ${off} daneben: zuerst bei ${to} stoppen.`,
   choked: 'Verstopft.',
   vent: 'Hinter dem Puck bleibt Druck: warten, bis er entwichen ist, erst dann den Siebträger lösen.',
+  stopAt: (g) => `Pumpe bei ${g} stoppen: der Rest tropft nach.`,
+  flush: (s) => `Zuerst ${s} spülen, Hände weg: Verbrühungsgefahr.`,
   stay: 'Mühle so lassen.',
   again: 'Ausreißer: Puck prüfen und noch einmal beziehen.',
   purge: 'Zuerst spülen.',

@@ -30,6 +30,8 @@ export const en: FieldWords = {
   yieldTo: (off, to) => `The yield was ${off} off: stop at ${to} first.`,
   choked: 'Choked.',
   vent: 'Pressure stays behind the puck: wait until it has vented before you loosen the portafilter.',
+  stopAt: (g) => `Stop the pump at ${g}: the rest drips in.`,
+  flush: (s) => `Flush ${s} first, hands clear: it scalds.`,
   stay: 'Leave the grinder as it is.',
   again: 'Odd one out: check the puck and pull it again.',
   purge: 'Purge first.',

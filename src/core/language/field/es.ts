@@ -30,6 +30,8 @@ export const es: FieldWords = {
   yieldTo: (off, to) => `La taza se desvió ${off}: primero para en ${to}.`,
   choked: 'Atascado.',
   vent: 'Queda presión tras la pastilla: espera a que salga antes de aflojar el portafiltro.',
+  stopAt: (g) => `Para la bomba en ${g}: el resto gotea.`,
+  flush: (s) => `Primero purga el grupo ${s}, manos lejos: quema.`,
   stay: 'Deja el molino como está.',
   again: 'Uno raro: revisa la pastilla y repítelo.',
   purge: 'Purga primero.',

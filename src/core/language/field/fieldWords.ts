@@ -27,6 +27,9 @@ export interface FieldWords {
   readonly yieldTo: (off: string, to: string) => string;
   readonly choked: string;
   readonly vent: string;
+  /** What this machine asks for: what still runs in after the stop, a flush. */
+  readonly stopAt: (g: string) => string;
+  readonly flush: (s: string) => string;
   readonly stay: string;
   readonly again: string;
   readonly purge: string;

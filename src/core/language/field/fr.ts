@@ -31,6 +31,8 @@ export const fr: FieldWords = {
   yieldTo: (off, to) => `La tasse était à ${off} de la cible : arrêtez d’abord à ${to}.`,
   choked: 'Bouché.',
   vent: 'La pression reste derrière la galette : attendez qu’elle s’échappe avant de desserrer le porte-filtre.',
+  stopAt: (g) => `Arrêtez la pompe à ${g} : le reste s’égoutte.`,
+  flush: (s) => `Rincez d’abord ${s}, mains écartées : cela brûle.`,
   stay: 'Laissez le moulin comme il est.',
   again: 'Un écart isolé : vérifiez la galette et refaites-le.',
   purge: 'Purgez d’abord.',

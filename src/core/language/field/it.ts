@@ -31,6 +31,8 @@ export const it: FieldWords = {
   yieldTo: (off, to) => `La tazza era fuori di ${off}: prima fermate a ${to}.`,
   choked: 'Bloccato.',
   vent: 'Dietro il fondo resta pressione: aspettate che sfiati prima di allentare il portafiltro.',
+  stopAt: (g) => `Fermate la pompa a ${g}: il resto gocciola.`,
+  flush: (s) => `Prima sciacquate ${s}, mani lontane: scotta.`,
   stay: 'Lasciate il macinino com’è.',
   again: 'Uno fuori dal coro: controllate il fondo e rifatelo.',
   purge: 'Prima spurgate.',

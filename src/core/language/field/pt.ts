@@ -31,6 +31,8 @@ export const pt: FieldWords = {
   yieldTo: (off, to) => `A chávena desviou-se ${off}: primeiro pare em ${to}.`,
   choked: 'Entupido.',
   vent: 'Fica pressão atrás da pastilha: espere que saia antes de soltar o porta-filtro.',
+  stopAt: (g) => `Pare a bomba em ${g}: o resto pinga.`,
+  flush: (s) => `Primeiro lave o grupo ${s}, mãos longe: queima.`,
   stay: 'Deixe o moinho como está.',
   again: 'Um fora do normal: veja a pastilha e repita.',
   purge: 'Purgue primeiro.',

@@ -1,11 +1,12 @@
 'use client';
 
-import { useCallback, useEffect, useEffectEvent, useState } from 'react';
+import { useCallback, useState } from 'react';
 import type { Fault } from '@/core/errors';
 import type { FlightDoor, TasterState } from '@/views/flight';
 import { newId } from '@/ui/newId';
 import { lookForServer } from '@/ui/reach';
 import { sendCommand, UNREACHED } from '@/ui/sendCommand';
+import { useFollowed } from '@/ui/useFollowed';
 
 /** A place in a flight, as this phone keeps it. */
 interface Place {
@@ -45,17 +46,7 @@ export function useTaster(code: string) {
     setShown({ at: 'table', place: seen, state: taster });
   }, [code]);
 
-  const followed = useEffectEvent(() => {
-    if (document.visibilityState === 'visible') void look();
-  });
-  useEffect(() => {
-    const first = setTimeout(followed);
-    const timer = setInterval(followed, AGAIN_MS);
-    return () => {
-      clearTimeout(first);
-      clearInterval(timer);
-    };
-  }, [code]);
+  useFollowed(look, AGAIN_MS, code);
 
   const join = async (name: string) => {
     setJoining(true);

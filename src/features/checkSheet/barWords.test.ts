@@ -1,0 +1,79 @@
+import { NOTHING_KNOWN } from '@/core/field/atTheBar';
+import { LANGUAGES } from '@/core/language/language';
+import { fieldWordsIn } from '@/core/language/field/words';
+import type { SheetCafe, SheetCoffee } from '@/views/checkSheet';
+import { barWords } from './barWords';
+
+const CAFE: SheetCafe = {
+  name: 'Quay Nine',
+  language: 'en',
+  heatUnit: 'c',
+  notation: 'numbers',
+  divisions: undefined,
+  stepSize: 1,
+  finerIs: 'lower',
+  dialMin: 0,
+  dialMax: 30,
+};
+
+const COFFEE: SheetCoffee = {
+  releaseId: 'r',
+  name: 'Harbour Lamp',
+  version: 3,
+  target: { doseG: 18, yieldG: 36, timeS: [26, 30], clock: 'pump' },
+  temperatureC: 93,
+  notes: [],
+  habits: [],
+  drinks: [],
+  cardAddress: '/p/x',
+  known: { ...NOTHING_KNOWN, dial: 11 },
+  lastDial: 11,
+  lastRoastDate: null,
+};
+
+const typed = { doseG: 18, yieldG: 36, timeS: 22, dial: 11, taste: undefined };
+
+describe('the next move at a bar', () => {
+  it('is said on the café’s own dial, whichever way is finer and however it is written', () => {
+    expect(barWords(CAFE, COFFEE, typed).what).toBe(
+      'It ran 4 s faster than the card’s window. Grind 2 steps finer, dial 11 → 9. Purge first.',
+    );
+    const higher = { ...CAFE, finerIs: 'higher' as const };
+    const known = { ...NOTHING_KNOWN, dial: -11 };
+    expect(barWords(higher, { ...COFFEE, known }, typed).what).toMatch(/finer, dial 11 → 13\./);
+    const letters = { ...CAFE, notation: 'letters' as const, divisions: 8, dialMax: 79 };
+    expect(barWords(letters, COFFEE, typed).what).toMatch(/finer, dial 1 D → 1 B\./);
+  });
+
+  it('stays on the grinder: a move ends at its last setting', () => {
+    expect(barWords({ ...CAFE, dialMin: 10 }, COFFEE, typed).what).toMatch(/dial 11 → 10\./);
+  });
+
+  it('names no dial where none was written down', () => {
+    expect(barWords(CAFE, COFFEE, { ...typed, dial: undefined }).what).toMatch(
+      /Grind 2 steps finer\. Purge first\.$/,
+    );
+  });
+
+  it('reads a clock that starts at the first drip', () => {
+    const target = { ...COFFEE.target, timeS: [19, 23] as const, clock: 'firstDrip' as const };
+    const answer = barWords(CAFE, { ...COFFEE, target }, { ...typed, timeS: 21 });
+    expect(answer).toMatchObject({ first: 'stay', caution: null });
+  });
+
+  it.each(LANGUAGES)('speaks and warns in %s', (language) => {
+    const cafe = { ...CAFE, language };
+    const words = fieldWordsIn(language);
+    const fast = barWords(cafe, COFFEE, typed);
+    expect(fast.what).toContain(words.from('11', '9'));
+    expect(fast.what).toContain(words.purge);
+    const choked = barWords(cafe, COFFEE, { ...typed, timeS: 40, yieldG: 8 });
+    expect(choked.what).toContain(words.choked);
+    expect(choked.caution).toBe(words.vent);
+    const dose = barWords(cafe, COFFEE, { ...typed, doseG: 18.8 });
+    expect(dose.what).toMatch(language === 'en' ? /0\.8 g off: weigh 18\.0 g/ : /0,8 g.*18,0 g/);
+    expect(barWords(cafe, COFFEE, { ...typed, timeS: 28, taste: 'bitter' }).what).toBe(
+      words.tasteOff,
+    );
+  });
+});

@@ -1,0 +1,240 @@
+import { screen, within } from '@testing-library/react';
+import userEvent from '@testing-library/user-event';
+import { findHouse } from '@/data/house';
+import { findPartner } from '@/data/partners';
+import { readCheckSheet } from '@/views/checkSheet';
+import type { FieldView, SignalView } from '@/views/field';
+import { DONE, fakeServer, router } from '../../../tests/support/browser';
+import { openHouse, send, WORDS } from '../../../tests/support/house';
+import { renderAs } from '../../../tests/support/render';
+import { AnswerForm } from './AnswerForm';
+import { FieldPage } from './FieldPage';
+import { FieldStage } from './FieldStage';
+import { PartnerForm } from './PartnerForm';
+import { QuickEntry } from './QuickEntry';
+
+jest.mock('next/navigation', () => ({ useRouter: () => router }));
+
+function partner() {
+  const { db, releaseId, draftId } = openHouse();
+  send(db, 'publish', { releaseId, draftId, ...WORDS });
+  const { partnerId } = send(db, 'savePartner', {
+    partner: { name: 'Quay Nine', town: 'Ostrel', people: 'Ada' },
+    releaseIds: [releaseId],
+  });
+  const stored = findPartner(db, String(partnerId))!;
+  return { db, releaseId, stored, sheet: readCheckSheet(db, findHouse(db)!, stored) };
+}
+
+const SIGNAL: SignalView = {
+  key: 'step a 1',
+  kind: 'step',
+  title: 'Quay Nine: all coffees 2.7 s fast since 24 Nov',
+  reason: '94 % that it is so.',
+  probability: 0.94,
+  partnerIds: ['a'],
+  releaseId: null,
+  settled: null,
+  asksOrder: true,
+};
+
+const viewOf = (changes: Partial<FieldView> = {}): FieldView => ({
+  cafes: [
+    {
+      partner: { ...partner().stored, id: 'a' },
+      inside: 3,
+      made: 5,
+      due: 6,
+      days: [
+        {
+          day: '2026-11-24',
+          isClosed: false,
+          cells: [
+            { time: '7:05', state: 'fast', words: '7:05: 2 of 2 off, fast' },
+            { time: '10:30', state: null, words: '10:30: no check' },
+          ],
+        },
+        { day: '2026-11-25', isClosed: true, cells: [] },
+      ],
+    },
+  ],
+  signals: [SIGNAL],
+  help: [],
+  ...changes,
+});
+
+describe('the field', () => {
+  it('says who is off with a word for every mark, and leads to the answer', () => {
+    renderAs(<FieldPage field={viewOf()} />);
+    expect(screen.getByText(/all coffees 2\.7 s fast/)).toBeTruthy();
+    expect(screen.getByText('94 %')).toBeTruthy();
+    const link = screen.getByRole('link', { name: 'See its checks and answer' });
+    expect(link.getAttribute('href')).toBe('/field/cafes/a?signal=step%20a%201');
+    const table = within(screen.getByRole('table'));
+    expect(table.getByText('7:05: 2 of 2 off, fast.')).toBeTruthy();
+    expect(table.getByText('10:30: no check.')).toBeTruthy();
+    expect(table.getByText('closed')).toBeTruthy();
+    expect(table.getByText(/3 of 5/)).toBeTruthy();
+  });
+
+  it('notes what a signal was, and shows it from then on', async () => {
+    const sent = fakeServer(DONE);
+    renderAs(<FieldPage field={viewOf()} />);
+    const user = userEvent.setup();
+    await user.click(screen.getByRole('button', { name: 'Say what it was' }));
+    await user.selectOptions(screen.getByLabelText('It was'), 'burrs');
+    await user.type(screen.getByLabelText('Note'), 'new ones on Monday');
+    await user.click(screen.getByRole('button', { name: 'Note it' }));
+    expect(sent[0]).toMatchObject({
+      kind: 'settleSignal',
+      input: { signal: SIGNAL.key, cause: 'burrs', note: 'new ones on Monday' },
+    });
+  });
+
+  it('keeps settled signals below, with what they were', () => {
+    const settled = {
+      signal: SIGNAL.key,
+      cause: 'scale' as const,
+      note: '0.7 g',
+      settledAt: '2026-11-24T08:00:00Z',
+    };
+    renderAs(<FieldPage field={viewOf({ signals: [{ ...SIGNAL, settled }] })} />);
+    expect(screen.getByText(/Nobody is off/)).toBeTruthy();
+    expect(screen.getByText('Found: its scale, 0.7 g')).toBeTruthy();
+  });
+
+  it('shows a call for help first, until it is settled', async () => {
+    const sent = fakeServer(DONE);
+    const visit = {
+      id: 'v',
+      partnerId: 'a',
+      visitedAt: '2026-11-24T08:00:00Z',
+      receivedAt: '2026-11-24T08:00:00Z',
+      isDatedHere: false,
+      enteredBy: null,
+      help: 'Sour since yesterday.',
+      helpSettledAt: null,
+    };
+    renderAs(<FieldPage field={viewOf({ help: [{ visit, cafe: 'Quay Nine' }] })} />);
+    expect(screen.getByText(/Sour since yesterday\./)).toBeTruthy();
+    await userEvent.setup().click(screen.getByRole('button', { name: 'Settled' }));
+    expect(sent[0]).toMatchObject({ kind: 'settleHelp', input: { visitId: 'v' } });
+  });
+
+  it('says what comes here and the first step where there is no café', () => {
+    renderAs(<FieldPage field={{ cafes: [], signals: [], help: [] }} />);
+    expect(screen.getByText(/No café yet\. Add one/)).toBeTruthy();
+    expect(screen.getByRole('link', { name: 'Add a café' })).toBeTruthy();
+  });
+
+  it('offers a reader nothing that writes', () => {
+    renderAs(<FieldPage field={viewOf()} />, { role: 'reader' });
+    expect(screen.queryByRole('button')).toBeNull();
+    expect(screen.queryByRole('link', { name: 'Add a café' })).toBeNull();
+  });
+});
+
+describe('an answer', () => {
+  const draft = { releaseId: 'r', subject: 'Check', body: 'Good morning Ada,', asksRound: true };
+
+  it('is changed, then lies in the outbox with the signal it answers', async () => {
+    const sent = fakeServer({ status: 200, body: { result: { messageId: 'm' } } });
+    renderAs(<AnswerForm partnerId="a" draft={draft} signal={SIGNAL.key} />);
+    const user = userEvent.setup();
+    await user.type(screen.getByLabelText('Message'), ' grind finer.');
+    await user.click(screen.getByLabelText(/Ask a whole extra round/));
+    await user.click(screen.getByRole('button', { name: 'Put it into the outbox' }));
+    expect(sent[0]).toMatchObject({
+      kind: 'answerPartner',
+      input: {
+        ...{ partnerId: 'a', releaseId: 'r', signal: SIGNAL.key },
+        body: 'Good morning Ada, grind finer.',
+        asksRound: false,
+      },
+    });
+    expect(await screen.findByText(/It lies in the outbox/)).toBeTruthy();
+  });
+});
+
+describe('a café', () => {
+  it('is described with the coffees of its sheet; letters are asked for where its dial has them', async () => {
+    const sent = fakeServer({ status: 200, body: { result: { partnerId: 'p' } } });
+    renderAs(<PartnerForm partner={null} coffees={[{ id: 'r', name: 'Harbour Lamp' }]} />);
+    const user = userEvent.setup();
+    await user.type(screen.getByRole('textbox', { name: 'Café' }), 'Quay Nine');
+    await user.type(screen.getByLabelText('Town'), 'Ostrel');
+    await user.click(screen.getByLabelText('Sunday'));
+    await user.click(screen.getByLabelText('Harbour Lamp'));
+    expect(screen.queryByLabelText('Letters to a number')).toBeNull();
+    await user.selectOptions(screen.getByLabelText('The dial shows'), 'letters');
+    await user.type(screen.getByLabelText('Letters to a number'), '8');
+    await user.click(screen.getByRole('button', { name: 'Add the café' }));
+    expect(sent[0]).toMatchObject({
+      kind: 'savePartner',
+      input: {
+        partner: {
+          ...{ name: 'Quay Nine', town: 'Ostrel', notation: 'letters', divisions: 8 },
+          closedWeekdays: ['7'],
+        },
+        releaseIds: ['r'],
+      },
+    });
+  });
+
+  it('has its paper sheets written down, one line a coffee, only those with a time', async () => {
+    const sent = fakeServer(DONE);
+    const { stored, sheet, releaseId } = partner();
+    renderAs(<QuickEntry partnerId={stored.id} sheet={sheet} />);
+    const user = userEvent.setup();
+    await user.type(screen.getByLabelText('Checked at'), '2026-05-20 14:00');
+    await user.type(screen.getByLabelText('Time, s'), '27.5');
+    await user.selectOptions(screen.getByLabelText('Taste'), 'fine');
+    await user.click(screen.getByRole('button', { name: 'Write it down' }));
+    expect(sent[0]).toMatchObject({
+      kind: 'enterChecks',
+      input: {
+        partnerId: stored.id,
+        at: new Date('2026-05-20 14:00').toISOString(),
+        checks: [{ releaseId, check: { timeS: 27.5, doseG: 18, taste: 'fine' } }],
+      },
+    });
+    expect(await screen.findByText('Written down.')).toBeTruthy();
+  });
+});
+
+describe('a release in the field', () => {
+  it('carries what was found to the next version of its card', () => {
+    const { releaseId } = partner();
+    renderAs(
+      <FieldStage
+        releaseId={releaseId}
+        field={{
+          signals: [],
+          batches: [],
+          tastes: [['sour', 3]],
+          why: 'From the cafés: it runs fast.',
+          tried: 'Tried at Quay Nine: 10 of 12 checks inside.',
+          cafes: [
+            {
+              ...{ partnerId: 'a', cafe: 'Quay Nine', lastAt: null, lastState: null },
+              ...{
+                roastDate: null,
+                offS: -1.2,
+                half80S: 0.8,
+                inWindow: 0.91,
+                inside: 10,
+                made: 12,
+              },
+            },
+          ],
+        }}
+      />,
+    );
+    const link = screen.getByRole('link', { name: 'A new version of the card' });
+    const query = new URL(link.getAttribute('href')!, 'http://here').searchParams;
+    expect(query.get('why')).toBe('From the cafés: it runs fast.');
+    expect(query.get('tried')).toMatch(/^Tried at Quay Nine/);
+    expect(screen.getByText('−1.2 ± 0.8')).toBeTruthy();
+    expect(screen.getByText(/sour side 3/)).toBeTruthy();
+  });
+});
