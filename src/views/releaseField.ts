@@ -6,6 +6,7 @@ import { batchContrast } from '@/core/field/wholeField';
 import type { Db } from '@/data/database';
 import type { StoredCheck } from '@/data/fieldChecks';
 import type { House } from '@/data/house';
+import { countPartners } from '@/data/partners';
 import { readFieldNow, signalViews, type SignalView } from './field';
 
 export interface CoffeeAtCafeLine {
@@ -109,4 +110,16 @@ function triedWords(cafes: readonly CoffeeAtCafeLine[]): string | null {
     0,
     380,
   );
+}
+
+/** Batches of a release that cafés found off, with what was noted of each; nothing is worked out where no café is. */
+export function foundOfBatches(
+  db: Db,
+  house: House,
+  releaseId: string,
+): { title: string; note: string }[] {
+  if (countPartners(db) === 0) return [];
+  return signalViews(db, readFieldNow(db, house))
+    .filter((signal) => signal.kind === 'batch' && signal.releaseId === releaseId)
+    .map(({ title, settled }) => ({ title, note: settled?.note ? `Noted: ${settled.note}` : '' }));
 }

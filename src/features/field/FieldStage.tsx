@@ -68,15 +68,21 @@ export function FieldStage({ releaseId, field }: { releaseId: string; field: Rel
             batch is in doubt
           </li>
           <li>
-            <Link href={`/releases/${releaseId}/read`}>A note on the batch</Link>, in its label
+            A note on the batch: say what a signal was, and it stands at{' '}
+            <Link href={`/releases/${releaseId}/rest`}>Rest</Link> too
           </li>
           <li>
-            <Link href="/practice">A dial-in to practise</Link> with whoever runs it
+            <Link href={practiceHref(field)}>A dial-in to practise</Link> with whoever runs it
           </li>
         </Becomes>
       </section>
     </Stack>
   );
+}
+
+/** A batch that runs otherwise is like an ageing week, a café that moved like a damp day. */
+function practiceHref({ signals }: ReleaseFieldView): string {
+  return `/practice?day=${signals.some(({ kind }) => kind === 'batch') ? 'ageing' : 'damp'}`;
 }
 
 function publishHref(releaseId: string, { why, tried }: ReleaseFieldView): string {

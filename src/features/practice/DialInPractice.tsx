@@ -21,8 +21,8 @@ const Settings = styled.div`
 type Help = 'with' | 'alone';
 
 /** Dialling in a hidden, made-up coffee: what it costs is no coffee at all. */
-export function DialInPractice() {
-  const [level, setLevel] = useState<PracticeLevel>('medium');
+export function DialInPractice({ first }: { first?: PracticeLevel | undefined }) {
+  const [level, setLevel] = useState<PracticeLevel>(first ?? 'medium');
   const [coffee, setCoffee] = useState(1);
   const [help, setHelp] = useState<Help>('with');
   return (

@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import type { PracticeLevel } from '@/core/practice/levels';
 import { Choice } from '@/ui/choices';
 import { Page } from '@/ui/Page';
 import { StageTitle } from '@/ui/type';
@@ -10,7 +11,7 @@ import { DialInPractice } from './DialInPractice';
 type Practised = 'dialIn' | 'cups';
 
 /** Practice: what costs coffee at the bench, tried where it costs none. */
-export function PracticePage() {
+export function PracticePage({ first }: { first?: PracticeLevel | undefined }) {
   const [practised, setPractised] = useState<Practised>('dialIn');
   return (
     <Page>
@@ -24,7 +25,7 @@ export function PracticePage() {
           { value: 'cups', label: 'Staged cups' },
         ]}
       />
-      {practised === 'dialIn' ? <DialInPractice /> : <CupsDrill />}
+      {practised === 'dialIn' ? <DialInPractice first={first} /> : <CupsDrill />}
     </Page>
   );
 }

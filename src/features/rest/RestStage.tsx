@@ -49,6 +49,14 @@ export interface RestStageProps {
   readonly calendarAddress: string | null;
   /** Null before there is a recipe on the bench. */
   readonly beside: BatchesBeside | null;
+  /** What cafés found of its batches; empty where none is off. */
+  readonly found: readonly FoundOfBatch[];
+}
+
+export interface FoundOfBatch {
+  readonly title: string;
+  /** What somebody noted of it. */
+  readonly note: string;
 }
 
 /** When is it true? How this batch ages, when it is checked, and when it tastes best. */
@@ -72,6 +80,7 @@ export function RestStage(props: RestStageProps) {
         isOwn={props.isOwnSpan}
         key={props.rowVersion}
       />
+      <Found found={props.found} releaseId={releaseId} />
       <Checks rest={rest} roastDate={roastDate} releaseId={releaseId} />
       <Bags batchId={batchId} bags={rest.bags} />
       {rest.ageing && <Phases ageing={rest.ageing} />}
@@ -79,6 +88,25 @@ export function RestStage(props: RestStageProps) {
       <Tasted tasted={rest.tasted} />
       <CalendarAddress address={props.calendarAddress} />
     </Stack>
+  );
+}
+
+/** A batch that cafés found off asks for a look at a bag of it. */
+function Found({ found, releaseId }: { found: readonly FoundOfBatch[]; releaseId: string }) {
+  if (found.length === 0) return null;
+  return (
+    <Box aria-label="What cafés found">
+      <SectionTitle>What cafés found</SectionTitle>
+      {found.map(({ title, note }) => (
+        <p key={title}>
+          {title}. {note} <Link href={`/releases/${releaseId}/field`}>Field</Link>
+        </p>
+      ))}
+      <Small>
+        Pull a bag of that batch and of the one before on one day: what is the batch shows there
+        too.
+      </Small>
+    </Box>
   );
 }
 

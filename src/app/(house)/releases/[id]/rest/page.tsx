@@ -5,6 +5,7 @@ import { loadHouse, loadRelease } from '@/features/frame/load';
 import { RestStage } from '@/features/rest/RestStage';
 import { readBatchesBeside } from '@/views/batchesBeside';
 import { prepareModel } from '@/views/houseModel';
+import { foundOfBatches } from '@/views/releaseField';
 import { readRest } from '@/views/rest';
 
 export const metadata = { title: 'Rest' };
@@ -26,6 +27,7 @@ export default async function RestPage({ params }: { params: Promise<{ id: strin
       isOwnSpan={view.release.span !== undefined}
       calendarAddress={secret && `${publicAddress(db)}/calendar/${secret}.ics`}
       beside={view.bench && readBatchesBeside(db, house, view, view.bench)}
+      found={foundOfBatches(db, house, view.release.id)}
       rest={readRest(db, house, view)}
       notation={grinder ? { notation: grinder.notation, divisions: grinder.divisions } : {}}
     />
