@@ -85,6 +85,13 @@ export function checksSince(db: Db, moment: string): StoredCheck[] {
     .map(checkOf);
 }
 
+/** Checks of visits that arrived after another, in the order they arrived. */
+export function checksAfter(db: Db, visitRow: number): StoredCheck[] {
+  return prepared(db, `${SELECT} AND v.rowid > ? ORDER BY v.rowid, c.rowid`)
+    .all(visitRow)
+    .map(checkOf);
+}
+
 /** Checks of one café since a moment, oldest first. */
 export function checksOfPartner(db: Db, partnerId: string, moment: string): StoredCheck[] {
   return prepared(

@@ -4,10 +4,11 @@
  */
 import { FIELD } from '@/core/field/fieldRules';
 import { FieldModel } from '@/core/field/model';
-import { localDay } from '@/core/field/schedule';
+import { localDay, readTimes } from '@/core/field/schedule';
 import { groupBy } from '@/core/groupBy';
+import { clock } from '@/data/clock';
 import type { Db } from '@/data/database';
-import { checksSince, countRemovedChecks, type StoredCheck } from '@/data/fieldChecks';
+import { checksAfter, checksSince, countRemovedChecks, type StoredCheck } from '@/data/fieldChecks';
 import {
   judgedUpTo,
   keepAlarm,
@@ -19,9 +20,7 @@ import {
 import type { House } from '@/data/house';
 import { epochOf, raiseEpochs } from '@/data/kept';
 import { listPartners, type StoredPartner } from '@/data/partners';
-import { clock } from '@/data/clock';
 import { zoneOf } from '@/data/timeZone';
-import { readTimes } from '@/core/field/schedule';
 import { fieldCheckOf } from './fieldChecksOf';
 
 const MS_PER_DAY = 86_400_000;
@@ -37,6 +36,8 @@ interface Kept extends FieldState {
   /** Row of the last visit in it. */
   lastVisit: number;
   lastDay: number;
+  /** Cafés whose newest judgement is not stored yet. */
+  readonly judged: Set<string>;
 }
 
 const states = new WeakMap<Db, Kept>();
@@ -56,11 +57,12 @@ export function learnField(db: Db, house: House): void {
   const state = states.get(db)!;
   db.transaction(() => {
     if (judgedUpTo(db) >= state.lastVisit) return;
-    for (const { id } of state.partners) {
+    for (const id of state.judged) {
       for (const alarm of state.model.alarms(id)) keepAlarm(db, id, alarm);
       const taught = state.model.taught(id);
       if (taught !== null) keepSlope(db, { partnerId: id, ...taught });
     }
+    state.judged.clear();
     setJudgedUpTo(db, state.lastVisit);
     raiseEpochs(db, ['field']);
   }).immediate();
@@ -88,10 +90,19 @@ function opened(db: Db, house: House, basis: string): Kept {
     );
   }
   const judged = judgedUpTo(db);
-  const state: Kept = { basis, model, partners, zoneOf: zone, lastVisit: judged, lastDay: 0 };
+  const state: Kept = {
+    basis,
+    model,
+    partners,
+    zoneOf: zone,
+    lastVisit: judged,
+    lastDay: 0,
+    judged: new Set(),
+  };
   const known = checksSince(db, sinceWindow()).filter(({ visitRow }) => visitRow <= judged);
+  const knownOf = groupBy(known, ({ partnerId }) => partnerId);
   for (const partner of partners) {
-    const own = known.filter(({ partnerId }) => partnerId === partner.id);
+    const own = knownOf.get(partner.id) ?? [];
     model.remember(
       partner.id,
       own.map((check) => fieldCheckOf(check, partner, zone(partner))),
@@ -104,18 +115,8 @@ function opened(db: Db, house: House, basis: string): Kept {
 }
 
 function catchUp(db: Db, state: Kept): void {
-  const news = checksSince(db, newestStart(db, state)).filter(
-    ({ visitRow }) => visitRow > state.lastVisit,
-  );
-  const visits = [...groupBy(news, ({ visitId }) => visitId).values()].sort(
-    (a, b) => a[0]!.visitRow - b[0]!.visitRow,
-  );
-  for (const checks of visits) takeVisit(state, checks);
-}
-
-/** A first judgement looks at everything that is stored, later ones at the window. */
-function newestStart(db: Db, { lastVisit }: Kept): string {
-  return lastVisit === 0 ? '' : sinceWindow();
+  const visits = groupBy(checksAfter(db, state.lastVisit), ({ visitId }) => visitId);
+  for (const checks of visits.values()) takeVisit(state, checks);
 }
 
 function takeVisit(state: Kept, checks: readonly StoredCheck[]): void {
@@ -129,4 +130,5 @@ function takeVisit(state: Kept, checks: readonly StoredCheck[]): void {
     state.model.refit(own[0]!.atDay);
   state.lastDay = day;
   state.model.addVisit(partnerId, own);
+  state.judged.add(partnerId);
 }
