@@ -5,9 +5,10 @@
  * café gives about three false alarms in a hundred weeks.
  */
 import type { CafeBlock } from './block';
-import { quadraticForm, timesVector, type Dense } from './dense';
+import type { Dense } from './dense';
 import { FIELD } from './fieldRules';
 import type { CafeRows } from './rows';
+import { jointCovariance } from './uncertainty';
 
 export interface StepSignal {
   /** Null: all coffees of the café. */
@@ -47,10 +48,11 @@ interface Candidate {
 /** Signals by kind, the likeliest first. */
 export function stepSignals(question: StepQuestion): StepSignal[] {
   const { rows, checksADay } = question;
-  const all = { coffee: null, candidates: candidatesOf(question, null) };
+  const joint = jointOf(question);
+  const all = { coffee: null, candidates: candidatesOf(question, null, joint) };
   const each = rows.coffees.map((coffee, at) => ({
     coffee,
-    candidates: candidatesOf(question, at),
+    candidates: candidatesOf(question, at, joint),
   }));
   return weighed([all, ...each], checksADay);
 }
@@ -82,11 +84,15 @@ export function weighed(
 }
 
 /** The starts of one kind, from the newest visit back; `coffeeAt` null is all coffees. */
-export function candidatesOf(question: StepQuestion, coffeeAt: number | null): Candidate[] {
+export function candidatesOf(
+  question: StepQuestion,
+  coffeeAt: number | null,
+  joint = jointOf(question),
+): Candidate[] {
   const { rows, block, residuals } = question;
-  const { visits, localSize } = rows;
+  const { visits } = rows;
   const newest = visits.at(-1)?.[0]?.check.atDay ?? 0;
-  const q = new Float64Array(localSize + rows.sharedKeys.length);
+  const taken = new Explained(joint);
   const candidates: Candidate[] = [];
   let S = 0;
   let I0 = 0;
@@ -96,43 +102,65 @@ export function candidatesOf(question: StepQuestion, coffeeAt: number | null): C
     if (atDay < newest - RULES.lookBackDays) break;
     const weights = block.weights[v]!;
     const share = block.visitShare[v]!;
-    const hasKind = visit.map((row) => coffeeAt === null || row.coffeeAt === coffeeAt);
     // u is 1 where the step would be; sums of u and of r over the visit, weighted.
     let ofKind = 0;
     let sumR = 0;
-    visit.forEach((_, i) => {
+    for (let i = 0; i < visit.length; i++) {
       const { w } = weights[i]!;
-      if (hasKind[i]) ofKind += w;
+      if (coffeeAt === null || visit[i]!.coffeeAt === coffeeAt) ofKind += w;
       sumR += w * residuals[v]![i]!;
-    });
+    }
     if (ofKind === 0) continue;
     I0 += ofKind - share * ofKind * ofKind;
-    visit.forEach((row, i) => {
+    for (let i = 0; i < visit.length; i++) {
+      const row = visit[i]!;
       const { w } = weights[i]!;
-      const u = hasKind[i] ? 1 : 0;
+      const u = coffeeAt === null || row.coffeeAt === coffeeAt ? 1 : 0;
       const weight = w * (u - share * ofKind);
       if (u === 1) S += w * (residuals[v]![i]! - share * sumR);
-      row.columns.forEach((at, k) => (q[at]! += weight * row.values[k]!));
-    });
-    const I = I0 - explained(question, q);
-    candidates.push({ ...sizeOf(S, I), fromDay: atDay });
+      for (let k = 0; k < row.columns.length; k++)
+        taken.add(row.columns[k]!, weight * row.values[k]!);
+    }
+    candidates.push({ ...sizeOf(S, I0 - taken.settle()), fromDay: atDay });
   }
   return candidates;
 }
 
-/** How much of a step the café's own columns and the shared ones could take up. */
-function explained({ rows, block, sharedCovariance }: StepQuestion, q: Float64Array): number {
-  const { localSize } = rows;
-  const { inverseLocal, cross } = block;
-  const own = q.subarray(0, localSize);
-  const solved = timesVector(inverseLocal, own);
-  const ofLocal = solved.reduce((sum, value, i) => sum + value * own[i]!, 0);
-  if (sharedCovariance === null) return ofLocal;
-  const z = q.slice(localSize);
-  for (let i = 0; i < localSize; i++)
-    for (let j = 0, k = i * z.length; j < z.length; j++, k++)
-      z[j]! -= cross.values[k]! * solved[i]!;
-  return ofLocal + quadraticForm(sharedCovariance, z);
+/** How much of a step the café's own columns and the shared ones could take up: qᵀΣq, kept as q grows visit by visit. */
+class Explained {
+  private readonly moved: Float64Array;
+  private readonly touched: number[] = [];
+  /** Σq. */
+  private readonly solved: Float64Array;
+  private sum = 0;
+
+  constructor(private readonly joint: Dense) {
+    this.moved = new Float64Array(joint.rows);
+    this.solved = new Float64Array(joint.rows);
+  }
+
+  add(column: number, value: number): void {
+    if (this.moved[column] === 0) this.touched.push(column);
+    this.moved[column]! += value;
+  }
+
+  settle(): number {
+    const { moved, touched, solved, joint } = this;
+    for (const at of touched) {
+      const value = moved[at]!;
+      moved[at] = 0;
+      // One column after the other: Σq is up to date before the next.
+      this.sum += value * (2 * solved[at]! + value * joint.values[at * joint.columns + at]!);
+      for (let j = 0, k = at * joint.columns; j < joint.columns; j++, k++)
+        solved[j]! += value * joint.values[k]!;
+    }
+    touched.length = 0;
+    return this.sum;
+  }
+}
+
+function jointOf({ block, sharedCovariance }: StepQuestion): Dense {
+  return jointCovariance(block, sharedCovariance);
 }
 
 /** Bayes factor and size of a step with score S and information I. */

@@ -361,6 +361,8 @@ export class FieldModel {
   /** The evidence as it would be had the open alarm not been entered: the whole field is fitted without it. */
   private signalsWithout(state: State, open: FieldAlarm): StepSignal[] {
     const { rows, block, fit } = state;
+    const { region } = state.cafe;
+    const [regionFit, globals] = [this.regions.get(region)!, this.globals];
     const steps = stepsOf(state).filter((step) => step !== open);
     const noise = this.noise(state.cafe.id);
     state.rows = cafeRows({ checks: state.checks, known: state.known, steps });
@@ -370,8 +372,8 @@ export class FieldModel {
     const without = fitCafe(state.rows, state.block, this.sharedOf(state, state.rows));
     const signals = stepSignals(this.question(state, state.rows, state.block, without));
     Object.assign(state, { rows, block, fit });
-    this.fitRegion(state.cafe.region);
-    this.solve();
+    this.regions.set(region, regionFit);
+    this.globals = globals;
     return signals;
   }
 
