@@ -175,6 +175,29 @@ test('a sheet on a phone is accessible, keeps what is typed, and says what is re
   await context.close();
 });
 
+test('a sheet that is refused after it waited stays on the phone until somebody settles it', async ({
+  page,
+  browser,
+}) => {
+  await signIn(page, server.url);
+  const link = await linkOf(page, 'Third Lantern');
+  const { context, page: sheet } = await phone(browser, link);
+  await context.setOffline(true);
+  await fillTimes(sheet, 'Time, s', [27]);
+  await sheet.getByLabel('Dial').first().fill('77');
+  await sheet.getByRole('button', { name: 'Send' }).click();
+  await expect(sheet.getByText(/1: No network/)).toBeVisible();
+  const before = visitsOf('Third Lantern');
+  await context.setOffline(false);
+  await expect(sheet.getByText(/Dial 77 is outside this grinder’s 0 to 50/)).toBeVisible({
+    timeout: 20_000,
+  });
+  await sheet.getByRole('button', { name: 'Drop it' }).click();
+  await expect(sheet.getByText(/Dial 77/)).toBeHidden();
+  expect(visitsOf('Third Lantern')).toBe(before);
+  await context.close();
+});
+
 test('the lead adds a café, writes down its sheet, and says what a signal was', async ({
   page,
 }) => {

@@ -6,12 +6,13 @@ import { FIELD_CHECK } from '@/core/entity/fieldCheck';
 import { fieldWordsIn } from '@/core/language/field/words';
 import { LOCALES } from '@/core/language/language';
 import { METRIC } from '@/core/units';
-import { MainButton, QuietButton } from '@/ui/Button';
+import { Button, MainButton, QuietButton } from '@/ui/Button';
 import { sentOf, textOf } from '@/ui/entryText';
 import { EntryPage } from '@/ui/EntryPage';
 import { Faults } from '@/ui/Faults';
 import { TextAreaInput } from '@/ui/fields';
 import { NotationProvider } from '@/ui/notation';
+import { discard, tryAgain } from '@/ui/outbox';
 import { PersonProvider, type Viewer } from '@/ui/person';
 import { Notice, Small } from '@/ui/type';
 import { useDraft } from '@/ui/useDraft';
@@ -170,7 +171,9 @@ function Sheet({
         .filter(({ faults }) => faults)
         .map((entry) => (
           <Notice key={entry.id} $kind="fault">
-            {entry.faults!.map(({ message }) => message).join(' ')}
+            {entry.faults!.map(({ message }) => message).join(' ')}{' '}
+            <Button onPress={() => void tryAgain(entry.id)}>{words.send}</Button>{' '}
+            <QuietButton onPress={() => void discard(entry.id)}>{words.drop}</QuietButton>
           </Notice>
         ))}
       <form onSubmit={onSubmit} noValidate>

@@ -15,7 +15,7 @@ export const de: FieldWords = {
   },
   remark: 'Bemerkung',
   send: 'Senden',
-  next: 'Weiter',
+  drop: 'Verwerfen',
   sent: 'Gesendet. Danke.',
   waits: 'Kein Netz: auf diesem Telefon gespeichert, wird von selbst einmal gesendet.',
   help: 'Ich brauche Hilfe',

@@ -15,7 +15,7 @@ export const en: FieldWords = {
   },
   remark: 'Remark',
   send: 'Send',
-  next: 'Next',
+  drop: 'Drop it',
   sent: 'Sent. Thank you.',
   waits: 'No network: kept on this phone, and sent once by itself.',
   help: 'I need help',

@@ -15,7 +15,7 @@ export const es: FieldWords = {
   },
   remark: 'Nota',
   send: 'Enviar',
-  next: 'Siguiente',
+  drop: 'Descartar',
   sent: 'Enviado. Gracias.',
   waits: 'Sin red: queda en este teléfono y se envía una vez solo.',
   help: 'Necesito ayuda',

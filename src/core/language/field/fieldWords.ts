@@ -10,7 +10,8 @@ export interface FieldWords {
   readonly tastes: Readonly<Record<CheckTaste, string>>;
   readonly remark: string;
   readonly send: string;
-  readonly next: string;
+  /** Gives up a sheet that was refused. */
+  readonly drop: string;
   readonly sent: string;
   readonly waits: string;
   readonly help: string;

@@ -15,7 +15,7 @@ export const fr: FieldWords = {
   },
   remark: 'Remarque',
   send: 'Envoyer',
-  next: 'Suivant',
+  drop: 'Abandonner',
   sent: 'Envoyé. Merci.',
   waits: 'Pas de réseau : gardé sur ce téléphone, envoyé une fois tout seul.',
   help: 'J’ai besoin d’aide',

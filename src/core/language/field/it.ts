@@ -15,7 +15,7 @@ export const it: FieldWords = {
   },
   remark: 'Nota',
   send: 'Invia',
-  next: 'Avanti',
+  drop: 'Scarta',
   sent: 'Inviato. Grazie.',
   waits: 'Senza rete: resta su questo telefono e parte una volta da solo.',
   help: 'Mi serve aiuto',

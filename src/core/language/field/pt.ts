@@ -15,7 +15,7 @@ export const pt: FieldWords = {
   },
   remark: 'Nota',
   send: 'Enviar',
-  next: 'Seguinte',
+  drop: 'Descartar',
   sent: 'Enviado. Obrigado.',
   waits: 'Sem rede: fica neste telefone e segue uma vez sozinho.',
   help: 'Preciso de ajuda',
