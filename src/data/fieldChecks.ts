@@ -51,20 +51,12 @@ const SELECT = `
   FROM field_visit v JOIN field_check c ON c.visit_id = v.id
   WHERE c.removed_at IS NULL`;
 
-interface CheckRow {
-  readonly id: string;
-  readonly visitId: string;
-  readonly partnerId: string;
-  readonly visitedAt: string;
-  readonly releaseId: string;
-  readonly versionNumber: number;
-  readonly roastDate: string | null;
+interface CheckRow extends Omit<StoredCheck, keyof FieldCheckValues | 'target'> {
   readonly targetDoseG: number;
   readonly targetYieldG: number;
   readonly fromS: number;
   readonly toS: number;
   readonly clock: Clock;
-  readonly visitRow: number;
 }
 
 function checkOf(row: unknown): StoredCheck {

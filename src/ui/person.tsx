@@ -28,6 +28,15 @@ const NOBODY: Viewer = { id: '', name: '', role: 'reader', units: METRIC, timeZo
 
 const PersonContext = createContext<Viewer>(NOBODY);
 
+/** Somebody without an account, by the clock of their own phone: drafts and what waits there are theirs. */
+export const guestViewer = (id: string, name: string): Viewer => ({
+  id,
+  name,
+  role: 'reader',
+  units: METRIC,
+  timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
+});
+
 export function PersonProvider({ person, children }: { person: Viewer; children: ReactNode }) {
   return <PersonContext value={person}>{children}</PersonContext>;
 }

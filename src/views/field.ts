@@ -1,7 +1,7 @@
 /** The field as the lead sees it in the morning: who is off, whether it is the café or the coffee. Server only. */
 import { checkState, worstState, type CheckState } from '@/core/field/checkState';
 import { contributionsOf } from '@/core/field/contributions';
-import { dueChecks, localDay, readTimes, type CheckPlan } from '@/core/field/schedule';
+import { dueChecks, localDay, readTimes, weekdayOf, type CheckPlan } from '@/core/field/schedule';
 import {
   fieldSignals,
   type CafeFacts,
@@ -255,7 +255,7 @@ function cafeLine(
       }));
     return {
       day: new Date(day * MS_PER_DAY).toISOString().slice(0, 10),
-      isClosed: plan.closed.includes((day + 4) % 7),
+      isClosed: plan.closed.includes(weekdayOf(day)),
       cells: [...made, ...missed].sort((a, b) => a.atDay - b.atDay).map(({ cell }) => cell),
     };
   });

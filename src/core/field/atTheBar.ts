@@ -4,9 +4,10 @@
  * arrived the whole model says it again. Seconds count from the pump (house heuristic).
  */
 import { DEFAULT_TOLERANCE, yieldTolerance } from '../tolerance';
-import { chanceAfter } from './advice';
-import { bestMove, type FieldMove } from './advice';
+import { bestMove, chanceAfter, type FieldMove } from './advice';
+import { soundShare } from './block';
 import { lnTimeAt, type FieldTarget } from './check';
+import { isChoked } from './checkState';
 import { FIELD } from './fieldRules';
 
 /** What the house sends of one coffee at one café. */
@@ -54,8 +55,6 @@ export interface BarAnswer {
 
 /** A shot this far from what was expected is looked at again before anything is moved. */
 const ODD_UNDER = 0.35;
-/** A choke: so little in the cup at or past the top of the window. */
-const CHOKED_SHARE = 0.6;
 const COARSER_AFTER_CHOKE: FieldMove = { steps: 2, inWindow: 0, asItIs: 0 };
 
 /**
@@ -73,7 +72,7 @@ export function answerAtTheBar(
   const [low, high] = windowS;
   const missS = shot.timeS < low ? shot.timeS - low : shot.timeS > high ? shot.timeS - high : 0;
   const said = { missS, offDoseG, offYieldG };
-  if (shot.timeS >= high && shot.yieldG < CHOKED_SHARE * target.yieldG)
+  if (isChoked({ ...shot, target: { yieldG: target.yieldG, timeS: windowS } }))
     return { ...said, first: 'choked', move: COARSER_AFTER_CHOKE };
   const { offLn, sd, good } = updated(shot, known, target);
   const window = [Math.log(low / target.timeS), Math.log(high / target.timeS)] as const;
@@ -109,10 +108,7 @@ function updated(shot: BarShot, known: KnownAtCafe, target: FieldTarget) {
   const usual = shotSd ** 2 + visitSd ** 2;
   const wide = usual + FIELD.odd.sd ** 2;
   const residual = seen - prior;
-  const [v, vb] = [usual + priorVariance, wide + priorVariance];
-  const { rate } = FIELD.odd;
-  const lnOdds = 0.5 * Math.log(v / vb) + residual ** 2 / (2 * v) - residual ** 2 / (2 * vb);
-  const good = 1 / (1 + (rate / (1 - rate)) * Math.exp(Math.min(50, lnOdds)));
+  const good = soundShare(residual, usual + priorVariance);
   const precision = good / usual + (1 - good) / wide;
   const gain = priorVariance / (priorVariance + 1 / precision);
   return {

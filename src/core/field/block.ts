@@ -40,6 +40,16 @@ export interface CafeBlock {
   readonly schurSide: Float64Array;
 }
 
+/** Probability that a residual of this usual variance is of a sound shot and no odd one. */
+export function soundShare(residual: number, usual: number): number {
+  const { rate, sd } = FIELD.odd;
+  const wide = usual + sd ** 2;
+  const lnOdds =
+    0.5 * Math.log(usual / wide) + residual ** 2 / (2 * usual) - residual ** 2 / (2 * wide);
+  // Past e⁵⁰ the share is 0 to any digit.
+  return 1 / (1 + (rate / (1 - rate)) * Math.exp(Math.min(50, lnOdds)));
+}
+
 /** @param residual y less what is fitted; null where nothing is fitted yet. */
 export function rowWeight(
   row: FieldRow,
@@ -51,12 +61,7 @@ export function rowWeight(
   const variance = shotVariance / row.check.shots + slope ** 2 * row.dialVarianceSteps2;
   if (residual === null) return { w: 1 / variance, good: 1, variance, shotVariance };
   const usual = variance + noise.visitSd ** 2;
-  const wide = usual + FIELD.odd.sd ** 2;
-  const { rate } = FIELD.odd;
-  const lnOdds =
-    0.5 * Math.log(usual / wide) + residual ** 2 / (2 * usual) - residual ** 2 / (2 * wide);
-  // Past e⁵⁰ the share is 0 to any digit.
-  const good = 1 / (1 + (rate / (1 - rate)) * Math.exp(Math.min(50, lnOdds)));
+  const good = soundShare(residual, usual);
   return {
     w: (good + ((1 - good) * variance) / (variance + FIELD.odd.sd ** 2)) / variance,
     good,

@@ -37,11 +37,22 @@ export interface JudgedCheck {
   };
 }
 
+/** So little of the yield at or past the top of the window. */
 const CHOKED_SHARE = 0.6;
+
+export function isChoked({
+  yieldG,
+  timeS,
+  target,
+}: Pick<JudgedCheck, 'yieldG' | 'timeS'> & {
+  readonly target: Pick<JudgedCheck['target'], 'yieldG' | 'timeS'>;
+}): boolean {
+  return timeS >= target.timeS[1] && yieldG < CHOKED_SHARE * target.yieldG;
+}
 
 export function checkState({ doseG, yieldG, timeS, taste, target }: JudgedCheck): CheckState {
   const [low, high] = target.timeS;
-  if (timeS >= high && yieldG < CHOKED_SHARE * target.yieldG) return 'choked';
+  if (isChoked({ yieldG, timeS, target })) return 'choked';
   if (timeS < low) return 'fast';
   if (timeS > high) return 'slow';
   if (Math.abs(doseG - target.doseG) > DEFAULT_TOLERANCE.doseG) return 'dose';

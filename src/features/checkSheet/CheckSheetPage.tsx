@@ -5,7 +5,6 @@ import styled from 'styled-components';
 import { FIELD_CHECK } from '@/core/entity/fieldCheck';
 import { fieldWordsIn } from '@/core/language/field/words';
 import { LOCALES } from '@/core/language/language';
-import { METRIC } from '@/core/units';
 import { Button, MainButton, QuietButton } from '@/ui/Button';
 import { sentOf, textOf } from '@/ui/entryText';
 import { EntryPage } from '@/ui/EntryPage';
@@ -13,7 +12,7 @@ import { Faults } from '@/ui/Faults';
 import { TextAreaInput } from '@/ui/fields';
 import { NotationProvider } from '@/ui/notation';
 import { discard, tryAgain } from '@/ui/outbox';
-import { PersonProvider, type Viewer } from '@/ui/person';
+import { guestViewer, PersonProvider } from '@/ui/person';
 import { Notice, Small } from '@/ui/type';
 import { useDraft } from '@/ui/useDraft';
 import { useOutbox } from '@/ui/useOutbox';
@@ -67,22 +66,13 @@ export function CheckSheetPage({ secret }: { secret: string }) {
     );
   const { sheet, isAway } = shown;
   return (
-    <PersonProvider person={viewerOf(secret, sheet)}>
+    <PersonProvider person={guestViewer(`café ${secret}`, sheet.cafe.name)}>
       <NotationProvider of={sheet.cafe}>
         <Sheet secret={secret} sheet={sheet} isAway={isAway} onSent={look} />
       </NotationProvider>
     </PersonProvider>
   );
 }
-
-/** Whoever holds the phone, by its own clock: what is typed and waits here is the café's. */
-const viewerOf = (secret: string, { cafe }: CheckSheet): Viewer => ({
-  id: `café ${secret}`,
-  name: cafe.name,
-  role: 'reader',
-  units: METRIC,
-  timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
-});
 
 type SheetText = Readonly<Record<string, CoffeeText>>;
 

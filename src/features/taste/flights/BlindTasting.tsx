@@ -3,13 +3,12 @@
 import Link from 'next/link';
 import { useState, type FormEvent } from 'react';
 import styled from 'styled-components';
-import { METRIC } from '@/core/units';
 import { MainButton, QuietButton } from '@/ui/Button';
 import { tickLook } from '@/ui/choices';
 import { EntryForm, EntryPage } from '@/ui/EntryPage';
 import { Faults } from '@/ui/Faults';
 import { TextInput } from '@/ui/fields';
-import { PersonProvider, type Viewer } from '@/ui/person';
+import { guestViewer, PersonProvider } from '@/ui/person';
 import { Notice, Small } from '@/ui/type';
 import { useOutbox } from '@/ui/useOutbox';
 import type { TasterState } from '@/views/flight';
@@ -43,7 +42,7 @@ export function BlindTasting({ code }: { code: string }) {
     case 'table': {
       const { tasterId, name } = shown.place;
       return (
-        <PersonProvider person={viewerOf(tasterId, name)}>
+        <PersonProvider person={guestViewer(`taster ${tasterId}`, name)}>
           <TableOfCups
             key={tasterId}
             state={shown.state}
@@ -57,15 +56,6 @@ export function BlindTasting({ code }: { code: string }) {
     }
   }
 }
-
-/** Whoever tastes, by the clock of their own phone: drafts and what waits on this phone are theirs; nothing of the house is. */
-const viewerOf = (tasterId: string, name: string): Viewer => ({
-  id: `taster ${tasterId}`,
-  name,
-  role: 'reader',
-  units: METRIC,
-  timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
-});
 
 function Door({
   house,
