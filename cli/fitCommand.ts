@@ -1,6 +1,7 @@
 /** `kb fit`: the same recipe on another setup. */
 import { z } from 'zod';
 import { USUAL_CREMA_G_PER_ML } from '@/core/extraction/volume';
+import { RULE_FACTORS } from '@/core/fits/factors';
 import { fitRecipe, FIT_CODES, type FitPlace } from '@/core/fits/fit';
 import { REFERENCE_BASKET, type BasketSize } from '@/core/fits/basketLaw';
 import { fitSentences } from '@/core/language/fitWords';
@@ -35,6 +36,8 @@ export const fit = command({
     cremaGPerMl: quantity('cremaGPerMl').default(USUAL_CREMA_G_PER_ML),
     /** ln ratio per missing °C, where the coffee's own cups taught it. */
     lnRatioPerC: z.number().min(-0.2).max(0.2).optional(),
+    /** Share of the law of the bed in the time, where fits were tried. */
+    timeShare: z.number().min(-0.5).max(1).default(RULE_FACTORS.timeShare),
   }),
   output: z.object({
     recipe: z
@@ -59,7 +62,7 @@ export const fit = command({
       }),
     ),
   }),
-  run: ({ from, to, ...asked }) => {
+  run: ({ from, to, lnRatioPerC, timeShare, ...asked }) => {
     const { machine, basket, hasScale, soaksByHand } = to;
     const target: FitPlace = {
       ...basketOf(to),
@@ -72,7 +75,12 @@ export const fit = command({
       hasScale,
       soaksByHand,
     };
-    const found = fitRecipe({ ...asked, from: basketOf(from), to: target });
+    const factors = {
+      timeShare,
+      lnRatioPerCooler: lnRatioPerC ?? RULE_FACTORS.lnRatioPerCooler,
+      lnRatioPerHotter: lnRatioPerC ?? RULE_FACTORS.lnRatioPerHotter,
+    };
+    const found = fitRecipe({ ...asked, from: basketOf(from), to: target, factors });
     const texts = fitSentences('en', found, asked.style);
     return {
       ...found,

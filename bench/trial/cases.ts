@@ -6,6 +6,7 @@ import { NOISE_SD } from '@/core/start/priors';
 import { STEP } from '@/core/trials/coding';
 import { simulateHouse, type HouseKind } from '../start/simulatedHouse';
 import { coffeeAt, USUAL_PALATE, type Palate, type Shape } from './coffee';
+import { tallyCafes, type Published } from './cafes';
 import { byFixedPrior } from './fixedPrior';
 import {
   bestOf,
@@ -29,16 +30,33 @@ export interface Case {
   readonly houses: number;
   /** Beside the program: fixed prior, ladders, perfect knowledge, recipes alone, a second sweep. */
   readonly isCompared: boolean;
+  /** Whether cafés then say their word. */
+  readonly hasCafes: boolean;
 }
 
 /** With so many past releases it is also measured what cups add, and a second sweep. */
 const LOOKED_INTO = 20;
 
+/** Houses whose cafés are listened to. */
+const CAFE_HOUSES = 10;
+
 /** Coffees tasted anew in each house. */
 export const COFFEES = 20;
 
-const usual = { house: 'rules', palate: USUAL_PALATE, histories: [20], isCompared: false } as const;
-const main = { ...usual, histories: [0, 5, 20, 60], houses: 25, isCompared: true } as const;
+const usual = {
+  house: 'rules',
+  palate: USUAL_PALATE,
+  histories: [20],
+  isCompared: false,
+  hasCafes: false,
+} as const;
+const main = {
+  ...usual,
+  histories: [0, 5, 20, 60],
+  houses: 25,
+  isCompared: true,
+  hasCafes: true,
+} as const;
 const side = { ...usual, shape: 'smooth', houses: 10 } as const;
 const palate = (part: Partial<Palate>): Palate => ({ ...USUAL_PALATE, ...part });
 
@@ -47,8 +65,13 @@ export const CASES: readonly Case[] = [
   { ...main, name: 'skewed', shape: 'skewed' },
   { ...side, name: 'house 1.6 x as spread', house: 'wide' },
   { ...side, name: 'house opposite to the rules', house: 'opposite' },
-  { ...side, name: 'signs worthless', palate: palate({ signs: 'worthless' }) },
-  { ...side, name: 'signs turned for heat', palate: palate({ signs: 'heatTurned' }) },
+  { ...side, name: 'signs worthless', palate: palate({ signs: 'worthless' }), hasCafes: true },
+  {
+    ...side,
+    name: 'signs turned for heat',
+    palate: palate({ signs: 'heatTurned' }),
+    hasCafes: true,
+  },
   { ...side, name: 'sign zero 1.5 off', palate: palate({ signZero: 1.5 }) },
   { ...side, name: 'palate tires', palate: palate({ tiring: 0.1, dulling: 0.03 }) },
   { ...side, name: 'palate drifts', palate: palate({ drift: 0.1 }) },
@@ -82,10 +105,13 @@ export function tallyHouse(one: Case, house: number): Tally[] {
     const swept = isLookedInto && modelOf(sweptAgain(pasts.slice(0, history), first));
     const bare = isLookedInto && modelOf(first.bare);
     const alone = one.isCompared && modelOf(first.recipes);
+    const published: Published[] = [];
     for (const { row, coffee, release, truth } of coffees) {
       const known = knowingOf(model, row, first.signs);
       const trial = { release, recipes: LOOKS.at(-1)!, isJudged: true };
-      addTried(byPlan(coffee(), known, trial), (metric, value) => add(history, metric, value));
+      const tried = byPlan(coffee(), known, trial);
+      addTried(tried, (metric, value) => add(history, metric, value));
+      published.push({ coffee: coffee(), known, release, tried });
       if (!one.isCompared) continue;
       const short = { release, recipes: 9, isJudged: false };
       const addLeft = (way: string, left: readonly number[]) =>
@@ -106,6 +132,8 @@ export function tallyHouse(one: Case, house: number): Tally[] {
       addLeft('ladders', byLadders(coffee(), known.mean));
       if (history === 0) addLeft('perfect knowledge', byPlan(coffee(), perfect(truth), short).left);
     }
+    if (one.hasCafes && history === LOOKED_INTO && house < CAFE_HOUSES)
+      tallyCafes(published, 500 + house, (metric, value) => add(history, metric, value));
   }
   return [...tallies.values()];
 }

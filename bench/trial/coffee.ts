@@ -40,6 +40,8 @@ export interface Coffee {
   readonly lossAt: (X: readonly number[]) => number;
   /** What both tasters say of a recipe, the nth of their session. */
   readonly taste: (X: readonly number[], nth: number) => Omit<Cup, 'x'>[];
+  /** Under less over a cup at a place deserves. */
+  readonly underAt: (X: readonly number[]) => number;
   readonly best: readonly number[];
 }
 
@@ -80,21 +82,23 @@ export function coffeeAt(
     });
     return Math.min(MOST_POINTS, 0.5 * quadratic(H, away));
   };
+  const underAt = (X: readonly number[]) =>
+    -strength * direction.reduce((sum, d, j) => sum + d * (X[j]! - best[j]!), 0);
   return {
     best,
     lossAt,
+    underAt,
     taste: (X, nth) =>
       people.map(({ taster, offset, slope }) => {
         const { mean } = PRIOR.liking;
         const felt = mean + (top - lossAt(X) - mean) * (1 - palate.dulling * nth);
         const noise = PRIOR.cupSd * (1 + palate.tiring * nth) * chance.normal();
-        const under = direction.reduce((sum, d, j) => sum + d * (X[j]! - best[j]!), 0);
         return {
           taster,
           liking: within(0, felt + offset + slope * nth + noise, MOST_POINTS),
           u: within(
             -MOST_POINTS,
-            -strength * under + signOffset + PRIOR.signSd * chance.normal(),
+            underAt(X) + signOffset + PRIOR.signSd * chance.normal(),
             MOST_POINTS,
           ),
         };

@@ -60,7 +60,7 @@ export function byPlan(
   }
 }
 
-const inBox = (value: number) => Math.min(BOX, Math.max(-BOX, value));
+export const inBox = (value: number) => Math.min(BOX, Math.max(-BOX, value));
 
 function heldBy({ mean, covariance }: Surface, best: readonly number[]): number {
   return mean.filter(

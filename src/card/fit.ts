@@ -33,11 +33,12 @@ export const help: Helper = (form, box) => {
       isPressurised: isTicked('isPressurised'),
       clock: (form.elements.namedItem('clock') as HTMLSelectElement).value as Clock,
     };
-    const { recipe, style } = body;
+    const { recipe, style, fitting } = body;
     const fit = fitRecipe({
       recipe,
       style,
       from: body.setup,
+      factors: fitting,
       to,
       cremaGPerMl: USUAL_CREMA_G_PER_ML,
     });

@@ -94,6 +94,37 @@ export function checksOfPartner(db: Db, partnerId: string, moment: string): Stor
     .map(checkOf);
 }
 
+/** What a café said of one version of a coffee, and where its cups were pulled: means, s on the café's clock. */
+export interface TastedVersion {
+  readonly partnerId: string;
+  readonly releaseId: string;
+  readonly versionNumber: number;
+  readonly clock: Clock;
+  readonly ratio: number;
+  readonly timeS: number;
+  readonly fine: number;
+  readonly sour: number;
+  readonly bitter: number;
+}
+
+/** A cup whose time or yield was off by more than this share is another drink. House heuristic. */
+const OTHER_DRINK_FROM = 0.3;
+
+/** Words of every café since a moment, put together by version; cups far off are left out. */
+export function tastedVersions(db: Db, moment: string): TastedVersion[] {
+  return prepared(
+    db,
+    `SELECT v.partner_id AS partnerId, c.release_id AS releaseId, c.version_number AS versionNumber,
+       c.clock, avg(c.yield_g / c.dose_g) AS ratio, avg(c.time_s) AS timeS,
+       sum(c.taste = 'fine') AS fine, sum(c.taste = 'sour') AS sour, sum(c.taste = 'bitter') AS bitter
+     FROM field_visit v JOIN field_check c ON c.visit_id = v.id
+     WHERE c.removed_at IS NULL AND v.visited_at >= @moment AND c.taste IN ('fine', 'sour', 'bitter')
+       AND abs(2 * c.time_s / (c.target_from_s + c.target_to_s) - 1) < @far
+       AND abs(c.yield_g / c.target_yield_g - 1) < @far
+     GROUP BY v.partner_id, c.release_id, c.version_number, c.clock`,
+  ).all({ moment, far: OTHER_DRINK_FROM }) as TastedVersion[];
+}
+
 const VISIT = `
   SELECT id, partner_id AS partnerId, visited_at AS visitedAt, received_at AS receivedAt,
     is_dated_here AS isDatedHere, entered_by AS enteredBy, help, help_settled_at AS helpSettledAt

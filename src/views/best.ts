@@ -17,6 +17,7 @@ import type { House } from '@/data/house';
 import { findTrial, type StoredTrial } from '@/data/trials';
 import { kept } from '@/data/kept';
 import { cafeSpread } from './cafeSpread';
+import { cafeTastes, WORDS_REST_ON, type CafeTaste } from './cafeTastes';
 import { MODEL_RESTS_ON, readHouseModel } from './houseModel';
 import { askedOf, learntFor, type Bench, type ReleaseView } from './release';
 import { numberOf } from './tasteSites';
@@ -37,6 +38,8 @@ export interface BestView extends Omit<BestRecipe, 'next' | 'offsets'> {
   readonly aim: Aim | null;
   /** Points each taster scores above the others, who scores highest first. */
   readonly apart: readonly { readonly name: string; readonly points: number }[];
+  /** What cafés' words say of the card they had, most cups first. */
+  readonly cafes: readonly CafeTaste[];
   readonly next: readonly NextCup[];
   /** Past recipes behind the proposal it starts from. */
   readonly releases: number;
@@ -54,7 +57,7 @@ export function readBest(db: Db, house: House, view: ReleaseView): BestView | nu
     db,
     {
       name: 'best recipe',
-      restsOn: [...MODEL_RESTS_ON, 'site', 'shot', 'tasting', 'flight', 'trial'],
+      restsOn: [...MODEL_RESTS_ON, 'site', 'shot', 'tasting', 'flight', 'trial', ...WORDS_REST_ON],
       key,
     },
     () => {
@@ -71,12 +74,15 @@ export function readBest(db: Db, house: House, view: ReleaseView): BestView | nu
       const { doseG } = recipe;
       const cups = cupsOfShots(bench.shots, recipe, view.batch.roast.level ?? 0, drink);
       const { leftG } = view.batch;
+      const cafes =
+        drink === 'straight' ? cafeTastes(db, house, release.id, bench.setup.basket) : [];
       const best = bestRecipe({
         bounds: boundsOf(trial, doseG),
         centre: { ...centre, timeS: centre.timeS * stretch },
         prior: covariance,
         signOffset: signs,
         cups,
+        told: cafes,
         doseG,
         spread,
         release: numberOf(release.id),
@@ -103,6 +109,7 @@ export function readBest(db: Db, house: House, view: ReleaseView): BestView | nu
         leftG,
         aim: readAim(db, release.id, offsets),
         apart: apartOf(offsets, bench),
+        cafes,
         // The most useful first: with less coffee the flight is shorter.
         next: next.slice(0, room.flight).map((place) => {
           const yieldG = settableG(place.ratio * doseG);

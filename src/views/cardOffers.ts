@@ -2,10 +2,12 @@
 import type { Drink } from '@/core/extraction/drinks';
 import { keptShare, phaseCount, phasesOf } from '@/core/rest/phases';
 import { printedPhases, type PrintedPhase } from '@/core/rest/printedPhases';
+import type { LearntFactors } from '@/core/fits/learnFactors';
 import type { Db } from '@/data/database';
 import { listOpenDrafts, type StoredRecipe } from '@/data/dialIns';
 import type { House } from '@/data/house';
 import { ageingOf } from './batchLevels';
+import { triedFactors } from './cafeTastes';
 import type { Bench, ReleaseView } from './release';
 
 /** Strangers' grinders are not known: hints count reference steps of .10 in ln time. */
@@ -29,6 +31,8 @@ export interface CardOffers {
   readonly milk: StoredRecipe | null;
   readonly drinks: readonly Drink[];
   readonly cremaGPerMl: number;
+  /** What cafés on other baskets and at other heat taught of fits; absent where none was. */
+  readonly tried?: LearntFactors | undefined;
 }
 
 /** @param printed the number of phases on the last card. */
@@ -59,6 +63,7 @@ export function readCardOffers(
   const milk = listOpenDrafts(db, release.id).find(
     ({ drink, dialInId }) => drink === 'milk' && dialInId === draft.dialInId,
   );
+  const tried = triedFactors(db, house);
   return {
     phases: counts.map((count) => ({
       list: printedPhases(phasesOf(span, { ...hinted, count }), {
@@ -71,5 +76,6 @@ export function readCardOffers(
     milk: milk?.recipe ?? null,
     drinks: house.drinks,
     cremaGPerMl: house.cremaGPerMl,
+    ...(tried.baskets + tried.heats > 0 && { tried }),
   };
 }

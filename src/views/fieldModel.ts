@@ -68,9 +68,11 @@ export function learnField(db: Db, house: House): void {
   }).immediate();
 }
 
+export const sinceDays = (days: number) =>
+  new Date(clock.now().getTime() - days * MS_PER_DAY).toISOString();
+
 /** How far back checks are read: what a fit looks at, and a few days for those that came late. */
-export const sinceWindow = () =>
-  new Date(clock.now().getTime() - (FIELD.windowDays + 2) * MS_PER_DAY).toISOString();
+export const sinceWindow = () => sinceDays(FIELD.windowDays + 2);
 
 function opened(db: Db, house: House, basis: string): Kept {
   const partners = listPartners(db);

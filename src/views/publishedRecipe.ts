@@ -41,7 +41,7 @@ type Setup = Pick<
 /** The card's recipe on the café's setup; none is lost: a café has a scale and a basket without a valve. */
 export function recipeAt(
   { cremaGPerMl }: Pick<House, 'cremaGPerMl'>,
-  { recipe, style, setup }: RecipeBody,
+  { recipe, style, setup, fitting }: Pick<RecipeBody, 'recipe' | 'style' | 'setup' | 'fitting'>,
   partner: Setup,
 ): Fit & { readonly recipe: FittedRecipe } {
   const { diameterMm, ratedG, fixedTemperatureC, canShape, clock } = partner;
@@ -49,6 +49,7 @@ export function recipeAt(
     recipe,
     style,
     from: setup,
+    factors: fitting,
     to: {
       ...{ diameterMm, ratedG, fixedTemperatureC, canShape, clock },
       hasScale: true,

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { STYLES, CLOCKS } from '../vocabulary';
 import { AUDIENCES, fitFor, placeOf } from './audience';
 import { basketLaw, timeStretch } from './basketLaw';
+import { RULE_FACTORS } from './factors';
 import { fitRecipe, type FitInput, type FitPlace } from './fit';
 
 const recipe: FitInput['recipe'] = {
@@ -59,7 +60,10 @@ describe('the same recipe elsewhere', () => {
     expect(fit({ fixedTemperatureC: 96 }).recipe!.ratio).toBeCloseTo(2 * Math.exp(-0.12), 1);
     expect(codesOf(fit({ fixedTemperatureC: 93.5 }))).toEqual(['same']);
     expect(codesOf(fit({ fixedTemperatureC: 84 }))).toEqual(['ratioForHeat', 'heatOutOfReach']);
-    const taught = fit({ fixedTemperatureC: 90 }, { lnRatioPerC: 0.01 });
+    const taught = fit(
+      { fixedTemperatureC: 90 },
+      { factors: { ...RULE_FACTORS, lnRatioPerCooler: 0.01 } },
+    );
     expect(taught.recipe!.ratio).toBeCloseTo(2 * Math.exp(0.03), 1);
   });
 

@@ -9,7 +9,8 @@ import type { Recipe } from '../schema/recipe';
 import { NEAREST_STYLE } from '../start/setupLimits';
 import { styleShift } from '../start/priors';
 import type { BrewStyle, Clock } from '../vocabulary';
-import { basketLaw, TIME_SHARE, type BasketSize } from './basketLaw';
+import { basketLaw, type BasketSize } from './basketLaw';
+import { RULE_FACTORS, type FitFactors } from './factors';
 
 /** A setup as far as a recipe has to be changed for it. */
 export interface FitPlace extends BasketSize {
@@ -68,6 +69,9 @@ export interface Fit {
   /** Reference steps (.10 in ln time) coarser than the same dial would be; finer where negative. */
   readonly coarserSteps: number;
   readonly notes: readonly FitNote[];
+  /** What the factors acted on: ln law of the bed, and °C that the ratio answers. */
+  readonly lnLaw: number;
+  readonly missingC: number;
 }
 
 export interface FitInput {
@@ -77,8 +81,8 @@ export interface FitInput {
   readonly to: FitPlace;
   /** g per visible ml. */
   readonly cremaGPerMl: number;
-  /** ln ratio per °C that is missing, as the coffee's own cups taught it; the simulator's otherwise. */
-  readonly lnRatioPerC?: number | undefined;
+  /** As the house's cafés refined them; the rules' own otherwise. */
+  readonly factors?: FitFactors | undefined;
 }
 
 const LN_PER_STEP = 0.1;
@@ -86,11 +90,6 @@ const LN_PER_STEP = 0.1;
 const HALF_WIDTH = 0.2;
 /** Wetting by hand on a small lever, s. House heuristic. */
 const HAND_SOAK_S = 10;
-/**
- * ln ratio per °C that answers a machine that stands cooler or hotter: what keeps the simulated extraction where it
- * was, over 300 coffees (`bench fits`). House heuristic.
- */
-const LN_RATIO_PER_C = { cooler: 0.055, hotter: 0.04 } as const;
 /** Less than this off needs no answer: a machine is set by half a degree. */
 const HEAT_COUNTS_FROM_C = 0.75;
 /** More than this off is not answered by ratio alone. House heuristic: beyond what was tried. */
@@ -100,7 +99,7 @@ const LAW_COUNTS_FROM = 0.02;
 
 /** The recipe for another place; with no recipe where none can be brewed. */
 export function fitRecipe(input: FitInput): Fit {
-  const { recipe, style, from, to } = input;
+  const { recipe, style, from, to, factors = RULE_FACTORS } = input;
   const centre = (recipe.timeS[0] + recipe.timeS[1]) / 2;
   if (to.isPressurised)
     return {
@@ -109,23 +108,25 @@ export function fitRecipe(input: FitInput): Fit {
       centreS: centre,
       coarserSteps: 0,
       notes: [{ code: 'pressurised' }],
+      lnLaw: 0,
+      missingC: 0,
     };
   const made = styleFor(style, to);
   const doseG = roundTo(0.1, to.ratedG * (recipe.doseG / from.ratedG));
   const law = basketLaw({ ...from, ratedG: recipe.doseG }, { ...to, ratedG: doseG });
-  const heat = heatAnswer(input);
+  const heat = heatAnswer({ recipe, to, factors });
   const ratio = (recipe.yieldG / recipe.doseG) * Math.exp(heat.lnRatio + made.lnRatio);
   const yieldG = roundTo(0.5, doseG * ratio);
   const soakS = to.soaksByHand ? HAND_SOAK_S : 0;
   const isOther = Math.abs(Math.log(law)) > LAW_COUNTS_FROM || made.style !== style;
-  const stretch = law ** TIME_SHARE * Math.exp(made.lnTimeS);
+  const stretch = law ** factors.timeShare * Math.exp(made.lnTimeS);
   const onPump = (s: number) => fromPump(s, recipe.clock) * stretch + soakS;
   const centreS = onClock(onPump(centre), to.clock);
   const timeS: [number, number] = isOther
     ? [centreS * (1 - HALF_WIDTH), centreS * (1 + HALF_WIDTH)]
     : [onClock(onPump(recipe.timeS[0]), to.clock), onClock(onPump(recipe.timeS[1]), to.clock)];
   const coarserSteps = isOther
-    ? ((1 - TIME_SHARE) * Math.log(law)) / LN_PER_STEP + made.coarserSteps
+    ? ((1 - factors.timeShare) * Math.log(law)) / LN_PER_STEP + made.coarserSteps
     : 0;
   const yieldMl = to.hasScale ? undefined : volumeOfMass(yieldG, input.cremaGPerMl);
   const notes: FitNote[] = [
@@ -153,6 +154,8 @@ export function fitRecipe(input: FitInput): Fit {
     centreS,
     coarserSteps,
     notes: notes.length === 0 ? [{ code: 'same' }] : notes,
+    lnLaw: Math.log(law),
+    missingC: heat.answeredC,
   };
 }
 
@@ -199,23 +202,28 @@ function styleFor(style: BrewStyle, { canShape }: FitPlace) {
 }
 
 /** A machine that cannot be set: its heat as it is, and the ratio that answers the difference. */
-function heatAnswer({ recipe, to, lnRatioPerC }: FitInput): {
-  temperatureC: number;
-  lnRatio: number;
-  notes: FitNote[];
+function heatAnswer({
+  recipe,
+  to,
+  factors,
+}: Pick<FitInput, 'recipe' | 'to'> & { readonly factors: FitFactors }): {
+  readonly temperatureC: number;
+  readonly answeredC: number;
+  readonly lnRatio: number;
+  readonly notes: FitNote[];
 } {
-  const fixed = to.fixedTemperatureC;
-  if (fixed === undefined) return { temperatureC: recipe.temperatureC, lnRatio: 0, notes: [] };
-  const missing = recipe.temperatureC - fixed;
-  if (Math.abs(missing) < HEAT_COUNTS_FROM_C) return { temperatureC: fixed, lnRatio: 0, notes: [] };
-  const answered = Math.min(HEAT_ANSWERED_TO_C, Math.max(-HEAT_ANSWERED_TO_C, missing));
-  const perC = lnRatioPerC ?? (missing > 0 ? LN_RATIO_PER_C.cooler : LN_RATIO_PER_C.hotter);
+  const temperatureC = to.fixedTemperatureC ?? recipe.temperatureC;
+  const missing = recipe.temperatureC - temperatureC;
+  if (Math.abs(missing) < HEAT_COUNTS_FROM_C)
+    return { temperatureC, answeredC: 0, lnRatio: 0, notes: [] };
+  const answeredC = Math.min(HEAT_ANSWERED_TO_C, Math.max(-HEAT_ANSWERED_TO_C, missing));
   return {
-    temperatureC: fixed,
-    lnRatio: perC * answered,
+    temperatureC,
+    answeredC,
+    lnRatio: answeredC * (missing > 0 ? factors.lnRatioPerCooler : factors.lnRatioPerHotter),
     notes: [
       { code: 'ratioForHeat', figures: { c: missing } },
-      ...(answered === missing
+      ...(answeredC === missing
         ? []
         : [{ code: 'heatOutOfReach' as const, figures: { c: missing } }]),
     ],

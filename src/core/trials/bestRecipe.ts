@@ -29,11 +29,19 @@ export interface ScoredCup extends Place {
   readonly u?: number | undefined;
 }
 
+/** A side that others told of a place (surface.ts, ToldSign). */
+export interface PlacedSign extends Place {
+  readonly u: number;
+  readonly sd: number;
+}
+
 export interface BestInput {
   /** The proposal, and the doubt of it, coded. */
   readonly centre: Place;
   readonly prior: Matrix;
   readonly cups: readonly ScoredCup[];
+  /** The side that cafés' cups lean to. */
+  readonly told?: readonly PlacedSign[];
   readonly doseG: number;
   readonly release?: number;
   /** Where the signs of this house stand. */
@@ -102,9 +110,13 @@ const SAME_STEPS = 0.25;
 const Z_80 = 1.2816;
 
 export function bestRecipe(input: BestInput): BestRecipe {
-  const { centre, cups, doseG } = input;
+  const { centre, cups, told = [], doseG } = input;
   const coded = cups.map((cup) => ({ ...cup, x: codedFrom(centre, cup) }));
-  const surface = fitSurface({ ...input, cups: coded });
+  const surface = fitSurface({
+    ...input,
+    cups: coded,
+    told: told.map((sign) => ({ ...sign, x: codedFrom(centre, sign) })),
+  });
   const limits = limitsOf(input);
   const { x, costPoints } = robustOptimum(surface, { ...input, limits });
   const robust = placeAt(centre, x);

@@ -37,6 +37,20 @@ describe('a surface with a known curvature: worked figures (14)', () => {
     expect(fitSurface({ ...WORKED, cups, useSigns: false }).optimum).toEqual(surface.optimum);
   });
 
+  it('takes a side that others told like a sign of its own whose zero is known', () => {
+    const cups = WORKED.cups.map((cup, i) => ({ ...cup, u: i < 2 ? [2, 1][i] : undefined }));
+    const own = fitSurface({ ...WORKED, cups, signOffset: { mean: 0, sd: 1e-5 } });
+    const told = [2, 1].map((u, i) => ({ x: WORKED.cups[i]!.x, u, sd: 1.5 }));
+    const others = fitSurface({ ...WORKED, told });
+    others.optimum.forEach((value, j) => expect(value).toBeCloseTo(own.optimum[j]!, 6));
+    expect(others.expectedLeft).toBeCloseTo(own.expectedLeft, 6);
+    // What others call sour says nothing of where this house's zero is.
+    expect(others.signOffset.mean).toBe(0);
+    expect(others.expectedLeft).toBeLessThan(surface.expectedLeft);
+    const unsure = fitSurface({ ...WORKED, told: told.map((sign) => ({ ...sign, sd: 1e4 })) });
+    unsure.optimum.forEach((value, j) => expect(value).toBeCloseTo(surface.optimum[j]!, 5));
+  });
+
   it('moves to the middle of the cups where all are liked alike', () => {
     const cups = WORKED.cups.map((cup) => ({ ...cup, liking: 6.5 }));
     const { optimum } = fitSurface({ ...WORKED, cups });

@@ -23,8 +23,17 @@ export interface Cup {
   readonly u?: number | undefined;
 }
 
+/** A side that others told of a place, without a score of their own: cafés. */
+export interface ToldSign {
+  readonly x: Coded;
+  /** Under less over, their own zero taken out. */
+  readonly u: number;
+  readonly sd: number;
+}
+
 export interface SurfaceInput {
   readonly cups: readonly Cup[];
+  readonly told?: readonly ToldSign[] | undefined;
   /** V₀: covariance of x* around the proposal, 3 × 3 coded. */
   readonly prior: Matrix;
   /** In place of the particles. */
@@ -164,27 +173,31 @@ function misfitVariance(surface: Surface, { x }: Cup, cups: readonly Cup[]): num
 
 interface Response {
   readonly x: Coded;
-  /** Place of the taster among all; null for a sign. */
-  readonly taster: number | null;
+  /** Place of the taster among all, the house's sign, or a sign that was told. */
+  readonly by: number | 'house' | 'others';
   /** Liking or sign as it was given. */
   readonly given: number;
   readonly variance: number;
 }
 
 function responsesOf(
-  { cups, useSigns = true }: SurfaceInput,
+  { cups, told = [], useSigns = true }: SurfaceInput,
   likingVariance: (cup: Cup) => number,
 ): Response[] {
   const tasters = tastersOf(cups);
-  return cups.flatMap((cup): Response[] => {
+  const own = cups.flatMap((cup): Response[] => {
     const { x, taster, liking, u } = cup;
-    const scored = { x, taster: tasters.indexOf(taster), given: liking };
-    const pointed = { x, taster: null, given: u ?? 0, variance: PRIOR.signSd ** 2 };
+    const scored = { x, by: tasters.indexOf(taster), given: liking };
+    const pointed = { x, by: 'house' as const, given: u ?? 0, variance: PRIOR.signSd ** 2 };
     return [
       { ...scored, variance: likingVariance(cup) },
       ...(useSigns && u !== undefined ? [pointed] : []),
     ];
   });
+  return [
+    ...own,
+    ...told.map(({ x, u, sd }) => ({ x, by: 'others' as const, given: u, variance: sd ** 2 })),
+  ];
 }
 
 const tastersOf = (cups: readonly Cup[]) => [...new Set(cups.map(({ taster }) => taster))];
@@ -255,18 +268,18 @@ function fitOne(curvature: Curvature, { tasters, priorInverse, responses, signs 
 /** Fills the row of q that a response is of; the value it should give. */
 function fillRow(
   row: number[],
-  { x, taster, given }: Response,
+  { x, by, given }: Response,
   H: readonly (readonly number[])[],
   a: number,
 ): number {
   row.fill(0);
-  if (taster === null) {
+  if (typeof by === 'string') {
     for (let j = 0; j < VARIABLES; j++) row[1 + j] = a * SIGN_DIRECTION[j]!;
-    row[SIGN_AT] = 1;
+    if (by === 'house') row[SIGN_AT] = 1;
     return given + a * dot(SIGN_DIRECTION, x);
   }
   row[0] = 1;
-  row[OFFSETS_FROM + taster] = 1;
+  row[OFFSETS_FROM + by] = 1;
   let bent = 0;
   for (let j = 0; j < VARIABLES; j++) {
     const pull = dot(H[j]!, x);

@@ -40,6 +40,30 @@ describe('what a card says beside its recipe', () => {
     expect(preview().getAllByText(/^day \d+-\d+$/)).toHaveLength(3);
   });
 
+  it('fits other setups by what cafés elsewhere found, and says by whom and how surely', () => {
+    const { db, view } = houseWith({}, {});
+    const stage = publishStageOf(db, findHouse(db)!, view(), { today: TODAY });
+    const tried = {
+      ...{ timeShare: 0.3, lnRatioPerCooler: 0.055, lnRatioPerHotter: 0.04 },
+      ...{ timeShareSd: 0.05, lnRatioPerCSd: 0.02, baskets: 3, heats: 0 },
+    };
+    const lever = { audience: 'homeLever' as const, tried: '' };
+    const timesOf = (offers: typeof stage.offers) => {
+      const composed = { ...stage.composed, fits: [lever] };
+      const { unmount } = renderAs(<PublishStage {...stage} composed={composed} offers={offers} />);
+      const text = screen.getByLabelText('Preview of the card').textContent;
+      const said = screen.queryByText(/By the words of cafés elsewhere/)?.textContent;
+      unmount();
+      return { time: /(\d+)-(\d+) s/.exec(text.split('lever')[1]!)!.slice(1).map(Number), said };
+    };
+    const [rule, taught] = [timesOf(stage.offers), timesOf({ ...stage.offers!, tried })];
+    expect(taught.time[1]).toBeGreaterThan(rule.time[1]!);
+    expect(rule.said).toBeUndefined();
+    expect(taught.said).toMatch(
+      /30\.0 ± 6\.4 %.*\(rule 12\.5 %\), from 3 cafés on another basket\. /,
+    );
+  });
+
   it('says phases with a hole before the confirmation, and sends nothing', async () => {
     const sent = fakeServer(PUBLISHED);
     const { user } = open();

@@ -2,7 +2,11 @@
 
 import { useState } from 'react';
 import styled from 'styled-components';
+import { figure } from '@/core/figure';
 import { AUDIENCE_LABELS } from '@/core/fits/audience';
+import { RULE_FACTORS } from '@/core/fits/factors';
+import type { LearntFactors } from '@/core/fits/learnFactors';
+import { Z_80 } from '@/core/grinder/dial';
 import { LANGUAGE_NAMES, LANGUAGES, type Language } from '@/core/language/language';
 import { Chip } from '@/ui/choices';
 import { QuantityInput, SelectInput, TextAreaInput, TextInput } from '@/ui/fields';
@@ -74,7 +78,7 @@ export function Composer({
         label={`Other setups: ${on === 0 ? 'none' : `${on} of ${text.fits.length}`}`}
         hasFault={false}
       >
-        <FitFields {...props} />
+        <FitFields {...props} offers={offers} />
       </More>
       <More
         label={`Other languages: ${others === 0 ? 'fixed words only' : `own words in ${others}`}`}
@@ -150,7 +154,7 @@ function PhaseFields({ text, change, faultOf, offers }: PartProps & { offers: Ca
   );
 }
 
-function FitFields({ text, change }: PartProps) {
+function FitFields({ text, change, offers }: PartProps & { offers: CardOffers }) {
   const set = (at: number, part: Partial<FitText>) =>
     change({ fits: text.fits.map((fit, i) => (i === at ? { ...fit, ...part } : fit)) });
   return (
@@ -170,9 +174,31 @@ function FitFields({ text, change }: PartProps) {
           )}
         </div>
       ))}
+      {offers.tried && <TriedFactors tried={offers.tried} />}
     </Rows>
   );
 }
+
+/** What cafés elsewhere taught of the rules of fits; this card is fitted by it, and keeps it. */
+function TriedFactors({ tried }: { tried: LearntFactors }) {
+  const { timeShare, timeShareSd, lnRatioPerCooler, lnRatioPerCSd, baskets, heats } = tried;
+  const known = (mean: number, sd: number) =>
+    `${figure(100 * mean, 1)} ± ${figure(100 * Z_80 * sd, 1)} %`;
+  return (
+    <Small>
+      By the words of cafés elsewhere, of the last 90 days:{' '}
+      {baskets > 0 &&
+        `on another basket ${known(timeShare, timeShareSd)} of the law of the bed stays in the time (rule ${figure(100 * RULE_FACTORS.timeShare, 1)} %), from ${places(baskets, 'another basket')}`}
+      {baskets > 0 && heats > 0 && '; '}
+      {heats > 0 &&
+        `the ratio grows by ${known(lnRatioPerCooler, lnRatioPerCSd)} for each °C a machine stands cooler (rule ${figure(100 * RULE_FACTORS.lnRatioPerCooler, 1)} %), from ${places(heats, 'another heat')}`}
+      . Likely so far either way 8 times in 10. This card is fitted so and keeps it.
+    </Small>
+  );
+}
+
+const places = (cafes: number, where: string) =>
+  `${cafes} ${cafes === 1 ? 'café' : 'cafés'} on ${where}`;
 
 /** What the house wrote itself, as its fields in another language are called. */
 const OWN = [

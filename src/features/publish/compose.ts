@@ -6,6 +6,7 @@ import { z } from 'zod';
 import { UserFault, type Fault } from '@/core/errors';
 import { drinkRow, type DrinkRow } from '@/core/extraction/drinks';
 import { AUDIENCES, fitFor } from '@/core/fits/audience';
+import { roundedFactors } from '@/core/fits/factors';
 import { LANGUAGES } from '@/core/language/language';
 import { phaseFaults, printedPhasesSchema } from '@/core/rest/printedPhases';
 import { oneOf, optionalText } from '@/core/schema/fields';
@@ -94,6 +95,7 @@ function drinkRows({ recipe }: RecipeBody, { hasMilk }: Composed, offers: CardOf
 /** The whole card: the recipe on the bench with what was added to it. */
 export function composeBody(base: RecipeBody, added: Composed, offers: CardOffers): RecipeBody {
   const { phases, hasMilk, hasDrinks, fits, otherWords } = added;
+  const fitting = offers.tried && roundedFactors(offers.tried);
   const { recipe, setup, style } = base;
   const kept = offers.phases[phases.length - 1];
   const one = offers.phases[0];
@@ -102,12 +104,14 @@ export function composeBody(base: RecipeBody, added: Composed, offers: CardOffer
   );
   return {
     ...base,
+    ...(fitting && { fitting }),
     ...(said.length > 0 && { otherWords: Object.fromEntries(said) }),
     fits: fits.map(({ audience, tried }) => {
       const fit = fitFor(audience, {
         recipe,
         style,
         from: setup,
+        ...(fitting && { factors: fitting }),
         cremaGPerMl: offers.cremaGPerMl,
       });
       return {

@@ -70,3 +70,22 @@ it('counts a cup where its shot really was, and neither milk nor a choked shot',
   });
   expect(count()).toBe(1);
 });
+
+it('says how cafés’ cups lean together, and what each of them says', async () => {
+  const { db, view, releaseId } = houseWith({});
+  const bench = view().bench!;
+  const place = { ratio: 2, temperatureC: 93, timeS: 28 };
+  const cafes = [
+    { ...place, cafe: 'a', name: 'Quay Nine', u: 1.24, sd: 0.7, cups: 40 },
+    { ...place, cafe: 'b', name: 'Old Tram Shed', u: -0.3, sd: 0.8, cups: 12 },
+  ];
+  const best = { ...readBest(db, findHouse(db)!, view())!, cafes };
+  renderAs(<Best best={best} bench={bench} releaseId={releaseId} />);
+  // (1.24/.49 − .3/.64) / (1/.49 + 1/.64) = .572, and 1.2816/√3.603 = .675.
+  expect(screen.getByText(/Words of 52 cups at 2 cafés count too/).textContent).toMatch(
+    /together \+0\.6 ± 0\.7 points of sour over bitter/,
+  );
+  await userEvent.click(screen.getByText('What each café says'));
+  const each = within(screen.getByRole('region', { name: 'What each café says' }));
+  expect(each.getByRole('row', { name: 'Old Tram Shed 12 −0.3 ± 1.0' })).toBeTruthy();
+});

@@ -57,6 +57,7 @@ export function Best({
             }`}
       </p>
       {cups > 0 && <Found best={best} bench={bench} releaseId={releaseId} />}
+      {best.cafes.length > 0 && <FromCafes cafes={best.cafes} />}
       {best.aim && <AimedAt best={best} aim={best.aim} />}
       {!isEnough && best.next.length > 0 && <NextFlight best={best} bench={bench} />}
       {isLead && best.apart.length > 1 && (
@@ -87,6 +88,46 @@ export function Best({
     </section>
   );
 }
+
+/** Their words count by how surely they lean: what a café calls all of its coffees is taken out. */
+function FromCafes({ cafes }: Pick<BestView, 'cafes'>) {
+  const cups = cafes.reduce((sum, cafe) => sum + cafe.cups, 0);
+  const precision = cafes.reduce((sum, { sd }) => sum + sd ** -2, 0);
+  const u = cafes.reduce((sum, cafe) => sum + cafe.u * cafe.sd ** -2, 0) / precision;
+  return (
+    <>
+      <p style={{ marginTop: 8 }}>
+        Words of {plural(cups, 'cup')} at {plural(cafes.length, 'café')} count too, against what
+        each says of its other coffees: together {leanWords({ u, sd: precision ** -0.5 })} points of
+        sour over bitter.
+      </p>
+      {cafes.length > 1 && (
+        <Unfold label="What each café says">
+          {() => (
+            <TableScroll aria-label="What each café says">
+              <Table>
+                <TableHead columns={[{ words: 'Café' }, 'Cups', 'Sour over bitter, points']} />
+                <tbody>
+                  {cafes.map((cafe) => (
+                    <tr key={cafe.cafe}>
+                      <td className="words">{cafe.name}</td>
+                      <td>{cafe.cups}</td>
+                      <td>{leanWords(cafe)}</td>
+                    </tr>
+                  ))}
+                </tbody>
+              </Table>
+            </TableScroll>
+          )}
+        </Unfold>
+      )}
+    </>
+  );
+}
+
+/** Likely so far either way 8 times in 10. */
+const leanWords = ({ u, sd }: { u: number; sd: number }) =>
+  `${signed(u, 1)} ± ${figure(Z_80 * sd, 1)}`;
 
 /** Why no further cup is planned. */
 const ENDED = {

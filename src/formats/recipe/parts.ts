@@ -1,6 +1,7 @@
 /** What a document says beside the recipe: other setups, the ageing coffee, milk, cups, other languages. */
 import { z } from 'zod';
 import { AUDIENCES } from '@/core/fits/audience';
+import type { FitFactors } from '@/core/fits/factors';
 import { FIT_CODES } from '@/core/fits/fit';
 import { FILLS } from '@/core/extraction/drinks';
 import { LANGUAGES } from '@/core/language/language';
@@ -34,6 +35,13 @@ export const fitSchema = z.object({
   ),
 });
 export type PublishedFit = z.output<typeof fitSchema>;
+
+/** The factors its fits were made with, where cafés had refined the rules' own. */
+const fittingSchema = z.object({
+  timeShare: figure,
+  lnRatioPerCooler: figure,
+  lnRatioPerHotter: figure,
+}) satisfies z.ZodType<FitFactors>;
 
 /** One recipe as the coffee ages: days that cover its span, and how the grind follows. */
 export const phasesSchema = z.object({
@@ -83,6 +91,7 @@ export const partsShape = {
   language: z.enum(LANGUAGES).optional(),
   otherWords: z.partialRecord(z.enum(LANGUAGES), ownWordsSchema).optional(),
   fits: z.array(fitSchema).max(AUDIENCES.length),
+  fitting: fittingSchema.optional(),
   phases: phasesSchema.optional(),
   milk: milkSchema.optional(),
   drinks: z.array(drinkRowSchema).max(40).optional(),
