@@ -358,6 +358,8 @@ describe('kb', () => {
       notes: [{ code: 'basket' }, { code: 'coarser' }],
     });
     expect(at({ basket: { ratedG: 16, pressurised: true } })).toMatchObject({ recipe: null });
+    const tried = { recipe, to: { basket: { diameterMm: 54, ratedG: 18 } }, timeShare: 0.25 };
+    expect(kb(['fit'], tried).answer().centreS).toBeCloseTo(28 * 1.3308 ** 0.25, 1);
     const refused = kb(['fit'], { recipe: { ...recipe, ratio: 3 }, to: {} });
     expect(refused.status).toBe(2);
     expect(refused.stderr).toMatch(/^recipe\.ratio: /);

@@ -44,6 +44,23 @@ it('surface: cups given as recipes are those given coded', () => {
   expect(left({ ...asked, cups: asRecipes })).toBeCloseTo(left(asked), 8);
 });
 
+it('surface: sides that cafés told move the best point along them, and leave less to find', () => {
+  const ratioOf = (input: object) => {
+    const { optimum, expectedLeft } = kb('surface', input).answer() as unknown as {
+      optimum: { ratio: number };
+      expectedLeft: number;
+    };
+    return [optimum.ratio, expectedLeft] as const;
+  };
+  const [alone, left] = ratioOf(asked);
+  const [sour, leftToo] = ratioOf({ ...asked, told: [{ x: [0, 0, 0], u: 3, sd: 0.8 }] });
+  expect(sour).toBeGreaterThan(alone);
+  expect(leftToo).toBeLessThan(left);
+  const bad = kb('surface', { ...asked, told: [{ x: [0, 0, 0], u: 3, sd: 0 }] });
+  expect(bad.status).toBe(2);
+  expect(bad.stderr).toMatch(/^told\.0\.sd: /);
+});
+
 it('trial: plans within the limits, and says when to stop', () => {
   const { plan, stop } = kb('trial', {
     centre,

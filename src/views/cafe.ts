@@ -2,7 +2,7 @@
 import { checkState, type CheckState } from '@/core/field/checkState';
 import { nextAtCafe } from '@/core/field/nextAtCafe';
 import { fitted } from '@/core/field/cafeFit';
-import { INTERVAL_SDS } from '@/core/field/fieldRules';
+import { INTERVAL_SDS, ODD_UNDER } from '@/core/field/fieldRules';
 import type { Db } from '@/data/database';
 import { checksOfPartner, type StoredCheck } from '@/data/fieldChecks';
 import type { House } from '@/data/house';
@@ -70,7 +70,6 @@ export interface CafeView {
 const USUAL_TIME_S = 28;
 const Z_80 = 1.2816;
 const SHOWN_CHECKS = 60;
-const ODD_UNDER = 0.35;
 /** Under this a chance is no news. House heuristic. */
 const WORTH_SAYING = 0.1;
 const WEEKS = 8;

@@ -1,8 +1,10 @@
 /** One coffee in the field: how it runs at each café, what its batches do, and how it forgives. Server only. */
-import { INTERVAL_SDS } from '@/core/field/fieldRules';
+import { INTERVAL_SDS, ODD_UNDER } from '@/core/field/fieldRules';
 import { checkState, type CheckState } from '@/core/field/checkState';
+import { batchPoints, type BatchPoint } from '@/core/field/batchPoints';
 import { nextAtCafe } from '@/core/field/nextAtCafe';
 import { batchContrast } from '@/core/field/wholeField';
+import { groupBy } from '@/core/groupBy';
 import type { Db } from '@/data/database';
 import type { StoredCheck } from '@/data/fieldChecks';
 import type { House } from '@/data/house';
@@ -32,10 +34,23 @@ export interface BatchLine {
   readonly probability: number;
 }
 
+/** A batch as its checks draw it: seconds against the oldest one in the window, everything else taken out. */
+export interface BatchDrawn {
+  readonly roastDate: string;
+  readonly fitS: number;
+  readonly points: readonly {
+    readonly atDay: number;
+    readonly offS: number;
+    readonly isOdd: boolean;
+  }[];
+}
+
 export interface ReleaseFieldView {
   readonly signals: readonly SignalView[];
   readonly cafes: readonly CoffeeAtCafeLine[];
   readonly batches: readonly BatchLine[];
+  /** Oldest first; none where there is only one. */
+  readonly drawn: readonly BatchDrawn[];
   /** Share of checks tasted, by word. */
   readonly tastes: readonly (readonly [string, number])[];
   /** For a new version: what the field found, in one sentence; null where it found nothing. */
@@ -85,6 +100,14 @@ export function readReleaseField(db: Db, house: House, releaseId: string): Relea
         { roastDate, before, offS: seconds(size), half80S: INTERVAL_SDS * sd * timeS, probability },
       ];
     }),
+    drawn: drawnOf(
+      batchPoints(
+        model,
+        serving.map(({ id }) => id),
+        releaseId,
+      ),
+      seconds,
+    ),
     tastes: tastesOf(all),
     why: signals.length === 0 ? null : `From the cafés: ${signals[0]!.title}.`,
     tried: triedWords(cafes),
@@ -93,6 +116,28 @@ export function readReleaseField(db: Db, house: House, releaseId: string): Relea
 
 const own = (checks: readonly StoredCheck[], releaseId: string) =>
   checks.filter((check) => check.releaseId === releaseId);
+
+function drawnOf(
+  points: readonly BatchPoint[],
+  seconds: (ln: number) => number,
+): readonly BatchDrawn[] {
+  const byBatch = groupBy(
+    points.flatMap(({ batch, ...point }) => (batch === null ? [] : [{ ...point, batch }])),
+    ({ batch }) => batch,
+  );
+  const batches = [...byBatch].sort(([a], [b]) => a.localeCompare(b));
+  const base = batches[0]?.[1][0]?.fitLn ?? 0;
+  if (batches.length < 2) return [];
+  return batches.map(([roastDate, own]) => ({
+    roastDate,
+    fitS: seconds(own[0]!.fitLn - base),
+    points: own.map(({ atDay, offLn, good }) => ({
+      atDay,
+      offS: seconds(offLn - base),
+      isOdd: good < ODD_UNDER,
+    })),
+  }));
+}
 
 function tastesOf(checks: readonly StoredCheck[]): [string, number][] {
   const counts = new Map<string, number>();

@@ -86,6 +86,7 @@ export function cafeBlock(
     sharedSide: new Float64Array(shared),
   };
   const ofVisit = new Float64Array(localSize + shared);
+  const isTouched = new Uint8Array(localSize + shared);
   const visitShare = rows.visits.map((visit, v) => {
     let weight = 0;
     let sumY = 0;
@@ -96,16 +97,19 @@ export function cafeBlock(
       sumY += w * y;
       addTo(sums, columns, values, w, y);
       columns.forEach((at, k) => {
-        if (!touched.includes(at)) touched.push(at);
+        if (isTouched[at] === 0) touched.push(at);
+        isTouched[at] = 1;
         ofVisit[at]! += w * values[k]!;
       });
     });
     const share = noise.visitSd > 0 ? 1 / (1 / noise.visitSd ** 2 + weight) : 0;
     const values = touched.map((at) => ofVisit[at]!);
     addTo(sums, touched, values, -share, sumY);
-    for (const at of touched) ofVisit[at] = 0;
+    for (const at of touched) ofVisit[at] = isTouched[at] = 0;
     return share;
   });
+  mirror(sums.local);
+  mirror(sums.shared);
   addLocalPrior(sums, slopeAt, slope);
   const { local, cross, localSide } = sums;
   const inverseLocal = inverseOf(local);
@@ -128,7 +132,7 @@ interface Sums {
   readonly sharedSide: Float64Array;
 }
 
-/** Adds weight·xxᵀ and weight·x·y; columns past the local ones are shared. */
+/** Adds weight·xxᵀ and weight·x·y; columns past the local ones are shared. Only lower halves are filled. */
 function addTo(
   { local, cross, shared, localSide, sharedSide }: Sums,
   columns: readonly number[],
@@ -141,17 +145,24 @@ function addTo(
   for (let a = 0; a < columns.length; a++) {
     const i = columns[a]!;
     const wx = weight * values[a]!;
-    const isLocal = i < size;
-    if (isLocal) localSide[i]! += wx * y;
+    if (i < size) localSide[i]! += wx * y;
     else sharedSide[i - size]! += wx * y;
-    for (let b = 0; b < columns.length; b++) {
+    for (let b = 0; b <= a; b++) {
       const j = columns[b]!;
       const product = wx * values[b]!;
-      if (isLocal && j < size) local.values[i * size + j]! += product;
-      else if (isLocal) cross.values[i * width + j - size]! += product;
-      else if (j >= size) shared.values[(i - size) * width + j - size]! += product;
+      const high = i > j ? i : j;
+      const low = i > j ? j : i;
+      if (high < size) local.values[high * size + low]! += product;
+      else if (low < size) cross.values[low * width + high - size]! += product;
+      else shared.values[(high - size) * width + low - size]! += product;
     }
   }
+}
+
+/** Writes the lower half into the upper one. */
+function mirror({ rows, values }: Dense): void {
+  for (let i = 0; i < rows; i++)
+    for (let j = 0; j < i; j++) values[j * rows + i] = values[i * rows + j]!;
 }
 
 function addLocalPrior({ local, localSide }: Sums, slopeAt: number, slope: SlopePrior): void {

@@ -2,7 +2,7 @@
  * Small dense matrices as flat arrays, row by row: sums over a thousand cafés are too slow through an object's get and
  * set. What is not a sum is the linear-algebra package's.
  */
-import { inverse, Matrix } from 'ml-matrix';
+import { inverse, Matrix, solve } from 'ml-matrix';
 
 export interface Dense {
   readonly rows: number;
@@ -14,9 +14,19 @@ export function zeros(rows: number, columns: number): Dense {
   return { rows, columns, values: new Float64Array(rows * columns) };
 }
 
+export function copyOf({ rows, columns, values }: Dense): Dense {
+  return { rows, columns, values: values.slice() };
+}
+
 export function inverseOf({ rows, columns, values }: Dense): Dense {
   const solved = inverse(Matrix.from1DArray(rows, columns, values));
   return { rows, columns, values: Float64Array.from(solved.to1DArray()) };
+}
+
+/** x of Mx = side. */
+export function solved({ rows, columns, values }: Dense, side: ArrayLike<number>): Float64Array {
+  const x = solve(Matrix.from1DArray(rows, columns, values), Matrix.columnVector(Array.from(side)));
+  return Float64Array.from(x.to1DArray());
 }
 
 export function at({ columns, values }: Dense, i: number, j: number): number {

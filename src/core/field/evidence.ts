@@ -145,14 +145,15 @@ class Explained {
   }
 
   settle(): number {
-    const { moved, touched, solved, joint } = this;
+    const { moved, touched, solved } = this;
+    const { columns, values } = this.joint;
     for (const at of touched) {
       const value = moved[at]!;
       moved[at] = 0;
+      const from = at * columns;
       // One column after the other: Σq is up to date before the next.
-      this.sum += value * (2 * solved[at]! + value * joint.values[at * joint.columns + at]!);
-      for (let j = 0, k = at * joint.columns; j < joint.columns; j++, k++)
-        solved[j]! += value * joint.values[k]!;
+      this.sum += value * (2 * solved[at]! + value * values[from + at]!);
+      for (let j = 0; j < columns; j++) solved[j]! += value * values[from + j]!;
     }
     touched.length = 0;
     return this.sum;

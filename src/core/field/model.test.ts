@@ -5,6 +5,7 @@ import { nextAtCafe } from './nextAtCafe';
 import { readField } from './read';
 import { fieldSignals, type CafeFacts } from './signals';
 import { contributionsOf } from './contributions';
+import { batchPoints, type BatchPoint } from './batchPoints';
 import { batchContrast } from './wholeField';
 
 const TARGET = { doseG: 18, yieldG: 36, timeS: 28 };
@@ -106,6 +107,28 @@ describe('the field model', () => {
       cafes: ['0', '1', '2'],
     });
     expect(batchContrast(model, 'blend', 'third', 'second')).toBeNull();
+  });
+
+  it('draws the checks of a batch apart from the café, the dial and the day they were made on', () => {
+    const all = checks(30, { badBatchFromDay: 26, cafe: 1, fromDay: 12, ln: -0.12 });
+    const { model } = readField(CAFES, all);
+    const points = batchPoints(model, ['0', '1', '2'], 'blend');
+    const within = [...all.values()].flat().filter(({ atDay }) => atDay >= points[0]!.atDay);
+    expect(points).toHaveLength(within.filter(({ coffee }) => coffee === 'blend').length);
+    const meanOf = (batch: string, of: (point: BatchPoint) => number) => {
+      const own = points.filter((point) => point.batch === batch);
+      return own.reduce((sum, point) => sum + of(point), 0) / own.length;
+    };
+    const drawn = meanOf('second', (p) => p.offLn) - meanOf('first', (p) => p.offLn);
+    expect(Math.abs(drawn + 0.1)).toBeLessThan(0.02);
+    const fit = meanOf('second', (p) => p.fitLn) - meanOf('first', (p) => p.fitLn);
+    expect(fit).toBeCloseTo(batchContrast(model, 'blend', 'second', 'first')!.size, 10);
+    // A café that moved is no part of it: its own step is taken out.
+    expect(Math.max(...points.map(({ offLn }) => Math.abs(offLn)))).toBeLessThan(0.35);
+    expect(points.map(({ atDay }) => atDay)).toEqual(
+      points.map(({ atDay }) => atDay).sort((a, b) => a - b),
+    );
+    expect(batchPoints(model, ['0'], 'another')).toEqual([]);
   });
 
   it('gives the same whether it is kept from check to check or made anew', () => {

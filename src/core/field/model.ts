@@ -13,14 +13,18 @@ import { FIELD } from './fieldRules';
 import { learntShotSd, learntVisitSd, noiseSums, NO_NOISE, type NoiseSums } from './noise';
 import { cafeRows, type CafeRows, type CoffeeAtCafe, type SharedKey } from './rows';
 import {
+  addPart,
+  emptyRegion,
   fitGlobals,
   fitRegion,
   globalColumns,
   sharedCovariance,
   weatherOf,
+  withPart,
   type GlobalColumns,
   type GlobalFit,
   type RegionFit,
+  type RegionSums,
 } from './shared';
 import { rowVariance } from './uncertainty';
 
@@ -130,9 +134,9 @@ export class FieldModel {
     const state = this.state(cafeId);
     const nowDay = state.checks.at(-1)!.atDay;
     state.checks = state.checks.filter(({ atDay }) => atDay >= nowDay - FIELD.windowDays);
-    this.fitOne(state);
+    const others = this.fitOne(state);
     this.passSlopeOn(state, nowDay);
-    const news = this.judge(state, nowDay);
+    const news = this.judge(state, nowDay, others);
     this.measureSteps(state);
     return news.map((told) => state.alarms.find((one) => one.openedDay === told.openedDay) ?? told);
   }
@@ -155,7 +159,8 @@ export class FieldModel {
         used.flatMap(({ rows }) => (rows === null ? [] : [rows.sharedKeys])),
       );
       this.regions.clear();
-      for (const region of new Set(used.map(({ cafe }) => cafe.region))) this.fitRegion(region);
+      for (const region of new Set(used.map(({ cafe }) => cafe.region)))
+        this.regions.set(region, fitRegion(this.sumsOf(region)));
       this.solve();
       for (const state of used) this.settle(state);
       this.learnVisits();
@@ -223,16 +228,24 @@ export class FieldModel {
     return state;
   }
 
-  private fitOne(state: State): void {
+  /** What the other cafés of its region say does not change while one is fitted. */
+  private fitOne(state: State): RegionSums {
     this.setRows(state);
+    this.growColumns(state.rows!.sharedKeys);
+    const others = this.sumsOf(state.cafe.region, state);
     for (let pass = 0; pass < FIELD.passes; pass++) {
       this.weigh(state);
-      this.growColumns(state.rows!.sharedKeys);
-      this.fitRegion(state.cafe.region);
-      this.solve();
+      this.fitWith(others, state);
       this.settle(state);
       this.learnVisits();
     }
+    return others;
+  }
+
+  private fitWith(others: RegionSums, { cafe, rows, block }: State): void {
+    const part = { keys: rows!.sharedKeys, block: block! };
+    this.regions.set(cafe.region, fitRegion(withPart(others, part, this.columns)));
+    this.solve();
   }
 
   private learnVisits(): void {
@@ -270,13 +283,19 @@ export class FieldModel {
     if (isNew) this.columns = globalColumns([this.columns.keys, keys]);
   }
 
-  private fitRegion(region: string): void {
-    const parts = [...this.states.values()].flatMap(({ cafe, rows, block }) =>
-      cafe.region === region && rows !== null && block !== null
-        ? [{ keys: rows.sharedKeys, block }]
-        : [],
+  /** What all cafés of a region say, but for one whose days still count. */
+  private sumsOf(region: string, without?: State): RegionSums {
+    const those = [...this.states.values()].filter(
+      ({ cafe, rows }) => cafe.region === region && rows !== null,
     );
-    if (parts.length > 0) this.regions.set(region, fitRegion(parts, this.columns));
+    const sums = emptyRegion(
+      those.flatMap(({ rows }) => rows!.sharedKeys),
+      this.columns,
+    );
+    for (const state of those)
+      if (state !== without && state.block !== null)
+        addPart(sums, { keys: state.rows!.sharedKeys, block: state.block }, this.columns);
+    return sums;
   }
 
   private solve(): void {
@@ -329,11 +348,11 @@ export class FieldModel {
     state.slopeDay = nowDay;
   }
 
-  private judge(state: State, nowDay: number): FieldAlarm[] {
+  private judge(state: State, nowDay: number, others: RegionSums): FieldAlarm[] {
     const news: FieldAlarm[] = [];
     const open = state.alarms.find((alarm) => alarm.state === 'open');
     if (open !== undefined) {
-      const after = judged(open, this.signalsWithout(state, open), nowDay);
+      const after = judged(open, this.signalsWithout(state, open, others), nowDay);
       state.alarms = state.alarms.map((alarm) => (alarm === open ? after : alarm));
       if (after.state !== 'open') news.push(after);
       const isMoved =
@@ -359,7 +378,7 @@ export class FieldModel {
   }
 
   /** The evidence as it would be had the open alarm not been entered: the whole field is fitted without it. */
-  private signalsWithout(state: State, open: FieldAlarm): StepSignal[] {
+  private signalsWithout(state: State, open: FieldAlarm, others: RegionSums): StepSignal[] {
     const { rows, block, fit } = state;
     const { region } = state.cafe;
     const [regionFit, globals] = [this.regions.get(region)!, this.globals];
@@ -367,8 +386,7 @@ export class FieldModel {
     const noise = this.noise(state.cafe.id);
     state.rows = cafeRows({ checks: state.checks, known: state.known, steps });
     state.block = cafeBlock(state.rows, block!.weights, noise, state.slope);
-    this.fitRegion(state.cafe.region);
-    this.solve();
+    this.fitWith(others, state);
     const without = fitCafe(state.rows, state.block, this.sharedOf(state, state.rows));
     const signals = stepSignals(this.question(state, state.rows, state.block, without));
     Object.assign(state, { rows, block, fit });

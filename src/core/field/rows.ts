@@ -64,7 +64,7 @@ export function cafeRows({ checks, known, steps }: Asked): CafeRows {
   const localSize = slopeAt + 1 + steps.length;
   const places = new Map<string, number>();
   const sharedKeys: SharedKey[] = [];
-  const columnOf = (name: string, day: number | null, isBatch: boolean): number => {
+  const columnOf = (name: string, day: number | null = null, isBatch = false): number => {
     let place = places.get(name);
     if (place === undefined) {
       place = localSize + sharedKeys.push({ name, day, isBatch }) - 1;
@@ -75,16 +75,12 @@ export function cafeRows({ checks, known, steps }: Asked): CafeRows {
   const dials = dialsOf(checks, known);
   const visits: FieldRow[][] = [];
   checks.forEach((check, i) => {
-    const { coffee, atDay, visit } = check;
+    const { coffee, visit } = check;
     const coffeeAt = coffees.indexOf(coffee);
     const { dial, varianceSteps2 } = dials[i]!;
     const { reference, firstDial } = known.get(coffee)!;
-    const day = Math.floor(atDay);
-    const columns = [
-      coffeeAt,
-      columnOf(`day ${day}`, day, false),
-      columnOf(batchColumn(check), null, true),
-    ];
+    const { y, day, age, names } = factsOf(check, reference);
+    const columns = [coffeeAt, columnOf(names.day, day), columnOf(names.batch, null, true)];
     const values = [1, 1, 1];
     const add = (column: number, value: number) => {
       if (value === 0) return;
@@ -92,12 +88,12 @@ export function cafeRows({ checks, known, steps }: Asked): CafeRows {
       values.push(value);
     };
     add(slopeAt, dial - firstDial);
-    add(columnOf(`age ${coffee}`, null, false), ageOffset(check));
+    add(columnOf(names.age), age);
     steps.forEach((step, k) => add(slopeAt + 1 + k, hasStep(step, check) ? 1 : 0));
     const row: FieldRow = {
       check,
       coffeeAt,
-      y: responseOf(check, reference),
+      y,
       columns,
       values,
       dialVarianceSteps2: varianceSteps2,
@@ -107,6 +103,33 @@ export function cafeRows({ checks, known, steps }: Asked): CafeRows {
     else visits.push([row]);
   });
   return { visits, localSize, slopeAt, coffees, sharedKeys };
+}
+
+/** What of a check never changes. */
+interface CheckFacts {
+  readonly reference: FieldTarget;
+  readonly y: number;
+  readonly day: number;
+  readonly age: number;
+  readonly names: { readonly day: string; readonly batch: string; readonly age: string };
+}
+
+/** A check is fitted hundreds of times: its logarithms and names are worked out once. */
+const facts = new WeakMap<FieldCheck, CheckFacts>();
+
+function factsOf(check: FieldCheck, reference: FieldTarget): CheckFacts {
+  const kept = facts.get(check);
+  if (kept?.reference === reference) return kept;
+  const day = Math.floor(check.atDay);
+  const made = {
+    reference,
+    y: responseOf(check, reference),
+    day,
+    age: ageOffset(check),
+    names: { day: `day ${day}`, batch: batchColumn(check), age: `age ${check.coffee}` },
+  };
+  facts.set(check, made);
+  return made;
 }
 
 export function hasStep(

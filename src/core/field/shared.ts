@@ -3,7 +3,17 @@
  * check at one café costs its own region and the columns of the whole field, however many cafés there are.
  */
 import type { CafeBlock } from './block';
-import { at, inverseOf, times, timesVector, transposedTimes, zeros, type Dense } from './dense';
+import {
+  at,
+  copyOf,
+  inverseOf,
+  solved,
+  times,
+  timesVector,
+  transposedTimes,
+  zeros,
+  type Dense,
+} from './dense';
 import { FIELD } from './fieldRules';
 import type { SharedKey } from './rows';
 
@@ -21,7 +31,6 @@ export interface GlobalColumns {
 
 export interface RegionFit {
   readonly firstDay: number;
-  readonly days: number;
   /** Inverse of the region's own part. */
   readonly inverseDays: Dense;
   /** inverseDays · (days × globals). */
@@ -41,43 +50,90 @@ export function globalColumns(parts: Iterable<readonly SharedKey[]>): GlobalColu
   return { keys, at };
 }
 
-export function fitRegion(parts: readonly SharedPart[], columns: GlobalColumns): RegionFit {
-  const days = parts.flatMap(({ keys }) => keys.flatMap(({ day }) => day ?? []));
-  const firstDay = Math.min(...days);
-  const dayCount = Math.max(...days) - firstDay + 1;
+/** What cafés of a region say together, its weather still in it. */
+export interface RegionSums {
+  readonly firstDay: number;
+  readonly days: Dense;
+  readonly cross: Dense;
+  readonly daySide: Float64Array;
+  readonly schur: Dense;
+  readonly schurSide: Float64Array;
+}
+
+/** @param keys of all cafés of the region: its days go from the first to the last. */
+export function emptyRegion(keys: Iterable<SharedKey>, columns: GlobalColumns): RegionSums {
+  let [firstDay, lastDay] = [Infinity, -Infinity];
+  for (const { day } of keys)
+    if (day !== null) {
+      firstDay = Math.min(firstDay, day);
+      lastDay = Math.max(lastDay, day);
+    }
+  const days = lastDay - firstDay + 1;
   const globals = columns.keys.length;
-  const own = weatherPrecision(dayCount);
-  const cross = zeros(dayCount, globals);
-  const schur = zeros(globals, globals);
-  const daySide = new Float64Array(dayCount);
-  const schurSide = new Float64Array(globals);
-  for (const { keys, block } of parts) {
-    const places = keys.map(({ day, name }) =>
-      day === null ? columns.at.get(name)! : day - firstDay,
-    );
-    const size = keys.length;
-    for (let i = 0; i < size; i++) {
-      const isDay = keys[i]!.day !== null;
-      const row = places[i]!;
-      if (isDay) daySide[row]! += block.schurSide[i]!;
-      else schurSide[row]! += block.schurSide[i]!;
-      for (let j = 0; j < size; j++) {
-        const value = block.schur.values[i * size + j]!;
-        if (!isDay) {
-          if (keys[j]!.day === null) schur.values[row * globals + places[j]!]! += value;
-        } else if (keys[j]!.day === null) cross.values[row * globals + places[j]!]! += value;
-        else own.values[row * dayCount + places[j]!]! += value;
-      }
+  return {
+    firstDay,
+    days: weatherPrecision(days),
+    cross: zeros(days, globals),
+    daySide: new Float64Array(days),
+    schur: zeros(globals, globals),
+    schurSide: new Float64Array(globals),
+  };
+}
+
+/** With one café more; the sums themselves stay as they are. */
+export function withPart(sums: RegionSums, part: SharedPart, columns: GlobalColumns): RegionSums {
+  const grown = {
+    ...sums,
+    days: copyOf(sums.days),
+    cross: copyOf(sums.cross),
+    daySide: sums.daySide.slice(),
+    schur: copyOf(sums.schur),
+    schurSide: sums.schurSide.slice(),
+  };
+  addPart(grown, part, columns);
+  return grown;
+}
+
+export function addPart(
+  { firstDay, days, cross, daySide, schur, schurSide }: RegionSums,
+  { keys, block }: SharedPart,
+  columns: GlobalColumns,
+): void {
+  const isDay = keys.map(({ day }) => day !== null);
+  const places = keys.map(({ day, name }) =>
+    day === null ? columns.at.get(name)! : day - firstDay,
+  );
+  const size = keys.length;
+  for (let i = 0; i < size; i++) {
+    const row = places[i]!;
+    (isDay[i] ? daySide : schurSide)[row]! += block.schurSide[i]!;
+    for (let j = 0; j < size; j++) {
+      // What a column of the field says of a day is what the day says of it.
+      if (!isDay[i] && isDay[j]) continue;
+      const into = !isDay[i] ? schur : isDay[j] ? days : cross;
+      into.values[row * into.columns + places[j]!]! += block.schur.values[i * size + j]!;
     }
   }
-  const inverseDays = inverseOf(own);
-  const solved = times(inverseDays, cross);
-  const taken = transposedTimes(cross, solved);
+}
+
+export function fitRegion({
+  firstDay,
+  days,
+  cross,
+  daySide,
+  schur: summed,
+  schurSide: side,
+}: RegionSums): RegionFit {
+  const inverseDays = inverseOf(days);
+  const byDay = times(inverseDays, cross);
+  const taken = transposedTimes(cross, byDay);
+  const schur = copyOf(summed);
   for (let i = 0; i < schur.values.length; i++) schur.values[i]! -= taken.values[i]!;
-  for (let d = 0; d < dayCount; d++)
-    for (let g = 0; g < globals; g++)
-      schurSide[g]! -= solved.values[d * globals + g]! * daySide[d]!;
-  return { firstDay, days: dayCount, inverseDays, cross: solved, daySide, schur, schurSide };
+  const schurSide = side.slice();
+  const globals = schur.rows;
+  for (let d = 0; d < days.rows; d++)
+    for (let g = 0; g < globals; g++) schurSide[g]! -= byDay.values[d * globals + g]! * daySide[d]!;
+  return { firstDay, inverseDays, cross: byDay, daySide, schur, schurSide };
 }
 
 export interface GlobalFit {
@@ -101,8 +157,14 @@ export function fitGlobals(
       side[i]! += schurSide[i]!;
       for (let j = 0; j < schur.rows; j++) Q.values[i * globals + j]! += at(schur, i, j);
     }
-  const covariance = inverseOf(Q);
-  return { mean: timesVector(covariance, side), covariance };
+  let covariance: Dense | null = null;
+  return {
+    mean: solved(Q, side),
+    // Four times the work of the mean, and not every fit is asked for it.
+    get covariance() {
+      return (covariance ??= inverseOf(Q));
+    },
+  };
 }
 
 /** Weather of a region by day, from its first day on. */
@@ -120,38 +182,33 @@ export function sharedCovariance(
   { covariance }: GlobalFit,
 ): Dense {
   // V = D + L·S·Lᵀ: a day carries −cross in L, a column of the whole field its unit vector.
+  const size = keys.length;
   const globals = columns.keys.length;
   const places = keys.map(({ day, name }) =>
     day === null ? columns.at.get(name)! : day - region.firstDay,
   );
-  const L = zeros(keys.length, globals);
-  keys.forEach(({ day }, i) => {
-    if (day === null) L.values[i * globals + places[i]!] = 1;
-    else
-      for (let g = 0; g < globals; g++)
-        L.values[i * globals + g] = -at(region.cross, places[i]!, g);
-  });
-  const V = timesTransposed(times(L, covariance), L);
-  keys.forEach((a, i) => {
-    if (a.day === null) return;
-    keys.forEach((b, j) => {
-      if (b.day === null) return;
-      V.values[i * keys.length + j]! += at(region.inverseDays, places[i]!, places[j]!);
-    });
-  });
-  return V;
-}
-
-/** A·Bᵀ. */
-function timesTransposed(A: Dense, B: Dense): Dense {
-  const out = zeros(A.rows, B.rows);
-  for (let i = 0; i < A.rows; i++)
-    for (let j = 0; j < B.rows; j++) {
-      let sum = 0;
-      for (let k = 0; k < A.columns; k++) sum += at(A, i, k) * at(B, j, k);
-      out.values[i * B.rows + j] = sum;
+  const { cross, inverseDays } = region;
+  const crossS = times(cross, covariance);
+  const V = zeros(size, size);
+  for (let i = 0; i < size; i++) {
+    const isDay = keys[i]!.day !== null;
+    const pulled = isDay ? crossS : covariance;
+    const from = places[i]! * globals;
+    const sign = isDay ? -1 : 1;
+    for (let j = 0; j <= i; j++) {
+      const to = places[j]!;
+      let value = 0;
+      if (keys[j]!.day === null) value = sign * pulled.values[from + to]!;
+      else {
+        for (let g = 0, k = to * globals; g < globals; g++, k++)
+          value -= sign * pulled.values[from + g]! * cross.values[k]!;
+        if (isDay) value += at(inverseDays, places[i]!, to);
+      }
+      V.values[i * size + j] = value;
+      V.values[j * size + i] = value;
     }
-  return out;
+  }
+  return V;
 }
 
 /** Precision of the weather of so many days in a row: first-order autoregression (published). */

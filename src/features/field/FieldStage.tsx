@@ -1,15 +1,22 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import styled from 'styled-components';
 import { dayWords } from '@/core/dayWords';
 import { CHECK_TASTE_LABELS, type CheckTaste } from '@/core/entity/fieldCheck';
 import { STATE_SIGNS, STATE_WORDS } from '@/core/field/checkState';
 import { figure, signed } from '@/core/figure';
+import { CHART_HEIGHT_PX, InView } from '@/ui/charts/InView';
 import { Moment } from '@/ui/moment';
 import { SectionTitle, Small, StageTitle, Table, TableHead, TableScroll } from '@/ui/type';
 import type { ReleaseFieldView } from '@/views/releaseField';
+import { shapeOf } from './batchShapes';
 import { Signals } from './Signals';
+
+const BatchChart = dynamic(() => import('./BatchChart').then((all) => all.BatchChart), {
+  ssr: false,
+});
 
 const Stack = styled.div`
   display: grid;
@@ -46,7 +53,7 @@ export function FieldStage({ releaseId, field }: { releaseId: string; field: Rel
         />
       </section>
       <Cafes cafes={cafes} />
-      <Batches batches={field.batches} />
+      <Batches batches={field.batches} drawn={field.drawn} />
       {tastes.length > 0 && (
         <p>
           Tasted at cafés:{' '}
@@ -141,7 +148,7 @@ function Cafes({ cafes }: Pick<ReleaseFieldView, 'cafes'>) {
   );
 }
 
-function Batches({ batches }: Pick<ReleaseFieldView, 'batches'>) {
+function Batches({ batches, drawn }: Pick<ReleaseFieldView, 'batches' | 'drawn'>) {
   if (batches.length === 0) return null;
   return (
     <section>
@@ -173,6 +180,20 @@ function Batches({ batches }: Pick<ReleaseFieldView, 'batches'>) {
       <Small>
         With age, weather and every café’s own ways taken out; from four weeks of checks.
       </Small>
+      {drawn.length > 1 && (
+        <>
+          <InView label="Checks by batch, with their fit, over time" heightPx={CHART_HEIGHT_PX}>
+            {() => <BatchChart batches={drawn} />}
+          </InView>
+          <Small>
+            Seconds against the bag of {dayWords(drawn[0]!.roastDate)}:{' '}
+            {drawn
+              .map(({ roastDate }, nth) => `${shapeOf(nth).words} ${dayWords(roastDate)}`)
+              .join(', ')}
+            ; hollow where a check is an odd one out, a line where each batch is fitted.
+          </Small>
+        </>
+      )}
     </section>
   );
 }

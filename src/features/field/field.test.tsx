@@ -4,6 +4,7 @@ import { findHouse } from '@/data/house';
 import { findPartner } from '@/data/partners';
 import { readCheckSheet } from '@/views/checkSheet';
 import type { FieldView, SignalView } from '@/views/field';
+import type { ReleaseFieldView } from '@/views/releaseField';
 import { DONE, fakeServer, router } from '../../../tests/support/browser';
 import { openHouse, send, WORDS } from '../../../tests/support/house';
 import { renderAs } from '../../../tests/support/render';
@@ -203,38 +204,54 @@ describe('a café', () => {
 });
 
 describe('a release in the field', () => {
+  const FOUND: ReleaseFieldView = {
+    signals: [],
+    batches: [],
+    drawn: [],
+    tastes: [['sour', 3]],
+    why: 'From the cafés: it runs fast.',
+    tried: 'Tried at Quay Nine: 10 of 12 checks inside.',
+    cafes: [
+      {
+        ...{ partnerId: 'a', cafe: 'Quay Nine', lastAt: null, lastState: null },
+        ...{ roastDate: null, offS: -1.2, half80S: 0.8, inWindow: 0.91, inside: 10, made: 12 },
+      },
+    ],
+  };
+
   it('carries what was found to the next version of its card', () => {
     const { releaseId } = partner();
-    renderAs(
-      <FieldStage
-        releaseId={releaseId}
-        field={{
-          signals: [],
-          batches: [],
-          tastes: [['sour', 3]],
-          why: 'From the cafés: it runs fast.',
-          tried: 'Tried at Quay Nine: 10 of 12 checks inside.',
-          cafes: [
-            {
-              ...{ partnerId: 'a', cafe: 'Quay Nine', lastAt: null, lastState: null },
-              ...{
-                roastDate: null,
-                offS: -1.2,
-                half80S: 0.8,
-                inWindow: 0.91,
-                inside: 10,
-                made: 12,
-              },
-            },
-          ],
-        }}
-      />,
-    );
+    renderAs(<FieldStage releaseId={releaseId} field={FOUND} />);
     const link = screen.getByRole('link', { name: 'A new version of the card' });
     const query = new URL(link.getAttribute('href')!, 'http://here').searchParams;
     expect(query.get('why')).toBe('From the cafés: it runs fast.');
     expect(query.get('tried')).toMatch(/^Tried at Quay Nine/);
     expect(screen.getByText('−1.2 ± 0.8')).toBeTruthy();
     expect(screen.getByText(/sour side 3/)).toBeTruthy();
+  });
+
+  it('draws the checks of every batch, each with a mark that has a word', () => {
+    const batch = { before: '2026-05-01', offS: -2.1, half80S: 0.6, probability: 0.97 };
+    const drawnOf = (roastDate: string, fitS: number) => ({
+      roastDate,
+      fitS,
+      points: [{ atDay: 20_590, offS: fitS + 0.3, isOdd: false }],
+    });
+    const batches = [{ ...batch, roastDate: '2026-05-15' }];
+    const drawn = [drawnOf('2026-05-01', 0), drawnOf('2026-05-15', -2.1)];
+    renderAs(<FieldStage releaseId="r" field={{ ...FOUND, batches, drawn }} />);
+    expect(
+      screen.getByRole('img', { name: 'Checks by batch, with their fit, over time' }),
+    ).toBeTruthy();
+    expect(screen.getByText(/circles 1 May 2026, triangles 15 May 2026;/)).toBeTruthy();
+    expect(screen.getByText('−2.1 ± 0.6')).toBeTruthy();
+  });
+
+  it('draws nothing where one batch alone was checked lately', () => {
+    const batches = [
+      { roastDate: '2026-05-15', before: '2026-05-01', offS: 0.1, half80S: 2, probability: 0.1 },
+    ];
+    renderAs(<FieldStage releaseId="r" field={{ ...FOUND, batches }} />);
+    expect(screen.queryByRole('img')).toBeNull();
   });
 });
