@@ -36,9 +36,7 @@ const asked = {
   cups: z.array(z.union([z.strictObject({ x: coded, ...scored }), scoredCup])).max(400),
   /** Sides that cafés told, their own zero taken out. */
   told: z
-    .array(
-      z.strictObject({ x: coded, u: scored.u.unwrap(), sd: z.number().min(0.05).max(30) }),
-    )
+    .array(z.strictObject({ x: coded, u: scored.u.unwrap(), sd: z.number().min(0.05).max(30) }))
     .max(400)
     .optional(),
   curvatures: z

@@ -1,14 +1,18 @@
 /** One coffee in the field: how it runs at each café, what its batches do, and how it forgives. Server only. */
 import { INTERVAL_SDS, ODD_UNDER } from '@/core/field/fieldRules';
 import { checkState, type CheckState } from '@/core/field/checkState';
+import { dayWords } from '@/core/dayWords';
 import { batchPoints, type BatchPoint } from '@/core/field/batchPoints';
 import { nextAtCafe } from '@/core/field/nextAtCafe';
+import { batchOfKey } from '@/core/field/signalWords';
 import { batchContrast } from '@/core/field/wholeField';
+import { cafeAudience } from '@/core/fits/audience';
 import { groupBy } from '@/core/groupBy';
 import type { Db } from '@/data/database';
 import type { StoredCheck } from '@/data/fieldChecks';
+import { listSettled } from '@/data/fieldLearnt';
 import type { House } from '@/data/house';
-import { countPartners } from '@/data/partners';
+import { countPartners, type StoredPartner } from '@/data/partners';
 import { readFieldNow, signalViews, type SignalView } from './field';
 
 export interface CoffeeAtCafeLine {
@@ -45,6 +49,9 @@ export interface BatchDrawn {
   }[];
 }
 
+export type TriedByAudience = { readonly [A in NonNullable<CafeAudience>]?: string };
+type CafeAudience = ReturnType<typeof cafeAudience>;
+
 export interface ReleaseFieldView {
   readonly signals: readonly SignalView[];
   readonly cafes: readonly CoffeeAtCafeLine[];
@@ -55,8 +62,8 @@ export interface ReleaseFieldView {
   readonly tastes: readonly (readonly [string, number])[];
   /** For a new version: what the field found, in one sentence; null where it found nothing. */
   readonly why: string | null;
-  /** For the fit of a café: where it was tried; null before enough checks. */
-  readonly tried: string | null;
+  /** For the fits of cafés: where each was tried; none before enough checks. */
+  readonly tried: TriedByAudience;
 }
 
 const LEAST_TRIED = 12;
@@ -110,7 +117,7 @@ export function readReleaseField(db: Db, house: House, releaseId: string): Relea
     ),
     tastes: tastesOf(all),
     why: signals.length === 0 ? null : `From the cafés: ${signals[0]!.title}.`,
-    tried: triedWords(cafes),
+    tried: triedAt(serving, cafes),
   };
 }
 
@@ -146,25 +153,53 @@ function tastesOf(checks: readonly StoredCheck[]): [string, number][] {
   return [...counts].sort((a, b) => b[1] - a[1]);
 }
 
-function triedWords(cafes: readonly CoffeeAtCafeLine[]): string | null {
+function triedAt(
+  serving: readonly StoredPartner[],
+  cafes: readonly CoffeeAtCafeLine[],
+): TriedByAudience {
   const enough = cafes.filter(({ made }) => made >= LEAST_TRIED);
-  if (enough.length === 0) return null;
-  const made = enough.reduce((sum, cafe) => sum + cafe.made, 0);
-  const inside = enough.reduce((sum, cafe) => sum + cafe.inside, 0);
-  return `Tried at ${enough.map(({ cafe }) => cafe).join(', ')}: ${inside} of ${made} checks inside.`.slice(
+  const audienceOf = new Map(serving.map((partner) => [partner.id, cafeAudience(partner)]));
+  const byAudience = groupBy(enough, ({ partnerId }) => audienceOf.get(partnerId) ?? null);
+  return Object.fromEntries(
+    [...byAudience].flatMap(([audience, those]) =>
+      audience === null ? [] : [[audience, triedWords(those)]],
+    ),
+  );
+}
+
+function triedWords(cafes: readonly CoffeeAtCafeLine[]): string {
+  const made = cafes.reduce((sum, cafe) => sum + cafe.made, 0);
+  const inside = cafes.reduce((sum, cafe) => sum + cafe.inside, 0);
+  return `at ${cafes.map(({ cafe }) => cafe).join(', ')}: ${inside} of ${made} checks inside.`.slice(
     0,
     380,
   );
 }
 
-/** Batches of a release that cafés found off, with what was noted of each; nothing is worked out where no café is. */
+/**
+ * Batches of a release that cafés found off, with what was noted of each: a note outlives the checks it was made by.
+ * Nothing is worked out where no café is.
+ */
 export function foundOfBatches(
   db: Db,
   house: House,
   releaseId: string,
 ): { title: string; note: string }[] {
   if (countPartners(db) === 0) return [];
-  return signalViews(db, readFieldNow(db, house))
-    .filter((signal) => signal.kind === 'batch' && signal.releaseId === releaseId)
-    .map(({ title, settled }) => ({ title, note: settled?.note ? `Noted: ${settled.note}` : '' }));
+  const standing = signalViews(db, readFieldNow(db, house)).filter(
+    (signal) => signal.kind === 'batch' && signal.releaseId === releaseId,
+  );
+  const known = new Set(standing.map(({ key }) => key));
+  const past = listSettled(db).flatMap(({ signal, cause, note, settledAt }) => {
+    const batch = known.has(signal) ? null : batchOfKey(signal, releaseId);
+    if (batch === null || cause === 'none') return [];
+    const title = `The bag of ${dayWords(batch)} ran otherwise at cafés, until ${dayWords(settledAt.slice(0, 10))} at least`;
+    return [{ title, note: noteWords(note) }];
+  });
+  return [
+    ...standing.map(({ title, settled }) => ({ title, note: noteWords(settled?.note) })),
+    ...past,
+  ];
 }
+
+const noteWords = (note = '') => (note === '' ? '' : `Noted: ${note}`);

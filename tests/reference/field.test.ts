@@ -14,7 +14,7 @@ import { readField } from '@/views/field';
 import { learnField } from '@/views/fieldModel';
 import { readFieldNews } from '@/views/fieldNews';
 import { readFieldWeek } from '@/views/fieldWeek';
-import { readReleaseField } from '@/views/releaseField';
+import { foundOfBatches, readReleaseField } from '@/views/releaseField';
 import { weekText } from '@/features/field/weekText';
 import { newId, openHouse, send, stopClock, WORDS } from '../support/house';
 
@@ -288,6 +288,25 @@ describe('what the house makes of checks', () => {
     send(db, 'sendChecks', sheet(), newId(), null);
     expect(checksOfPartner(db, partnerId, '').map(({ versionNumber }) => versionNumber)).toEqual([
       1, 2,
+    ]);
+  });
+});
+
+describe('what somebody noted of a batch', () => {
+  it('stays with the coffee after its checks have left the window, a false alarm does not', () => {
+    const { db, releaseId } = houseWithCafe();
+    const found = () => foundOfBatches(db, findHouse(db)!, releaseId);
+    expect(found()).toEqual([]);
+    const settle = (batch: string, cause: string, note = '') =>
+      send(db, 'settleSignal', { signal: `batch ${releaseId} ${batch}`, cause, note });
+    settle('2026-05-01', 'batch', 'Dropped two degrees hotter.');
+    settle('2026-04-20', 'none', 'Nothing.');
+    send(db, 'settleSignal', { signal: 'batch another 2026-05-01', cause: 'batch', note: '' });
+    expect(found()).toEqual([
+      {
+        title: 'The bag of 1 May 2026 ran otherwise at cafés, until 20 May 2026 at least',
+        note: 'Noted: Dropped two degrees hotter.',
+      },
     ]);
   });
 });

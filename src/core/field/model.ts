@@ -14,6 +14,7 @@ import { learntShotSd, learntVisitSd, noiseSums, NO_NOISE, type NoiseSums } from
 import { cafeRows, type CafeRows, type CoffeeAtCafe, type SharedKey } from './rows';
 import {
   addPart,
+  daySpan,
   emptyRegion,
   fitGlobals,
   fitRegion,
@@ -21,10 +22,12 @@ import {
   sharedCovariance,
   weatherOf,
   withPart,
+  type DaySpan,
   type GlobalColumns,
   type GlobalFit,
   type RegionFit,
   type RegionSums,
+  type SharedPart,
 } from './shared';
 import { rowVariance } from './uncertainty';
 
@@ -85,6 +88,8 @@ interface State {
 export class FieldModel {
   private readonly states = new Map<string, State>();
   private readonly regions = new Map<string, RegionFit>();
+  /** What all cafés of a region said when one of them was fitted last, and by which columns. */
+  private readonly sums = new Map<string, { sums: RegionSums; columns: GlobalColumns }>();
   private columns: GlobalColumns = { keys: [], at: new Map() };
   private globals: GlobalFit | null = null;
   private visitSd: number = FIELD.visit.sd;
@@ -159,6 +164,7 @@ export class FieldModel {
         used.flatMap(({ rows }) => (rows === null ? [] : [rows.sharedKeys])),
       );
       this.regions.clear();
+      this.sums.clear();
       for (const region of new Set(used.map(({ cafe }) => cafe.region)))
         this.regions.set(region, fitRegion(this.sumsOf(region)));
       this.solve();
@@ -230,21 +236,38 @@ export class FieldModel {
 
   /** What the other cafés of its region say does not change while one is fitted. */
   private fitOne(state: State): RegionSums {
+    const { region } = state.cafe;
+    const before = partOf(state);
     this.setRows(state);
     this.growColumns(state.rows!.sharedKeys);
-    const others = this.sumsOf(state.cafe.region, state);
+    const others = this.othersOf(state, before);
     for (let pass = 0; pass < FIELD.passes; pass++) {
       this.weigh(state);
       this.fitWith(others, state);
       this.settle(state);
       this.learnVisits();
     }
+    const sums = withPart(others, partOf(state)!, this.columns);
+    this.sums.set(region, { sums, columns: this.columns });
     return others;
   }
 
-  private fitWith(others: RegionSums, { cafe, rows, block }: State): void {
-    const part = { keys: rows!.sharedKeys, block: block! };
-    this.regions.set(cafe.region, fitRegion(withPart(others, part, this.columns)));
+  /** What was summed last without what this café said then; summed anew where days or columns have changed. */
+  private othersOf(state: State, before: SharedPart | null): RegionSums {
+    const { region } = state.cafe;
+    const kept = this.sums.get(region);
+    const { firstDay, days } = this.spanOf(region);
+    const stands =
+      kept?.columns === this.columns &&
+      kept.sums.firstDay === firstDay &&
+      kept.sums.days.rows === days;
+    if (!stands || before === null) return this.sumsOf(region, state);
+    return withPart(kept.sums, before, this.columns, -1);
+  }
+
+  private fitWith(others: RegionSums, state: State): void {
+    const sums = withPart(others, partOf(state)!, this.columns);
+    this.regions.set(state.cafe.region, fitRegion(sums));
     this.solve();
   }
 
@@ -285,17 +308,20 @@ export class FieldModel {
 
   /** What all cafés of a region say, but for one whose days still count. */
   private sumsOf(region: string, without?: State): RegionSums {
-    const those = [...this.states.values()].filter(
-      ({ cafe, rows }) => cafe.region === region && rows !== null,
-    );
-    const sums = emptyRegion(
-      those.flatMap(({ rows }) => rows!.sharedKeys),
-      this.columns,
-    );
-    for (const state of those)
-      if (state !== without && state.block !== null)
-        addPart(sums, { keys: state.rows!.sharedKeys, block: state.block }, this.columns);
+    const sums = emptyRegion(this.spanOf(region), this.columns);
+    for (const state of this.statesOf(region)) {
+      const part = state === without ? null : partOf(state);
+      if (part !== null) addPart(sums, part, this.columns);
+    }
     return sums;
+  }
+
+  private spanOf(region: string): DaySpan {
+    return daySpan(this.statesOf(region).map(({ rows }) => rows?.sharedKeys ?? []));
+  }
+
+  private statesOf(region: string): State[] {
+    return [...this.states.values()].filter(({ cafe }) => cafe.region === region);
   }
 
   private solve(): void {
@@ -410,6 +436,11 @@ export class FieldModel {
       return { ...alarm, size: fit.effects[column]!, sd };
     });
   }
+}
+
+/** What a café says of the shared columns; null before it is weighed. */
+function partOf({ rows, block }: State): SharedPart | null {
+  return rows === null || block === null ? null : { keys: rows.sharedKeys, block };
 }
 
 function stepsOf({ alarms, checks }: Pick<State, 'alarms' | 'checks'>): readonly FieldAlarm[] {

@@ -60,15 +60,24 @@ export interface RegionSums {
   readonly schurSide: Float64Array;
 }
 
-/** @param keys of all cafés of the region: its days go from the first to the last. */
-export function emptyRegion(keys: Iterable<SharedKey>, columns: GlobalColumns): RegionSums {
+/** The first day and how many there are up to the last, of what all cafés of a region speak of. */
+export interface DaySpan {
+  readonly firstDay: number;
+  readonly days: number;
+}
+
+export function daySpan(all: Iterable<readonly SharedKey[]>): DaySpan {
   let [firstDay, lastDay] = [Infinity, -Infinity];
-  for (const { day } of keys)
-    if (day !== null) {
-      firstDay = Math.min(firstDay, day);
-      lastDay = Math.max(lastDay, day);
-    }
-  const days = lastDay - firstDay + 1;
+  for (const keys of all)
+    for (const { day } of keys)
+      if (day !== null) {
+        if (day < firstDay) firstDay = day;
+        if (day > lastDay) lastDay = day;
+      }
+  return { firstDay, days: lastDay - firstDay + 1 };
+}
+
+export function emptyRegion({ firstDay, days }: DaySpan, columns: GlobalColumns): RegionSums {
   const globals = columns.keys.length;
   return {
     firstDay,
@@ -80,9 +89,14 @@ export function emptyRegion(keys: Iterable<SharedKey>, columns: GlobalColumns): 
   };
 }
 
-/** With one café more; the sums themselves stay as they are. */
-export function withPart(sums: RegionSums, part: SharedPart, columns: GlobalColumns): RegionSums {
-  const grown = {
+/** With one café more, or one less; the sums themselves stay as they are. */
+export function withPart(
+  sums: RegionSums,
+  part: SharedPart,
+  columns: GlobalColumns,
+  sign: 1 | -1 = 1,
+): RegionSums {
+  const changed = {
     ...sums,
     days: copyOf(sums.days),
     cross: copyOf(sums.cross),
@@ -90,14 +104,15 @@ export function withPart(sums: RegionSums, part: SharedPart, columns: GlobalColu
     schur: copyOf(sums.schur),
     schurSide: sums.schurSide.slice(),
   };
-  addPart(grown, part, columns);
-  return grown;
+  addPart(changed, part, columns, sign);
+  return changed;
 }
 
 export function addPart(
   { firstDay, days, cross, daySide, schur, schurSide }: RegionSums,
   { keys, block }: SharedPart,
   columns: GlobalColumns,
+  sign: 1 | -1 = 1,
 ): void {
   const isDay = keys.map(({ day }) => day !== null);
   const places = keys.map(({ day, name }) =>
@@ -106,12 +121,12 @@ export function addPart(
   const size = keys.length;
   for (let i = 0; i < size; i++) {
     const row = places[i]!;
-    (isDay[i] ? daySide : schurSide)[row]! += block.schurSide[i]!;
+    (isDay[i] ? daySide : schurSide)[row]! += sign * block.schurSide[i]!;
     for (let j = 0; j < size; j++) {
       // What a column of the field says of a day is what the day says of it.
       if (!isDay[i] && isDay[j]) continue;
       const into = !isDay[i] ? schur : isDay[j] ? days : cross;
-      into.values[row * into.columns + places[j]!]! += block.schur.values[i * size + j]!;
+      into.values[row * into.columns + places[j]!]! += sign * block.schur.values[i * size + j]!;
     }
   }
 }

@@ -115,7 +115,7 @@ export function signalKey(signal: FieldSignal): string {
     case 'step':
       return `step ${signal.cafe} ${minuteOf(signal.openedDay)}`;
     case 'batch':
-      return `batch ${signal.coffee} ${signal.batch}`;
+      return `${batchKeys(signal.coffee)}${signal.batch}`;
     case 'dose':
       return `dose ${signal.cafe} ${Math.floor(signal.fromDay / 7)}`;
     case 'yield':
@@ -125,4 +125,12 @@ export function signalKey(signal: FieldSignal): string {
     case 'weather':
       return `weather ${signal.region} ${signal.size > 0 ? 'slow' : 'fast'}`;
   }
+}
+
+const batchKeys = (coffee: string) => `batch ${coffee} `;
+
+/** The batch of a coffee that a remembered signal was about; null for any other signal. */
+export function batchOfKey(key: string, coffee: string): string | null {
+  const start = batchKeys(coffee);
+  return key.startsWith(start) ? key.slice(start.length) : null;
 }

@@ -59,6 +59,18 @@ const PLACES: Readonly<Record<Audience, Usual>> = {
   },
 };
 
+/** A café's own basket counts as the usual one up to so far. */
+const SAME_MM = 1;
+
+/** The audience a café is of; null on another basket. */
+export function cafeAudience({
+  diameterMm,
+  fixedTemperatureC,
+}: Pick<FitPlace, 'diameterMm' | 'fixedTemperatureC'>): 'cafe' | 'cafeFixed' | null {
+  if (Math.abs(diameterMm - PLACES.cafe.diameterMm) > SAME_MM) return null;
+  return fixedTemperatureC === undefined ? 'cafe' : 'cafeFixed';
+}
+
 /** The usual setup of an audience; the clock is the card's own. */
 export function placeOf(audience: Audience, houseRatedG: number, clock: Clock): FitPlace {
   return { ratedG: houseRatedG, ...PLACES[audience], clock };

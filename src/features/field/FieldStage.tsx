@@ -68,7 +68,7 @@ export function FieldStage({ releaseId, field }: { releaseId: string; field: Rel
           <li>
             <Link href={publishHref(releaseId, field)}>A new version of the card</Link>, with what
             the field found as its reason
-            {field.tried && ' and the cafés as a fit that was tried'}
+            {Object.keys(field.tried).length > 0 && ' and the cafés as a fit that was tried'}
           </li>
           <li>
             <Link href={`/releases/${releaseId}/rest`}>A check of a bag held back</Link>, where the
@@ -93,7 +93,7 @@ function practiceHref({ signals }: ReleaseFieldView): string {
 }
 
 function publishHref(releaseId: string, { why, tried }: ReleaseFieldView): string {
-  const query = new URLSearchParams({ ...(why && { why }), ...(tried && { tried }) }).toString();
+  const query = new URLSearchParams({ ...(why && { why }), ...tried }).toString();
   return `/releases/${releaseId}/publish${query === '' ? '' : `?${query}`}`;
 }
 

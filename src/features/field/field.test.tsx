@@ -210,7 +210,7 @@ describe('a release in the field', () => {
     drawn: [],
     tastes: [['sour', 3]],
     why: 'From the cafés: it runs fast.',
-    tried: 'Tried at Quay Nine: 10 of 12 checks inside.',
+    tried: { cafeFixed: 'at Quay Nine: 10 of 12 checks inside.' },
     cafes: [
       {
         ...{ partnerId: 'a', cafe: 'Quay Nine', lastAt: null, lastState: null },
@@ -225,7 +225,8 @@ describe('a release in the field', () => {
     const link = screen.getByRole('link', { name: 'A new version of the card' });
     const query = new URL(link.getAttribute('href')!, 'http://here').searchParams;
     expect(query.get('why')).toBe('From the cafés: it runs fast.');
-    expect(query.get('tried')).toMatch(/^Tried at Quay Nine/);
+    expect(query.get('cafeFixed')).toMatch(/^at Quay Nine/);
+    expect(query.has('cafe')).toBe(false);
     expect(screen.getByText('−1.2 ± 0.8')).toBeTruthy();
     expect(screen.getByText(/sour side 3/)).toBeTruthy();
   });

@@ -2,25 +2,30 @@
 import { TEXT_LIMITS } from '@/core/limits';
 import type { PublishStageProps } from './PublishStage';
 
+/** As an address says it: why there is a new version, and where a café's fit was tried. */
 export interface FoundInField {
   readonly why?: string | string[] | undefined;
-  readonly tried?: string | string[] | undefined;
+  readonly cafe?: string | string[] | undefined;
+  readonly cafeFixed?: string | string[] | undefined;
 }
 
 /** Nothing that is there already is written over. */
 export function foundInField(
   stage: PublishStageProps,
-  { why, tried }: FoundInField,
+  { why, ...tried }: FoundInField,
 ): PublishStageProps {
   const { words, composed } = stage;
-  const others = composed.fits.filter(({ audience }) => audience !== 'cafe');
+  const found = (['cafe', 'cafeFixed'] as const).flatMap((audience) => {
+    const said = textOf(tried[audience]);
+    return said === '' ? [] : [{ audience, tried: said }];
+  });
+  const others = composed.fits.filter((fit) =>
+    found.every(({ audience }) => audience !== fit.audience),
+  );
   return {
     ...stage,
     words: { ...words, whatChanged: words.whatChanged || textOf(why) },
-    composed:
-      textOf(tried) === ''
-        ? composed
-        : { ...composed, fits: [{ audience: 'cafe', tried: textOf(tried) }, ...others] },
+    composed: { ...composed, fits: [...found, ...others] },
   };
 }
 

@@ -2,29 +2,24 @@ import { database } from '@/data/database';
 import { today } from '@/data/today';
 import { loadHouse, loadRelease } from '@/features/frame/load';
 import { PublishStage } from '@/features/publish/PublishStage';
-import { foundInField } from '@/features/publish/foundInField';
+import { foundInField, type FoundInField } from '@/features/publish/foundInField';
 import { publishStageOf } from '@/features/publish/stageOf';
 
 interface Props {
   readonly params: Promise<{ id: string }>;
-  readonly searchParams: Promise<{
-    identical?: string;
-    /** From the field: why there is a new version, and where it was tried. */
-    why?: string;
-    tried?: string;
-  }>;
+  readonly searchParams: Promise<FoundInField & { identical?: string }>;
 }
 
 export const metadata = { title: 'Publish' };
 
 export default async function PublishPage({ params, searchParams }: Props) {
   const view = await loadRelease((await params).id);
-  const { identical, why, tried } = await searchParams;
+  const { identical, ...found } = await searchParams;
   const { house } = await loadHouse();
   const readBack = view.versions.find(({ number }) => String(number) === identical);
   const stage = publishStageOf(database(), house, view, {
     today: today(),
     readBack: readBack?.number ?? null,
   });
-  return <PublishStage {...foundInField(stage, { why, tried })} key={why} />;
+  return <PublishStage {...foundInField(stage, found)} key={String(found.why)} />;
 }
