@@ -12,23 +12,8 @@ import { stepSignals, type StepSignal } from './evidence';
 import { FIELD } from './fieldRules';
 import { learntShotSd, learntVisitSd, noiseSums, NO_NOISE, type NoiseSums } from './noise';
 import { cafeRows, type CafeRows, type CoffeeAtCafe, type SharedKey } from './rows';
-import {
-  addPart,
-  daySpan,
-  emptyRegion,
-  fitGlobals,
-  fitRegion,
-  globalColumns,
-  sharedCovariance,
-  weatherOf,
-  withPart,
-  type DaySpan,
-  type GlobalColumns,
-  type GlobalFit,
-  type RegionFit,
-  type RegionSums,
-  type SharedPart,
-} from './shared';
+import type { GlobalFit, RegionFit, RegionSums, SharedPart } from './shared';
+import { SharedField } from './sharedField';
 import { rowVariance } from './uncertainty';
 
 export interface FieldCafe {
@@ -77,7 +62,7 @@ interface State {
   left: readonly (readonly (number | null)[])[];
   /** Of the shared columns, as long as these rows and this solution stand. */
   covariance: {
-    readonly known: { readonly rows: CafeRows; readonly globals: GlobalFit };
+    readonly known: { readonly rows: CafeRows; readonly solution: GlobalFit };
     readonly value: Dense;
   } | null;
   rows: CafeRows | null;
@@ -87,11 +72,7 @@ interface State {
 
 export class FieldModel {
   private readonly states = new Map<string, State>();
-  private readonly regions = new Map<string, RegionFit>();
-  /** What all cafés of a region said when one of them was fitted last, and by which columns. */
-  private readonly sums = new Map<string, { sums: RegionSums; columns: GlobalColumns }>();
-  private columns: GlobalColumns = { keys: [], at: new Map() };
-  private globals: GlobalFit | null = null;
+  private readonly shared = new SharedField();
   private visitSd: number = FIELD.visit.sd;
 
   addCafe(cafe: FieldCafe, before: CafeBefore = {}): void {
@@ -153,21 +134,9 @@ export class FieldModel {
       state.checks = state.checks.filter(({ atDay }) => atDay >= nowDay - FIELD.windowDays);
       this.setRows(state);
     }
-    if (used.every(({ rows }) => rows === null)) {
-      this.regions.clear();
-      this.globals = null;
-      return;
-    }
     for (let pass = 0; pass < FIELD.passes; pass++) {
       for (const state of used) this.weigh(state);
-      this.columns = globalColumns(
-        used.flatMap(({ rows }) => (rows === null ? [] : [rows.sharedKeys])),
-      );
-      this.regions.clear();
-      this.sums.clear();
-      for (const region of new Set(used.map(({ cafe }) => cafe.region)))
-        this.regions.set(region, fitRegion(this.sumsOf(region)));
-      this.solve();
+      this.shared.renew(this.partsByRegion());
       for (const state of used) this.settle(state);
       this.learnVisits();
     }
@@ -220,12 +189,14 @@ export class FieldModel {
 
   /** Means and covariance of the columns of the whole field: batches and ageing. */
   wholeField(): { readonly keys: readonly SharedKey[]; readonly fit: GlobalFit } | null {
-    return this.globals === null ? null : { keys: this.columns.keys, fit: this.globals };
+    const fit = this.shared.solution;
+    return fit === null ? null : { keys: this.shared.keys, fit };
   }
 
   region(region: string): { readonly fit: RegionFit; readonly globals: GlobalFit } | null {
-    const fit = this.regions.get(region);
-    return fit === undefined || this.globals === null ? null : { fit, globals: this.globals };
+    const fit = this.shared.region(region);
+    const globals = this.shared.solution;
+    return fit === null || globals === null ? null : { fit, globals };
   }
 
   private state(cafeId: string): State {
@@ -239,36 +210,30 @@ export class FieldModel {
     const { region } = state.cafe;
     const before = partOf(state);
     this.setRows(state);
-    this.growColumns(state.rows!.sharedKeys);
-    const others = this.othersOf(state, before);
+    const others = this.shared.othersOf(region, {
+      keys: state.rows!.sharedKeys,
+      before,
+      others: this.partsOf(region, state),
+    });
     for (let pass = 0; pass < FIELD.passes; pass++) {
       this.weigh(state);
-      this.fitWith(others, state);
+      this.shared.fit(region, others, partOf(state)!);
       this.settle(state);
       this.learnVisits();
     }
-    const sums = withPart(others, partOf(state)!, this.columns);
-    this.sums.set(region, { sums, columns: this.columns });
     return others;
   }
 
-  /** What was summed last without what this café said then; summed anew where days or columns have changed. */
-  private othersOf(state: State, before: SharedPart | null): RegionSums {
-    const { region } = state.cafe;
-    const kept = this.sums.get(region);
-    const { firstDay, days } = this.spanOf(region);
-    const stands =
-      kept?.columns === this.columns &&
-      kept.sums.firstDay === firstDay &&
-      kept.sums.days.rows === days;
-    if (!stands || before === null) return this.sumsOf(region, state);
-    return withPart(kept.sums, before, this.columns, -1);
+  private partsOf(region: string, without?: State): SharedPart[] {
+    return [...this.states.values()].flatMap((state) =>
+      state === without || state.cafe.region !== region ? [] : (partOf(state) ?? []),
+    );
   }
 
-  private fitWith(others: RegionSums, state: State): void {
-    const sums = withPart(others, partOf(state)!, this.columns);
-    this.regions.set(state.cafe.region, fitRegion(sums));
-    this.solve();
+  private partsByRegion(): Map<string, SharedPart[]> {
+    const regions = new Set([...this.states.values()].map(({ cafe }) => cafe.region));
+    const parts = [...regions].map((region) => [region, this.partsOf(region)] as const);
+    return new Map(parts.filter(([, own]) => own.length > 0));
   }
 
   private learnVisits(): void {
@@ -301,62 +266,24 @@ export class FieldModel {
     state.block = cafeBlock(rows, weights, noise, state.slope);
   }
 
-  private growColumns(keys: readonly SharedKey[]): void {
-    const isNew = keys.some(({ day, name }) => day === null && !this.columns.at.has(name));
-    if (isNew) this.columns = globalColumns([this.columns.keys, keys]);
-  }
-
-  /** What all cafés of a region say, but for one whose days still count. */
-  private sumsOf(region: string, without?: State): RegionSums {
-    const sums = emptyRegion(this.spanOf(region), this.columns);
-    for (const state of this.statesOf(region)) {
-      const part = state === without ? null : partOf(state);
-      if (part !== null) addPart(sums, part, this.columns);
-    }
-    return sums;
-  }
-
-  private spanOf(region: string): DaySpan {
-    return daySpan(this.statesOf(region).map(({ rows }) => rows?.sharedKeys ?? []));
-  }
-
-  private statesOf(region: string): State[] {
-    return [...this.states.values()].filter(({ cafe }) => cafe.region === region);
-  }
-
-  private solve(): void {
-    this.globals = fitGlobals(this.columns, this.regions.values());
-  }
-
   /** A café's own columns, residuals and noise under the shared columns as they stand. */
   private settle(state: State): void {
     const { rows, block } = state;
     if (rows === null || block === null) return;
-    state.fit = fitCafe(rows, block, this.sharedOf(state, rows));
+    state.fit = fitCafe(rows, block, this.shared.meansOf(state.cafe.region, rows.sharedKeys));
     state.left = state.fit.residuals;
     state.slopeMean = state.fit.effects[rows.slopeAt]!;
     state.sums = noiseSums(block, state.fit.residuals);
     state.shotSd = learntShotSd(state.sums);
   }
 
-  private sharedOf(state: State, { sharedKeys }: CafeRows): number[] {
-    const region = this.regions.get(state.cafe.region)!;
-    const weather = weatherOf(region, this.globals!);
-    return sharedKeys.map(({ day, name }) =>
-      day === null
-        ? this.globals!.mean[this.columns.at.get(name)!]!
-        : weather[day - region.firstDay]!,
-    );
-  }
-
   private covarianceOf(state: State): Dense {
     const rows = state.rows!;
-    const globals = this.globals!;
+    const solution = this.shared.solution!;
     const { known } = state.covariance ?? {};
-    if (known?.rows === rows && known.globals === globals) return state.covariance!.value;
-    const region = this.regions.get(state.cafe.region)!;
-    const value = sharedCovariance(rows.sharedKeys, this.columns, region, globals);
-    state.covariance = { known: { rows, globals }, value };
+    if (known?.rows === rows && known.solution === solution) return state.covariance!.value;
+    const value = this.shared.covarianceOf(state.cafe.region, rows.sharedKeys);
+    state.covariance = { known: { rows, solution }, value };
     return value;
   }
 
@@ -406,18 +333,17 @@ export class FieldModel {
   /** The evidence as it would be had the open alarm not been entered: the whole field is fitted without it. */
   private signalsWithout(state: State, open: FieldAlarm, others: RegionSums): StepSignal[] {
     const { rows, block, fit } = state;
-    const { region } = state.cafe;
-    const [regionFit, globals] = [this.regions.get(region)!, this.globals];
+    const { id, region } = state.cafe;
     const steps = stepsOf(state).filter((step) => step !== open);
-    const noise = this.noise(state.cafe.id);
-    state.rows = cafeRows({ checks: state.checks, known: state.known, steps });
-    state.block = cafeBlock(state.rows, block!.weights, noise, state.slope);
-    this.fitWith(others, state);
-    const without = fitCafe(state.rows, state.block, this.sharedOf(state, state.rows));
-    const signals = stepSignals(this.question(state, state.rows, state.block, without));
+    const without = cafeRows({ checks: state.checks, known: state.known, steps });
+    state.rows = without;
+    state.block = cafeBlock(without, block!.weights, this.noise(id), state.slope);
+    const signals = this.shared.supposing(region, [others, partOf(state)!], () => {
+      const means = this.shared.meansOf(region, without.sharedKeys);
+      const supposed = fitCafe(without, state.block!, means);
+      return stepSignals(this.question(state, without, state.block!, supposed));
+    });
     Object.assign(state, { rows, block, fit });
-    this.regions.set(region, regionFit);
-    this.globals = globals;
     return signals;
   }
 
