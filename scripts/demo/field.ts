@@ -109,6 +109,7 @@ const CAFES: readonly DemoCafe[] = [
       machine: 'Brennfeld two-group',
       fixedTemperatureC: 91,
       grinder: 'Mahlwerk Zwei',
+      stepless: true,
     },
     slope: -0.09,
     dial: 11,

@@ -6,7 +6,7 @@ import { fieldWordsIn } from '@/core/language/field/words';
 import type { FieldWords } from '@/core/language/field/fieldWords';
 import { helperWordsIn } from '@/core/language/helpers/words';
 import { figureIn, type Language } from '@/core/language/language';
-import { wordsIn } from '@/core/language/words';
+import { stepsIn } from '@/core/language/stepsIn';
 import type { FieldSignal } from '@/core/field/signals';
 import { signalKey } from '@/core/field/signalWords';
 import type { Db } from '@/data/database';
@@ -132,7 +132,7 @@ function changeWords(
   const { language } = partner;
   const { steps } = next.move;
   const { answer } = helperWordsIn(language);
-  const amount = wordsIn(language).steps(figureIn(language, Math.abs(steps), 0));
+  const amount = stepsIn(language, steps);
   const side = steps > 0 ? answer.coarser(amount) : answer.finer(amount);
   const from = lastDial(state.model, partner, releaseId);
   if (from === null) return side;

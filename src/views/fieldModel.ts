@@ -87,6 +87,7 @@ function opened(db: Db, house: House, basis: string): Kept {
         id: partner.id,
         region: partner.town,
         checksADay: Math.max(1, readTimes(partner.checkTimes)?.length ?? 1),
+        isStepless: partner.stepless,
       },
       { alarms: alarms.get(partner.id) ?? [], ...(slope && { taught: slope }) },
     );

@@ -293,6 +293,15 @@ describe('what the house makes of checks', () => {
   });
 });
 
+it('tells a phone that its grinder turns freely, before its first check and after it', () => {
+  const { db, stored, sheet } = houseWithCafe({ stepless: true });
+  const known = () => readCheckSheet(db, findHouse(db)!, stored()).coffees[0]!.known;
+  expect(known().slope.isStepless).toBe(true);
+  send(db, 'sendChecks', sheet(), newId(), null);
+  learnField(db, findHouse(db)!);
+  expect(known()).toMatchObject({ dial: 11, slope: { isStepless: true } });
+});
+
 describe('what somebody noted of a batch', () => {
   it('stays with the coffee after its checks have left the window, a false alarm does not', () => {
     const { db, releaseId } = houseWithCafe();

@@ -54,6 +54,7 @@ export const PARTNER = {
   divisions: GRINDER.divisions,
   dialMin: quantity('dial', { label: 'Lowest dial', step: 1, unsaid: 0 }),
   dialMax: quantity('dial', { label: 'Highest dial', step: 1, unsaid: 50 }),
+  stepless: flag({ label: 'Its dial turns freely: half steps', unsaid: false }),
   stepSize: quantity('stepSize', { label: 'One step on the dial', step: 0.1, unsaid: 1 }),
   diameterMm: quantity('diameterMm', { label: 'Basket, across', step: 1, unsaid: 58 }),
   ratedG: quantity('ratedG', { label: 'Basket holds', step: 0.5, unsaid: 18 }),

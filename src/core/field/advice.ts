@@ -1,18 +1,24 @@
 /**
  * What a café does next with its grinder, by the whole model instead of the last shot. All in ln time; a move is in
- * whole steps of the café's grinder. Staying is preferred: a move must gain five in a hundred (house heuristic).
+ * steps of the café's grinder, in half ones where its dial turns freely. Staying is preferred: a move must gain five in a hundred (house heuristic).
  */
 import { between } from '../advice/proof';
 
-export const MOVES = [-3, -2, -1, 0, 1, 2, 3] as const;
+const MOST_STEPS = 3;
 const LEAST_GAIN = 0.05;
+
+/** What one step of a dial does, and the least of one it can be moved by. */
+export interface DialStep {
+  readonly mean: number;
+  readonly sd: number;
+  readonly isStepless?: boolean | undefined;
+}
 
 export interface MoveQuestion {
   /** Where the next shot lies against the recipe's time. */
   readonly offLn: number;
   readonly sd: number;
-  /** What one step of the dial does. */
-  readonly slope: { readonly mean: number; readonly sd: number };
+  readonly slope: DialStep;
   /** The window around the recipe's time. */
   readonly window: readonly [number, number];
 }
@@ -35,9 +41,12 @@ export function chanceAfter(steps: number, { offLn, sd, slope, window }: MoveQue
 
 export function bestMove(question: MoveQuestion): FieldMove {
   const asItIs = chanceAfter(0, question);
-  const best = MOVES.map((steps) => ({ steps, inWindow: chanceAfter(steps, question) })).reduce(
-    (best, one) => (one.inWindow > best.inWindow ? one : best),
-  );
+  const finest = question.slope.isStepless ? 0.5 : 1;
+  const most = MOST_STEPS / finest;
+  const moves = Array.from({ length: 2 * most + 1 }, (_, i) => (i - most) * finest);
+  const best = moves
+    .map((steps) => ({ steps, inWindow: chanceAfter(steps, question) }))
+    .reduce((best, one) => (one.inWindow > best.inWindow ? one : best));
   if (best.inWindow - asItIs < LEAST_GAIN) return { steps: 0, inWindow: asItIs, asItIs };
   return { ...best, asItIs };
 }

@@ -4,7 +4,7 @@
  * arrived the whole model says it again. Seconds count from the pump (house heuristic).
  */
 import { DEFAULT_TOLERANCE, yieldTolerance } from '../tolerance';
-import { bestMove, chanceAfter, type FieldMove } from './advice';
+import { bestMove, chanceAfter, type DialStep, type FieldMove } from './advice';
 import { soundShare } from './block';
 import { lnTimeAt, type FieldTarget } from './check';
 import { isChoked } from './checkState';
@@ -19,7 +19,7 @@ export interface KnownAtCafe {
   readonly habitLn: number;
   /** In the model's steps; null: never written down. */
   readonly dial: number | null;
-  readonly slope: { readonly mean: number; readonly sd: number };
+  readonly slope: DialStep;
   readonly shotSd: number;
   readonly visitSd: number;
 }

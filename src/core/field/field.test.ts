@@ -65,6 +65,24 @@ describe('advice', () => {
   });
 });
 
+describe('advice for a dial that turns freely', () => {
+  it('is by half steps, never worse than by whole ones, and whole where the dial has steps', () => {
+    const slope = { mean: -0.1, sd: 0.015 };
+    fc.assert(
+      fc.property(fc.double({ min: -0.3, max: 0.3, noNaN: true }), (offLn) => {
+        const asked = { offLn, sd: 0.02, slope, window: WINDOW };
+        const stepped = bestMove(asked);
+        const free = bestMove({ ...asked, slope: { ...slope, isStepless: true } });
+        expect(Number.isInteger(stepped.steps)).toBe(true);
+        expect(Number.isInteger(2 * free.steps)).toBe(true);
+        expect(free.inWindow).toBeGreaterThanOrEqual(stepped.inWindow);
+      }),
+    );
+    const between = { offLn: 0.15, sd: 0.02, slope, window: WINDOW };
+    expect(bestMove({ ...between, slope: { ...slope, isStepless: true } }).steps).toBe(1.5);
+  });
+});
+
 describe('a batch against the one before it', () => {
   it('gives the worked contrast of three cafés', () => {
     const keys = ['1', '2'].map((name) => ({ name, day: null, isBatch: true }));

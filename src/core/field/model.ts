@@ -23,6 +23,8 @@ export interface FieldCafe {
   readonly checksADay: number;
   /** ln time a step of its grinder, where known. */
   readonly slope?: SlopePrior;
+  /** Its dial turns freely. */
+  readonly isStepless?: boolean;
 }
 
 /** What was known of a café when the model was last put away. */
@@ -144,6 +146,10 @@ export class FieldModel {
     for (const state of used)
       if (state.rows !== null && state.checks.length > 0)
         state.signals = stepSignals(this.question(state, state.rows, state.block!, state.fit!));
+  }
+
+  cafe(cafeId: string): FieldCafe {
+    return this.state(cafeId).cafe;
   }
 
   alarms(cafeId: string): readonly FieldAlarm[] {

@@ -1,5 +1,5 @@
 /** The next shot of one coffee at one café: where it lies, what moved it there, and what to do. */
-import { bestMove, type FieldMove } from './advice';
+import { bestMove, type DialStep, type FieldMove } from './advice';
 import { ageOffset, lnTimeAt, type FieldCheck } from './check';
 import { FIELD } from './fieldRules';
 import { fitted } from './cafeFit';
@@ -76,8 +76,9 @@ export function nextAtCafe(
 }
 
 /** What one step of a café's dial does, as far as a move may rely on it. */
-export function slopeAt(model: FieldModel, cafeId: string) {
-  return { mean: model.slope(cafeId).mean, sd: RULES.moveSd };
+export function slopeAt(model: FieldModel, cafeId: string): DialStep {
+  const { isStepless } = model.cafe(cafeId);
+  return { mean: model.slope(cafeId).mean, sd: RULES.moveSd, isStepless };
 }
 
 /** A café's newest row of a coffee. */

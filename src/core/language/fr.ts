@@ -71,7 +71,8 @@ export const fr: CardWords = {
   basket: (name, diameter, rated) => `${name}, ${diameter} mm, prévu pour ${rated} g`,
   madeOn: (machine, grinder, dial) =>
     `${machine} ; ${grinder} à ${dial}. Votre réglage sera autre : moulez selon le temps.`,
-  steps: (shown) => `${shown} ${shown === '1' ? 'cran' : 'crans'}`,
+  // Under two is one of them.
+  steps: (shown) => `${shown} ${/^[01](,|$)/.test(shown) ? 'cran' : 'crans'}`,
   grindSince: (steps, isFiner, version) =>
     `Environ ${steps} plus ${isFiner ? 'fin' : 'gros'} que sur la carte de la version ${version}, sur le moulin de la maison. Le vôtre sera autre : moulez selon le temps.`,
   asSet: 'comme réglée sur la machine',

@@ -71,7 +71,8 @@ export const pt: CardWords = {
   basket: (name, diameter, rated) => `${name}, ${diameter} mm, para ${rated} g`,
   madeOn: (machine, grinder, dial) =>
     `${machine}; ${grinder} em ${dial}. O seu ajuste será outro: moa pelo tempo.`,
-  steps: (shown) => `${shown} ${shown === '1' ? 'ponto' : 'pontos'}`,
+  // Under two is one of them.
+  steps: (shown) => `${shown} ${/^[01](,|$)/.test(shown) ? 'ponto' : 'pontos'}`,
   grindSince: (steps, isFiner, version) =>
     `Cerca de ${steps} mais ${isFiner ? 'fino' : 'grosso'} do que na ficha da versão ${version}, no moinho da casa. O seu será outro: moa pelo tempo.`,
   asSet: 'como está posta na máquina',

@@ -45,6 +45,23 @@ describe('the next move at a bar', () => {
     expect(barWords(letters, COFFEE, typed).what).toMatch(/finer, dial 1 D → 1 B\./);
   });
 
+  it('moves a dial that turns freely by half steps, in the words of each language', () => {
+    const known = {
+      ...NOTHING_KNOWN,
+      dial: 11,
+      slope: { ...NOTHING_KNOWN.slope, isStepless: true },
+    };
+    const coffee = { ...COFFEE, known };
+    const at = (language: SheetCafe['language'], timeS: number) =>
+      barWords({ ...CAFE, language }, coffee, { ...typed, timeS }).what;
+    expect(at('en', 24)).toMatch(/Grind 1\.5 steps finer, dial 11 → 9\.5\. Purge first\./);
+    expect(at('fr', 24)).toMatch(/1,5 cran\b/);
+    expect(at('pt', 24)).toMatch(/1,5 ponto\b/);
+    expect(at('de', 24)).toMatch(/1,5 Stufen/);
+    // By whole steps the same shot asks for one or two.
+    expect(barWords(CAFE, COFFEE, { ...typed, timeS: 24 }).what).toMatch(/Grind [12] steps? finer/);
+  });
+
   it('stays on the grinder: a move ends at its last setting', () => {
     expect(barWords({ ...CAFE, dialMin: 10 }, COFFEE, typed).what).toMatch(/dial 11 → 10\./);
   });

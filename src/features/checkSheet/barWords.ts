@@ -5,7 +5,7 @@ import { dialWords } from '@/core/grinder/notation';
 import { fieldWordsIn } from '@/core/language/field/words';
 import { helperWordsIn } from '@/core/language/helpers/words';
 import { figureIn } from '@/core/language/language';
-import { wordsIn } from '@/core/language/words';
+import { stepsIn } from '@/core/language/stepsIn';
 import { roundDial } from '@/core/grinder/dial';
 import type { SheetCafe, SheetCoffee } from '@/views/checkSheet';
 
@@ -51,7 +51,7 @@ export function barWords(cafe: SheetCafe, coffee: SheetCoffee, typed: Typed): Ba
   const grind = () => {
     const { steps } = answer.move;
     // The model's steps count up as it grinds coarser.
-    const amount = wordsIn(language).steps(figureIn(language, Math.abs(steps), 0));
+    const amount = stepsIn(language, steps);
     const side = steps > 0 ? helper.coarser(amount) : helper.finer(amount);
     if (typed.dial === undefined) return helper.grind(side);
     const to = Math.min(dialMax, Math.max(dialMin, typed.dial + steps * stepSize * sign));

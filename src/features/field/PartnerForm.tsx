@@ -52,7 +52,16 @@ const GROUPS = [
   },
   {
     title: 'Grinder',
-    names: ['grinder', 'finerIs', 'notation', 'divisions', 'dialMin', 'dialMax', 'stepSize'],
+    names: [
+      'grinder',
+      'finerIs',
+      'notation',
+      'divisions',
+      'dialMin',
+      'dialMax',
+      'stepSize',
+      'stepless',
+    ],
   },
   { title: 'Water', names: ['waterHardnessMgL', 'water'] },
 ] as const;

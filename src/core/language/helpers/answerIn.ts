@@ -3,6 +3,7 @@ import type { Advice } from '../../advice/types';
 import type { StrangerAsked } from '../../advice/stranger';
 import { figureIn, type Language } from '../language';
 import { heatOf } from '../temperature';
+import { stepsIn } from '../stepsIn';
 import { grindIn, wordsIn } from '../words';
 import { helperWordsIn } from './words';
 
@@ -42,7 +43,7 @@ function moveIn(language: Language, { move }: Advice, { shots }: StrangerAsked):
       const isKnown =
         shots.length >= COUNTED_FROM_SHOTS && shots.some(({ finerSteps }) => finerSteps !== 0);
       if (!isKnown) return answer.grind(grindIn(wordsIn(language), steps)!);
-      const shown = wordsIn(language).steps(figureIn(language, Math.abs(steps), 0));
+      const shown = stepsIn(language, steps);
       return answer.grind(steps > 0 ? answer.finer(shown) : answer.coarser(shown));
     }
     case 'doseG':
