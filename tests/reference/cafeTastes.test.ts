@@ -1,12 +1,14 @@
 /** What cafés say of their cups reaches the best recipe and the fits of the next card, and nothing that stands already. */
+import { clock } from '@/data/clock';
 import type { Db } from '@/data/database';
+import { checksOfPartner } from '@/data/fieldChecks';
 import { findHouse } from '@/data/house';
 import { findPartner } from '@/data/partners';
 import { publicRecipe } from '@/views/publishedRecipe';
 import { readBest } from '@/views/best';
 import { triedFactors } from '@/views/cafeTastes';
 import { readCheckSheet } from '@/views/checkSheet';
-import { newId, RECIPE, send, WORDS } from '../support/house';
+import { newId, RECIPE, send, stopClock, WORDS } from '../support/house';
 import { houseWith, type ViewedHouse } from '../support/view';
 
 /** A published coffee and who serves it, each as what differs from a café like the house. */
@@ -70,6 +72,52 @@ describe('the best recipe', () => {
     tastes(house, house.ids[0]!, said);
     expect(best(house).cafes).toEqual([]);
     expect(best(house).optimum).toEqual(before.optimum);
+  });
+
+  it('forgets words after 90 days, and a check that was taken away at once', () => {
+    const house = houseWithCafes({});
+    const { db, ids } = house;
+    const said = () => best(house).cafes.map(({ cups }) => cups);
+    clock.now = () => new Date('2026-02-01T12:00:00Z');
+    tastes(house, ids[0]!, { cups: 10, taste: 'sour' });
+    stopClock();
+    expect(said()).toEqual([]);
+    tastes(house, ids[0]!, { cups: 6, taste: 'sour' });
+    expect(said()).toEqual([6]);
+    const checks = checksOfPartner(db, ids[0]!, '2026-05-01');
+    send(db, 'takeCheckAway', { checkId: checks[0]!.id, isAway: true });
+    expect(said()).toEqual([5]);
+    send(db, 'takeCheckAway', { checkId: checks[1]!.id, isAway: true });
+    expect(said()).toEqual([]);
+  });
+
+  it('takes a word at the place and the heat of the card its café had then', () => {
+    const house = houseWithCafes({});
+    const { db, releaseId, setupId, ids } = house;
+    tastes(house, ids[0]!, { cups: 8, taste: 'fine' });
+    expect(best(house).cafes[0]).toMatchObject({ ratio: 2, temperatureC: 93 });
+    const hotter = { ...RECIPE, temperatureC: 95, yieldG: 45, why: 'It was sour.' };
+    const draft = { ...hotter, releaseId, batchId: `${releaseId}-1`, setupId };
+    const { draftId } = send(db, 'acceptRecipe', draft);
+    send(db, 'publish', { releaseId, draftId, ...WORDS, whatChanged: 'Hotter and longer.' });
+    tastes(house, ids[0]!, { cups: 8, taste: 'fine' });
+    const [sign] = best(house).cafes;
+    expect(sign).toMatchObject({ cups: 16, temperatureC: 94 });
+    expect(sign!.ratio).toBeCloseTo(Math.sqrt(2 * 2.5), 6);
+  });
+
+  it('reads a clock that starts at the first drip, and another basket, as the bench would run', () => {
+    const plain = houseWithCafes({});
+    tastes(plain, plain.ids[0]!, { cups: 8, taste: 'fine' });
+    const other = houseWithCafes({ clock: 'firstDrip', diameterMm: 54 });
+    tastes(other, other.ids[0]!, { cups: 8, taste: 'fine' });
+    // Both pulled in the middle of their own window: the same place.
+    const [here] = best(plain).cafes;
+    const [there] = best(other).cafes;
+    expect(there!.timeS / here!.timeS).toBeCloseTo(1, 1);
+    expect(targetOf(other.db, other.ids[0]!).timeS).not.toEqual(
+      targetOf(plain.db, plain.ids[0]!).timeS,
+    );
   });
 
   it('leaves out a café that has left', () => {

@@ -132,9 +132,13 @@ describe('a document', () => {
         fc.constantFrom(...LANGUAGES),
         fc.record({ right: text }, { requiredKeys: [] }),
       ),
+      fitting: fc.option(
+        fc.record({ timeShare: figure, lnRatioPerCooler: figure, lnRatioPerHotter: figure }),
+        { nil: undefined },
+      ),
     });
     fc.assert(
-      fc.property(any, ({ figures, name, phases, tried, water, other }) => {
+      fc.property(any, ({ figures, name, phases, tried, water, other, fitting }) => {
         const body: RecipeBody = {
           ...base,
           coffee: { ...base.coffee, name },
@@ -143,6 +147,7 @@ describe('a document', () => {
           fits: base.fits.map((fit) => ({ ...fit, tried })),
           water,
           otherWords: other,
+          fitting,
         };
         // As publishing does: what is written went through the format first.
         const written = writeDocument(makeDocument(parse(recipeBodySchema, body)));
