@@ -1,5 +1,6 @@
 /** What the words of cafés say: of a coffee's best point, and of the factors of fits. Server only. */
 import { fromPump } from '@/core/extraction/clock';
+import { FIELD } from '@/core/field/fieldRules';
 import { cafeSigns, type CafeSign, type TastedAt } from '@/core/field/cafeTaste';
 import { referenceStretch } from '@/core/fits/basketLaw';
 import { learnFactors, type LearntFactors, type TriedFit } from '@/core/fits/learnFactors';
@@ -14,9 +15,6 @@ import type { RecipeBody } from '@/formats/recipe/document';
 import { readDocument } from '@/formats/recipe/readers';
 import { sinceDays } from './fieldModel';
 import { recipeAt } from './publishedRecipe';
-
-/** Words older than this speak of a coffee, a café and a grinder that have changed. House heuristic. */
-const WORDS_LAST_DAYS = 90;
 
 /** What changes it; the days that pass do as well. */
 export const WORDS_REST_ON = ['house', 'check', 'partner', 'publication'] as const;
@@ -41,7 +39,8 @@ function readTasted(db: Db, house: House): readonly Tasted[] {
   });
 }
 
-const sinceToday = () => `${sinceDays(WORDS_LAST_DAYS).slice(0, 10)}T00:00:00.000Z`;
+/** Words older than what the field model looks at speak of a coffee and a grinder that have changed. */
+const sinceToday = () => `${sinceDays(FIELD.windowDays).slice(0, 10)}T00:00:00.000Z`;
 
 const bodiesOf = (db: Db, releaseId: string) =>
   new Map(

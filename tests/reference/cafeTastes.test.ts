@@ -74,11 +74,11 @@ describe('the best recipe', () => {
     expect(best(house).optimum).toEqual(before.optimum);
   });
 
-  it('forgets words after 90 days, and a check that was taken away at once', () => {
+  it('forgets words after four weeks, and a check that was taken away at once', () => {
     const house = houseWithCafes({});
     const { db, ids } = house;
     const said = () => best(house).cafes.map(({ cups }) => cups);
-    clock.now = () => new Date('2026-02-01T12:00:00Z');
+    clock.now = () => new Date('2026-04-20T12:00:00Z');
     tastes(house, ids[0]!, { cups: 10, taste: 'sour' });
     stopClock();
     expect(said()).toEqual([]);

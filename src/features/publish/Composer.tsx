@@ -186,7 +186,7 @@ function TriedFactors({ tried }: { tried: LearntFactors }) {
     `${figure(100 * mean, 1)} ± ${figure(100 * Z_80 * sd, 1)} %`;
   return (
     <Small>
-      By the words of cafés elsewhere, of the last 90 days:{' '}
+      By the words of cafés elsewhere, of the last four weeks:{' '}
       {baskets > 0 &&
         `on another basket ${known(timeShare, timeShareSd)} of the law of the bed stays in the time (rule ${figure(100 * RULE_FACTORS.timeShare, 1)} %), from ${places(baskets, 'another basket')}`}
       {baskets > 0 && heats > 0 && '; '}
