@@ -10,17 +10,8 @@ import { messagesToPartner, type Message } from '@/data/messages';
 import { findPartner, type StoredPartner } from '@/data/partners';
 import { draftAnswer, lastDial, type AnswerDraft } from './answerDraft';
 import { dialAfter } from './fieldChecksOf';
-import { readFieldNow, signalViews, type SignalView } from './field';
+import { readFieldNow, signalViews, type FitPoint, type SignalView } from './field';
 import { readCheckSheet, type CheckSheet } from './checkSheet';
-
-export interface FitPoint {
-  readonly id: string;
-  readonly atDay: number;
-  /** Seconds off the recipe at its weights: as checked, and as fitted. */
-  readonly offS: number;
-  readonly fitS: number;
-  readonly isOdd: boolean;
-}
 
 export interface CafeCoffee {
   readonly releaseId: string;

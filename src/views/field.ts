@@ -9,6 +9,7 @@ import {
   type FieldSignal,
 } from '@/core/field/signals';
 import { signalKey, signalReason, signalTitle, type SignalNames } from '@/core/field/signalWords';
+import { weatherDays } from '@/core/field/weatherDays';
 import { groupBy } from '@/core/groupBy';
 import type { Db } from '@/data/database';
 import { checksSince, openHelp, type StoredCheck, type StoredVisit } from '@/data/fieldChecks';
@@ -22,6 +23,15 @@ import { readDocument } from '@/formats/recipe/readers';
 import { fieldCheckOf } from './fieldChecksOf';
 import { fieldState, sinceWindow, type FieldState } from './fieldModel';
 
+export interface FitPoint {
+  readonly id: string;
+  readonly atDay: number;
+  /** Seconds off the recipe at its weights: as checked, and as fitted. */
+  readonly offS: number;
+  readonly fitS: number;
+  readonly isOdd: boolean;
+}
+
 export interface SignalView {
   readonly key: string;
   readonly kind: FieldSignal['kind'];
@@ -34,6 +44,8 @@ export interface SignalView {
   readonly settled: Settled | null;
   /** Has a cause inside a café that must be asked for. */
   readonly asksOrder: boolean;
+  /** Of weather, which no other page shows: its days. */
+  readonly days: readonly FitPoint[];
 }
 
 export interface MatrixCell {
@@ -200,8 +212,21 @@ export function signalViews(db: Db, { state, names, signals }: FieldReading): Si
       ...about,
       settled: settled.get(key) ?? null,
       asksOrder: signal.kind === 'step',
+      days: signal.kind === 'weather' ? daysOf(state, signal.region, names.timeS(null)) : [],
     };
   });
+}
+
+function daysOf({ model, partners }: FieldState, region: string, timeS: number): FitPoint[] {
+  const ids = partners.filter(({ town }) => town === region).map(({ id }) => id);
+  const seconds = (ln: number) => timeS * (Math.exp(ln) - 1);
+  return weatherDays(model, ids).map(({ day, offLn, fitLn }) => ({
+    id: String(day),
+    atDay: day,
+    offS: seconds(offLn),
+    fitS: seconds(fitLn),
+    isOdd: false,
+  }));
 }
 
 function aboutOf(signal: FieldSignal): Pick<SignalView, 'partnerIds' | 'releaseId'> {

@@ -6,6 +6,7 @@ import { readField } from './read';
 import { fieldSignals, type CafeFacts } from './signals';
 import { contributionsOf } from './contributions';
 import { batchPoints, type BatchPoint } from './batchPoints';
+import { weatherDays } from './weatherDays';
 import { batchContrast } from './wholeField';
 
 const TARGET = { doseG: 18, yieldG: 36, timeS: 28 };
@@ -16,6 +17,8 @@ interface Planted {
   readonly fromDay?: number;
   readonly ln?: number;
   readonly badBatchFromDay?: number;
+  /** All coffees of all cafés run fast. */
+  readonly dampDay?: number;
 }
 
 /** Three cafés, two coffees, three rounds a day; nothing but noise unless something is planted. */
@@ -34,7 +37,8 @@ function checks(days: number, planted: Planted = {}): Map<string, FieldCheck[]> 
             visitLn +
             0.05 * chance.normal() +
             (isStep ? (planted.ln ?? 0) : 0) +
-            (isBad ? -0.1 : 0);
+            (isBad ? -0.1 : 0) +
+            (Math.floor(atDay) === planted.dampDay ? -0.08 : 0);
           return {
             id: `${cafe} ${round} ${coffee}`,
             visit: `${cafe} ${round}`,
@@ -129,6 +133,23 @@ describe('the field model', () => {
       points.map(({ atDay }) => atDay).sort((a, b) => a - b),
     );
     expect(batchPoints(model, ['0'], 'another')).toEqual([]);
+  });
+
+  it('shows a damp day as weather and as nobody’s fault, day by day', () => {
+    const all = checks(30, { dampDay: 29 });
+    const { model, told } = readField(CAFES, all);
+    expect(told).toEqual([]);
+    const days = weatherDays(model, ['0', '1', '2']);
+    expect(days.map(({ day }) => day)).toEqual(Array.from({ length: 28 }, (_, i) => i + 2));
+    const damp = days.at(-1)!;
+    expect(damp.checks).toBe(18);
+    expect(damp.fitLn).toBeLessThan(-0.03);
+    expect(Math.abs(damp.offLn + 0.08)).toBeLessThan(0.03);
+    for (const { fitLn, offLn } of days.slice(0, -2)) {
+      expect(Math.abs(fitLn)).toBeLessThan(0.03);
+      expect(Math.abs(offLn)).toBeLessThan(0.05);
+    }
+    expect(weatherDays(model, [])).toEqual([]);
   });
 
   it('gives the same whether it is kept from check to check or made anew', () => {

@@ -4,7 +4,7 @@ import type { ChartDataset } from 'chart.js';
 import { InkScatter } from '@/ui/charts/InkScatter';
 import { CHART_HEIGHT_PX } from '@/ui/charts/InView';
 import type { Ink } from '@/ui/charts/useInk';
-import type { FitPoint } from '@/views/cafe';
+import type { FitPoint } from '@/views/field';
 import { daysAndSeconds } from './daysAndSeconds';
 
 /** Seconds off the recipe over time: each check, and what the model makes of it. */

@@ -1,16 +1,20 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { figure } from '@/core/figure';
 import { Button, QuietButton } from '@/ui/Button';
+import { CHART_HEIGHT_PX, InView } from '@/ui/charts/InView';
 import { Faults } from '@/ui/Faults';
 import { SelectInput, TextInput } from '@/ui/fields';
 import { useMay } from '@/ui/person';
 import { Notice, Small } from '@/ui/type';
 import { useCommand } from '@/ui/useCommand';
 import type { SignalView } from '@/views/field';
+
+const FitChart = dynamic(() => import('./FitChart').then((all) => all.FitChart), { ssr: false });
 
 const List = styled.ul`
   display: grid;
@@ -85,9 +89,10 @@ function Signal({
   signal: SignalView;
   cafeNames: Readonly<Record<string, string>>;
 }) {
-  const { key, title, reason, probability, partnerIds, releaseId, settled, kind } = signal;
+  const { key, title, reason, probability, partnerIds, releaseId, settled, kind, days } = signal;
   const isBench = useMay('bench');
   const [isSettling, setSettling] = useState(false);
+  const [isOpen, setOpen] = useState(false);
   return (
     <>
       <p>
@@ -108,6 +113,11 @@ function Signal({
               {kind === 'batch' ? `Tell ${cafeNames[id]}` : 'See its checks and answer'}
             </Link>
           ))}
+        {days.length > 0 && (
+          <QuietButton aria-expanded={isOpen} onPress={() => setOpen(!isOpen)}>
+            See its days
+          </QuietButton>
+        )}
         {kind === 'batch' && releaseId && (
           <Link href={`/releases/${releaseId}/field`}>See the batch</Link>
         )}
@@ -115,7 +125,22 @@ function Signal({
           <QuietButton onPress={() => setSettling(true)}>Say what it was</QuietButton>
         )}
       </Row>
+      {isOpen && <WeatherDays days={days} />}
       {isSettling && <Settle signalKey={key} onDone={() => setSettling(false)} />}
+    </>
+  );
+}
+
+function WeatherDays({ days }: Pick<SignalView, 'days'>) {
+  return (
+    <>
+      <InView label="Weather of the town, day by day" heightPx={CHART_HEIGHT_PX}>
+        {() => <FitChart points={days} />}
+      </InView>
+      <Small>
+        Dots: what the checks of each day leave once grinders, dials, batches and age are taken out.
+        Line: what the model takes for the weather.
+      </Small>
     </>
   );
 }

@@ -37,6 +37,7 @@ const SIGNAL: SignalView = {
   releaseId: null,
   settled: null,
   asksOrder: true,
+  days: [],
 };
 
 const viewOf = (changes: Partial<FieldView> = {}): FieldView => ({
@@ -90,6 +91,23 @@ describe('the field', () => {
       kind: 'settleSignal',
       input: { signal: SIGNAL.key, cause: 'burrs', note: 'new ones on Monday' },
     });
+  });
+
+  it('opens the days of the weather, which asks for nothing', async () => {
+    const days = [
+      { id: '1', atDay: 20_590, offS: -1.9, fitS: -1.2, isOdd: false },
+      { id: '2', atDay: 20_591, offS: -2.2, fitS: -1.6, isOdd: false },
+    ];
+    const weather: SignalView = {
+      ...{ ...SIGNAL, kind: 'weather', title: 'Damp in Ostrel: everything 1.6 s fast' },
+      ...{ partnerIds: [], asksOrder: false, days },
+    };
+    renderAs(<FieldPage field={viewOf({ signals: [weather] })} />);
+    const name = 'Weather of the town, day by day';
+    expect(screen.queryByRole('img', { name })).toBeNull();
+    await userEvent.setup().click(screen.getByRole('button', { name: 'See its days' }));
+    expect(screen.getByRole('img', { name })).toBeTruthy();
+    expect(screen.queryByRole('link', { name: 'See its checks and answer' })).toBeNull();
   });
 
   it('keeps settled signals below, with what they were', () => {
