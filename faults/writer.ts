@@ -65,6 +65,13 @@ async function round(n: number): Promise<void> {
   await give('useRecipe', { releaseId, draftId });
   await give('publish', { releaseId, draftId, ...WORDS });
   await give('withdraw', { releaseId, why: 'for the run' });
+  const { result: partner } = await give('savePartner', {
+    partner: { name: `Café ${n}`, town: 'Ostrel' },
+    releaseIds: [],
+  });
+  const { partnerId } = partner;
+  await give('renewPartnerLink', { partnerId, isNew: true });
+  await give('retirePartner', { partnerId });
   await give('takeAway', { what: 'release', id: releaseId });
   await give('putBack', { what: 'release', id: releaseId });
   await give('showAgain', { releaseId });
@@ -76,7 +83,7 @@ async function round(n: number): Promise<void> {
     null,
   );
   await give('changeRole', { personId, role: 'reader' });
-  await give('saveUnits', { mass: n % 2 ? 'oz' : 'g', temperature: 'C' }, personId);
+  await give('saveUnits', { volume: n % 2 ? 'flOz' : 'ml', temperature: 'C' }, personId);
   if (findPerson(db, personId)) await give('takeAway', { what: 'person', id: personId });
   await give('endSessions', {}, findLead(db)!.id);
   const { rowVersion, rules, halfLife, ...house } = findHouse(db)!;
