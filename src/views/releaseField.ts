@@ -193,7 +193,7 @@ export function foundOfBatches(
   const past = listSettled(db).flatMap(({ signal, cause, note, settledAt }) => {
     const batch = known.has(signal) ? null : batchOfKey(signal, releaseId);
     if (batch === null || cause === 'none') return [];
-    const title = `The bag of ${dayWords(batch)} ran otherwise at cafés, until ${dayWords(settledAt.slice(0, 10))} at least`;
+    const title = `The bag of ${dayWords(batch)} ran otherwise at cafés (noted ${dayWords(settledAt.slice(0, 10))})`;
     return [{ title, note: noteWords(note) }];
   });
   return [

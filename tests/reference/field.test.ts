@@ -314,7 +314,7 @@ describe('what somebody noted of a batch', () => {
     send(db, 'settleSignal', { signal: 'batch another 2026-05-01', cause: 'batch', note: '' });
     expect(found()).toEqual([
       {
-        title: 'The bag of 1 May 2026 ran otherwise at cafés, until 20 May 2026 at least',
+        title: 'The bag of 1 May 2026 ran otherwise at cafés (noted 20 May 2026)',
         note: 'Noted: Dropped two degrees hotter.',
       },
     ]);

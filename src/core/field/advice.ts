@@ -1,13 +1,14 @@
 /**
  * What a café does next with its grinder, by the whole model instead of the last shot. All in ln time; a move is in
- * steps of the café's grinder, in half ones where its dial turns freely. Staying is preferred: a move must gain five in a hundred (house heuristic).
+ * steps of the café's grinder, in half ones where its dial turns freely. Staying is preferred: a move must gain five
+ * in a hundred (house heuristic).
  */
 import { between } from '../advice/proof';
 
 const MOST_STEPS = 3;
 const LEAST_GAIN = 0.05;
 
-/** What one step of a dial does, and the least of one it can be moved by. */
+/** What one step of a dial does, and whether it can be moved by less. */
 export interface DialStep {
   readonly mean: number;
   readonly sd: number;

@@ -8,7 +8,7 @@ import { bestMove, chanceAfter, type DialStep, type FieldMove } from './advice';
 import { soundShare } from './block';
 import { lnTimeAt, type FieldTarget } from './check';
 import { isChoked } from './checkState';
-import { FIELD } from './fieldRules';
+import { FIELD, ODD_UNDER } from './fieldRules';
 
 /** What the house sends of one coffee at one café. */
 export interface KnownAtCafe {
@@ -53,8 +53,6 @@ export interface BarAnswer {
   readonly move: FieldMove;
 }
 
-/** A shot this far from what was expected is looked at again before anything is moved. */
-const ODD_UNDER = 0.35;
 const COARSER_AFTER_CHOKE: FieldMove = { steps: 2, inWindow: 0, asItIs: 0 };
 
 /**

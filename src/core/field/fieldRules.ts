@@ -36,5 +36,5 @@ export const FIELD = {
 /** Standard deviations on each side of the mean that hold 80 in 100; 1.28 held 74.5 (simulated). */
 export const INTERVAL_SDS = 1.44;
 
-/** Under this chance of being sound a shot is shown as an odd one. House heuristic. */
+/** Under this chance of being sound a shot is shown as an odd one, and pulled again before anything is moved. House heuristic. */
 export const ODD_UNDER = 0.35;

@@ -215,7 +215,8 @@ export function sharedCovariance(
       let value = 0;
       if (keys[j]!.day === null) value = sign * pulled.values[from + to]!;
       else {
-        for (let g = 0, k = to * globals; g < globals; g++, k++)
+        // A region that was fitted before a column came has not heard of it.
+        for (let g = 0, k = to * cross.columns; g < cross.columns; g++, k++)
           value -= sign * pulled.values[from + g]! * cross.values[k]!;
         if (isDay) value += at(inverseDays, places[i]!, to);
       }

@@ -82,6 +82,17 @@ it('takes a new day and a new batch in as they come', () => {
   same(answersOf(field, later), answersOf(anew([a, grown]), later));
 });
 
+it('keeps a region true when another one brings a batch that it has not heard of', () => {
+  const chance = chanceFrom(21);
+  const [town, far] = [said(KEYS, chance), said(KEYS, chance)];
+  const field = anew([town], [far]);
+  const later = [...KEYS, batchKey('third'), batchKey('fourth')];
+  const grown = said(later, chance);
+  const others = field.othersOf('village', { keys: later, before: far, others: [] });
+  field.fit('village', others, grown);
+  same(answersOf(field), answersOf(anew([town], [grown])));
+});
+
 it('lets what one region says of a batch be heard in the other, and its weather not', () => {
   const chance = chanceFrom(9);
   const [near1, far1, far2] = Array.from({ length: 3 }, () => said(KEYS, chance));
