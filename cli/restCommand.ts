@@ -63,7 +63,7 @@ export const rest = command({
     const count = agePerDay && phaseCount(span, agePerDay);
     return {
       ...found,
-      checks: plannedChecks(found, closed ?? { weekdays: [], dates: [] }),
+      checks: plannedChecks({ rest: found, rechecks: [] }, closed ?? { weekdays: [], dates: [] }),
       phases:
         agePerDay && count
           ? phasesOf(span, {

@@ -44,7 +44,13 @@ import { correctShot, logShot, removeShot, restoreShot } from '@/features/pull/a
 import { editReleases } from '@/features/releases/actions';
 import { createRelease, editRelease, saveBatch, trimDose } from '@/features/read/actions';
 import { putBack, takeAway, undoEdit } from '@/features/removal/actions';
-import { openSample, renewCalendar, saveSample, saveSpan } from '@/features/rest/actions';
+import {
+  askRecheck,
+  openSample,
+  renewCalendar,
+  saveSample,
+  saveSpan,
+} from '@/features/rest/actions';
 import { carryRecipe } from '@/features/pull/carryRecipe';
 import { acceptRecipe, useRecipe } from '@/features/start/actions';
 import {
@@ -113,6 +119,7 @@ export const commands: ReadonlyMap<string, Command> = new Map(
     planPublication,
     saveSample,
     openSample,
+    askRecheck,
     saveSpan,
     renewCalendar,
     cancelPlanned,

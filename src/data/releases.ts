@@ -7,6 +7,8 @@ import type { RestSpan, FrozenSpell } from '@/core/rest/rest';
 import { spellsOf } from '@/core/rest/bags';
 import { allRows, groupedByOwner, IDS } from './many';
 import { now } from './rows';
+import type { AskedCheck } from '@/core/rest/checkPlan';
+import { rechecksOfBatches } from './rechecks';
 import { samplesOfBatches, type StoredSample } from './samples';
 import { tableOf, updateRow, type Seen } from './table';
 
@@ -22,6 +24,8 @@ export interface StoredBatch extends BatchValues {
   readonly openSampleId: string | null;
   /** Days the bag in use was frozen: they do not count as rest. */
   readonly frozen: readonly FrozenSpell[];
+  /** Checks somebody asked for, by their day. */
+  readonly rechecks: readonly AskedCheck[];
 }
 export interface StoredRelease extends ReleaseValues {
   readonly id: string;
@@ -55,14 +59,14 @@ function completeComponent(row: unknown): StoredComponent {
   return { id: (row as StoredComponent).id, ...COMPONENT_TABLE.read(row) };
 }
 
-type BareBatch = Omit<StoredBatch, 'samples' | 'frozen'>;
+type BareBatch = Omit<StoredBatch, 'samples' | 'frozen' | 'rechecks'>;
 
 function completeBatch(row: unknown): BareBatch {
   const { id, rowVersion, openSampleId } = row as StoredBatch;
   return { id, rowVersion, openSampleId, ...BATCH_TABLE.read(row) };
 }
 
-function withSamples(batch: BareBatch, samples: readonly StoredSample[]): StoredBatch {
+function withSamples<B extends BareBatch>(batch: B, samples: readonly StoredSample[]) {
   const open = samples.find(({ id }) => id === batch.openSampleId);
   return { ...batch, samples, frozen: spellsOf(open, batch.roastDate) };
 }
@@ -80,10 +84,9 @@ function complete(db: Db, rows: readonly unknown[]): StoredRelease[] {
   const ids = rows.map((row) => (row as StoredRelease).id);
   const componentsOf = groupedByOwner(db, SELECT_COMPONENTS, ids, completeComponent);
   const batchesOf = groupedByOwner(db, SELECT_BATCHES, ids, completeBatch);
-  const samplesOf = samplesOfBatches(
-    db,
-    ids.flatMap((id) => batchesOf(id).map((batch) => batch.id)),
-  );
+  const batchIds = ids.flatMap((id) => batchesOf(id).map((batch) => batch.id));
+  const samplesOf = samplesOfBatches(db, batchIds);
+  const rechecksOf = rechecksOfBatches(db, batchIds);
   return rows.map((row) => {
     const { id, rowVersion, createdAt } = row as StoredRelease;
     return {
@@ -93,7 +96,10 @@ function complete(db: Db, rows: readonly unknown[]): StoredRelease[] {
       ...RELEASE_TABLE.read(row),
       span: spanFrom(row),
       components: componentsOf(id),
-      batches: batchesOf(id).map((batch) => withSamples(batch, samplesOf(batch.id))),
+      batches: batchesOf(id).map((batch) => ({
+        ...withSamples(batch, samplesOf(batch.id)),
+        rechecks: rechecksOf(batch.id),
+      })),
     };
   });
 }

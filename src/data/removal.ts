@@ -9,6 +9,7 @@ export const REMOVABLE = [
   'release',
   'batch',
   'sample',
+  'recheck',
   'flight',
   'machine',
   'grinder',
@@ -73,17 +74,17 @@ export function nameOf(db: Db, what: 'person' | 'invitation', id: string): strin
 /** The release an id belongs to, for its event log; null for what belongs to the house. */
 export function releaseOf(db: Db, what: Removable, id: string): string | null {
   if (what === 'release') return id;
-  if (what === 'sample') return releaseOfSample(db, id);
+  if (what === 'sample' || what === 'recheck') return releaseOfBatchPart(db, what, id);
   if (what !== 'batch' && what !== 'flight') return null;
   const row = prepared(db, `SELECT release_id AS releaseId FROM ${what} WHERE id = ?`).get(id) as
     { releaseId: string } | undefined;
   return row?.releaseId ?? null;
 }
 
-function releaseOfSample(db: Db, id: string): string | null {
+function releaseOfBatchPart(db: Db, what: 'sample' | 'recheck', id: string): string | null {
   const row = prepared(
     db,
-    'SELECT b.release_id AS releaseId FROM sample x JOIN batch b ON b.id = x.batch_id WHERE x.id = ?',
+    `SELECT b.release_id AS releaseId FROM ${what} x JOIN batch b ON b.id = x.batch_id WHERE x.id = ?`,
   ).get(id) as { releaseId: string } | undefined;
   return row?.releaseId ?? null;
 }

@@ -55,6 +55,12 @@ const Picker = styled(DatePicker)`
     outline-offset: 1px;
   }
 
+  /* One ring is enough: that of the control. */
+  &[data-focus-visible],
+  .typed[data-focus-visible] {
+    outline: none;
+  }
+
   .typed {
     display: flex;
     font-variant-numeric: tabular-nums;

@@ -1,5 +1,5 @@
 /** Checks and planned cards of every release at hand, for the calendar. Server only. */
-import { CHECK_LABELS, plannedChecks } from '@/core/rest/checkPlan';
+import { checkWords, plannedChecks } from '@/core/rest/checkPlan';
 import { addDays } from '@/core/rest/day';
 import { runThrough } from '@/core/runThrough';
 import { dayWords } from '@/core/dayWords';
@@ -25,10 +25,10 @@ export function readCalendar(db: Db, house: House, today: string): readonly Cale
     return views.flatMap(({ release, batches, bench }): CalendarEvent[] => {
       const grams = Math.round(gramsOfCheck(bench));
       const checks = batches.flatMap((batch) =>
-        plannedChecks(batch.rest, closed).map(({ kind, day }) => ({
-          id: `check-${batch.id}-${kind}`,
-          day,
-          title: `${release.name}: check ${CHECK_LABELS[kind].toLowerCase()}`,
+        plannedChecks(batch, closed).map((check) => ({
+          id: `check-${batch.id}-${check.asked?.id ?? check.kind}`,
+          day: check.day,
+          title: `${release.name}: check ${checkWords(check)}`,
           words: `Batch roasted ${dayWords(batch.roastDate)}. Two shots and a purge, about ${grams} g.`,
         })),
       );

@@ -1,5 +1,5 @@
 /** Which shots stand for a planned check of a batch, and what a check takes. */
-import { gramsPerCheck } from '@/core/rest/checkPlan';
+import { gramsPerCheck, type AskedCheck, type PlannedCheck } from '@/core/rest/checkPlan';
 import { daysBetween } from '@/core/rest/day';
 import type { BatchView, Bench } from './shown';
 
@@ -7,22 +7,39 @@ import type { BatchView, Bench } from './shown';
 const NEAR_DAYS = 1;
 
 type Marked = Pick<BatchView, 'marks'>;
+type MarkKind = BatchView['marks'][number]['kind'];
 
-function marksNear(
-  { marks }: Marked,
-  kind: BatchView['marks'][number]['kind'],
-  day: string,
-): number {
+/**
+ * Shots or cups of the day of a check or a day beside it. A check somebody asked for waits until it is made, and none of
+ * the day before stands for it: what was pulled then is why they asked.
+ */
+function marksOf({ marks }: Marked, wanted: MarkKind, { kind, day }: PlannedCheck): number {
+  const [from, to] = kind === 'asked' ? [0, Infinity] : [-NEAR_DAYS, NEAR_DAYS];
   return marks
-    .filter((mark) => mark.kind === kind && Math.abs(daysBetween(day, mark.day)) <= NEAR_DAYS)
+    .filter((mark) => {
+      const after = daysBetween(day, mark.day);
+      return mark.kind === wanted && after >= from && after <= to;
+    })
     .reduce((sum, { count }) => sum + count, 0);
 }
 
-/** Shots pulled on the day of a check or the day beside it. */
-export const shotsNear = (batch: Marked, day: string): number => marksNear(batch, 'shot', day);
+export const shotsOfCheck = (batch: Marked, check: PlannedCheck): number =>
+  marksOf(batch, 'shot', check);
 
-/** Cups tasted then. */
-export const cupsNear = (batch: Marked, day: string): number => marksNear(batch, 'tasting', day);
+export const cupsOfCheck = (batch: Marked, check: PlannedCheck): number =>
+  marksOf(batch, 'tasting', check);
+
+export const hasShotOn = ({ marks }: Marked, day: string): boolean =>
+  marks.some((mark) => mark.kind === 'shot' && mark.day === day);
+
+/** What was asked for of a batch and is not yet made. */
+export function openRechecks(
+  batch: Pick<BatchView, 'marks' | 'rechecks' | 'roastDate'>,
+): readonly (AskedCheck & { readonly roastDate: string })[] {
+  return batch.rechecks
+    .filter((asked) => shotsOfCheck(batch, { kind: 'asked', day: asked.day }) === 0)
+    .map((asked) => ({ ...asked, roastDate: batch.roastDate }));
+}
 
 /** Dose assumed before a recipe is on the bench. House heuristic: the commonest double. */
 const ASSUMED_DOSE_G = 18;

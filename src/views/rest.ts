@@ -3,9 +3,16 @@ import { Z_80 } from '@/core/grinder/dial';
 import { groupBy } from '@/core/groupBy';
 import { meanOf } from '@/core/patterns/summary';
 import { bagsFor, isFrozenOn } from '@/core/rest/bags';
-import { plannedChecks, type CheckKind, type PlannedCheck } from '@/core/rest/checkPlan';
+import {
+  nextOpenDay,
+  plannedChecks,
+  type AskedCheck,
+  type ClosedDays,
+  type CheckKind,
+  type PlannedCheck,
+} from '@/core/rest/checkPlan';
 import { checkRoom, type CheckRoom } from '@/core/rest/checkRoom';
-import { daysBetween } from '@/core/rest/day';
+import { addDays, daysBetween } from '@/core/rest/day';
 import { ageChange, levelOn, stepsFiner } from '@/core/rest/houseAgeing';
 import { bestDays, type BestDays, type TastedDay } from '@/core/rest/likingByRest';
 import { phaseCount, phasesOf, type Phase } from '@/core/rest/phases';
@@ -17,9 +24,9 @@ import type { StoredSample } from '@/data/samples';
 import { shotsOfDialIns } from '@/data/shots';
 import { tastingsOfDialIns } from '@/data/tastings';
 import { ageingOf } from './batchLevels';
-import { cupsNear, gramsOfCheck, shotsNear } from './checks';
+import { cupsOfCheck, gramsOfCheck, hasShotOn, openRechecks, shotsOfCheck } from './checks';
 import { MODEL_RESTS_ON } from './houseModel';
-import type { Bench, ReleaseView } from './release';
+import type { BatchView, Bench, ReleaseView } from './release';
 
 /** Seconds on a rest day at one dial. */
 export interface AgedTime {
@@ -52,6 +59,10 @@ export interface RestView {
     readonly shots: number;
     readonly cups: number;
   })[];
+  /** Of its other batches: what was asked for and is not yet made. */
+  readonly elsewhere: readonly (AskedCheck & { readonly roastDate: string })[];
+  /** The day a check can be asked for, if nobody says another. */
+  readonly askOn: string;
   readonly room: CheckRoom & { readonly gramsEach: number; readonly leftG: number | null };
   readonly bags: readonly BagView[];
   readonly tasted: {
@@ -69,8 +80,8 @@ export interface BagView extends StoredSample {
   readonly keptFor: readonly CheckKind[];
 }
 
-/** `ahead` has coffee, `short` has none. */
-export type CheckState = 'done' | 'missed' | 'ahead' | 'short';
+/** `ahead` has coffee, `short` has none; what was asked for is `overdue` until it is made. */
+export type CheckState = 'done' | 'missed' | 'overdue' | 'ahead' | 'short';
 
 export function readRest(db: Db, house: House, view: ReleaseView): RestView {
   const { release, bench, today } = view;
@@ -135,20 +146,23 @@ function ageingView(db: Db, house: House, view: ReleaseView, bench: Bench): Agei
 
 function plannedFor(
   house: House,
-  { batch, bench, today }: ReleaseView,
-): Pick<RestView, 'checks' | 'room' | 'bags'> {
+  { batch, batches, bench, today }: ReleaseView,
+): Pick<RestView, 'checks' | 'elsewhere' | 'askOn' | 'room' | 'bags'> {
   const closed = { weekdays: house.closedWeekdays, dates: house.closedDates };
-  const planned = plannedChecks(batch.rest, closed);
+  const planned = plannedChecks(batch, closed);
   const isPast = ({ day }: PlannedCheck) => daysBetween(day, today) > 0;
-  const isDone = (check: PlannedCheck) => shotsNear(batch, check.day) > 0;
+  const isDone = (check: PlannedCheck) => shotsOfCheck(batch, check) > 0;
   const gramsEach = gramsOfCheck(bench);
   const { leftG } = batch;
-  const ahead = planned.filter((check) => !isPast(check) && !isDone(check));
+  const ahead = planned.filter(
+    (check) => (check.kind === 'asked' || !isPast(check)) && !isDone(check),
+  );
   const room = checkRoom(ahead, { leftG, gramsEach });
   const stateOf = (check: PlannedCheck): CheckState => {
     if (isDone(check)) return 'done';
-    if (isPast(check)) return 'missed';
-    return room.dropped.includes(check) ? 'short' : 'ahead';
+    if (room.dropped.includes(check)) return 'short';
+    if (!isPast(check)) return 'ahead';
+    return check.kind === 'asked' ? 'overdue' : 'missed';
   };
   const bags = batch.samples.map((bag) => ({ ...bag, leftG: Math.max(0, bag.bagG - bag.spentG) }));
   const keptIn = bagsFor(room.kept, bags, { gramsEach, today });
@@ -162,11 +176,20 @@ function plannedFor(
     checks: planned.map((check) => ({
       ...check,
       state: stateOf(check),
-      shots: shotsNear(batch, check.day),
-      cups: cupsNear(batch, check.day),
+      shots: shotsOfCheck(batch, check),
+      cups: cupsOfCheck(batch, check),
     })),
+    elsewhere: batches.filter(({ id }) => id !== batch.id).flatMap(openRechecks),
+    askOn: askOn(batch, today, closed),
     room: { ...room, gramsEach, leftG },
   };
+}
+
+/** Whoever has pulled it today asks for another day, and so does whoever asked for one already. */
+function askOn(batch: BatchView, today: string, { weekdays, dates }: ClosedDays): string {
+  const taken = [...dates, ...batch.rechecks.map(({ day }) => day)];
+  const first = hasShotOn(batch, today) ? addDays(today, 1) : today;
+  return nextOpenDay(first, { weekdays, dates: taken });
 }
 
 /** Straight cups of all batches of the release, by rest day; cups of flights were pulled to other figures. */

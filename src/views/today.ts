@@ -16,7 +16,7 @@ import type { House } from '@/data/house';
 import { kept, prepareKept, type KeptOptions } from '@/data/kept';
 import type { PublicAddress } from '@/data/publications';
 import { listAtHand } from '@/data/releases';
-import { gramsOfCheck, shotsNear } from './checks';
+import { gramsOfCheck, openRechecks, shotsOfCheck } from './checks';
 import { releasesInSteps, type BatchView, type Bench, type ReleaseView } from './release';
 
 export interface Standings {
@@ -158,9 +158,10 @@ function standingOf(house: House, view: ReleaseView, today: string): Standing {
       dialWords: view.newBatch.dialWords,
     },
     leftG: batch.leftG,
-    checksAhead: plannedChecks(batch.rest, closed)
-      .map(({ day }) => day)
-      .filter((day) => daysBetween(today, day) >= 0 && shotsNear(batch, day) === 0),
+    checksAhead: plannedChecks(batch, closed)
+      .filter((check) => daysBetween(today, check.day) >= 0 && shotsOfCheck(batch, check) === 0)
+      .map(({ day }) => day),
+    checksAsked: batches.flatMap(openRechecks).filter(({ day }) => daysBetween(day, today) >= 0),
     gramsPerCheck: gramsOfCheck(bench),
     heldCard: view.heldCard,
   };

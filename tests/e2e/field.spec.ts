@@ -122,6 +122,19 @@ test('a café drifts: found, named, answered, and the recipe revised', async ({ 
   await bar.page.reload();
   await expect(bar.page.getByText(/demande un tour de plus/)).toBeVisible();
 
+  // A batch that is off asks for a check of a bag of it: Rest holds the form open with the reason, Today waits for it.
+  await openPage(page, `${server.url}/field`);
+  const batch = page
+    .getByRole('listitem')
+    .filter({ hasText: /on the batch of .* of Harbour Lamp/ });
+  await batch.getByRole('link', { name: 'Ask for a check of it' }).click();
+  const check = page.getByRole('form', { name: 'Ask for a check' });
+  await expect(check.getByLabel('Why')).toHaveValue(/^\d cafés on the batch of .* of Harbour Lamp/);
+  await check.getByRole('button', { name: 'Ask for it' }).click();
+  await expect(page.getByRole('region', { name: 'Checks of this batch' })).toContainText(
+    /Asked for: \d cafés on the batch of .* of Harbour Lamp/,
+  );
+
   // What the cafés found becomes a new version of the card, and stands on their sheets.
   await openRelease(page, server.url, 'Harbour Lamp', 'field');
   await page.getByRole('link', { name: 'A new version of the card' }).click();

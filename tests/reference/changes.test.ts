@@ -45,6 +45,7 @@ const TOPIC_OF: Readonly<Record<string, Topic>> = {
   component: 'release',
   batch: 'batch',
   sample: 'batch',
+  recheck: 'batch',
   dial_in: 'recipe',
   recipe_draft: 'recipe',
   bench: 'recipe',
@@ -211,6 +212,8 @@ it('every command raises the epochs of all it changed', () => {
   const { sampleId } = honest('saveSample', { batchId, sample: { label: 'A', bagG: 250 } });
   honest('openSample', { batchId, sampleId });
   honest('takeAway', { what: 'sample', id: sampleId });
+  const { recheckId } = honest('askRecheck', { batchId, recheck: { day: '2026-05-25' } });
+  honest('takeAway', { what: 'recheck', id: recheckId });
   const own = { opens: 5, bestFrom: 8, bestTo: 21, fades: 30 };
   honest('saveSpan', { releaseId, rowVersion: findRelease(db, releaseId)!.rowVersion, span: own });
   honest('renewCalendar', {});

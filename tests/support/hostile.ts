@@ -75,6 +75,7 @@ export function sizes(db: Db): string {
     'machine',
     'gate_pass',
     'sample',
+    'recheck',
     'reader_remark',
     'outbox_message',
     'printed_paper',
@@ -274,6 +275,7 @@ export function validInputs(
       },
     ],
     ['openSample', { batchId: `${releaseId}-1`, sampleId: null }],
+    ['askRecheck', { batchId: `${releaseId}-1`, recheck: { day: '2026-05-25', why: 'odd' } }],
     [
       'saveSpan',
       { releaseId, rowVersion: 1, span: { opens: 5, bestFrom: 8, bestTo: 21, fades: 30 } },

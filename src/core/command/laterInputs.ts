@@ -1,5 +1,6 @@
 /** Commands about a coffee's rest and about what leaves the house beside the recipe. */
 import type { Sent, TypedFigure } from '../entity/field';
+import type { RECHECK } from '../entity/recheck';
 import type { SAMPLE } from '../entity/sample';
 import type { SentCard } from './sentCard';
 import type { Topic } from './topics';
@@ -52,6 +53,10 @@ export interface LaterCommands {
     asks: { readonly batchId: string; readonly sampleId: string | null };
     answers: Nothing;
   };
+  askRecheck: {
+    asks: { readonly batchId: string; readonly recheck: Sent<typeof RECHECK> };
+    answers: { readonly recheckId: string };
+  };
   saveSpan: {
     asks: {
       readonly releaseId: string;
@@ -77,6 +82,7 @@ export const LATER_CHANGES = {
   // Rest days of a shot follow from its bag.
   saveSample: ['batch', 'shot'],
   openSample: ['batch'],
+  askRecheck: ['batch'],
   saveSpan: ['release'],
   renewCalendar: ['house'],
 } as const satisfies Readonly<Record<keyof LaterCommands, readonly Topic[]>>;

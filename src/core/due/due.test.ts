@@ -17,6 +17,7 @@ function standing(daysOld: number, changes: Partial<Standing> = {}): Standing {
     toCarry: null,
     leftG: null,
     checksAhead: [],
+    checksAsked: [],
     heldCard: null,
     gramsPerCheck: 40,
     ...changes,
@@ -108,6 +109,17 @@ describe('what a release asks for', () => {
     const today = { checksAhead: [TODAY], bench };
     expect(words(standing(10, { ...today, isPublic: true }))[0]).toMatch(/check day.*is today/);
     expect(words(standing(10, today))).toEqual([]);
+  });
+
+  it('speaks of a check that was asked for until it is made, published or not, and once', () => {
+    const bench = { ...proven(2), isPublished: true };
+    const asked = { id: 'a', day: TODAY, why: 'two cafés run fast', roastDate: '2026-05-01' };
+    const at = (more: Partial<Standing>) => words(standing(10, { bench, ...more }));
+    const said = /batch of 1 May 2026 was asked for today: two cafés run fast/;
+    expect(at({ checksAsked: [asked] })).toEqual([expect.stringMatching(said)]);
+    expect(at({ checksAsked: [asked], checksAhead: [TODAY], isPublic: true })).toHaveLength(1);
+    const late = { ...asked, day: addDays(TODAY, -3), why: '' };
+    expect(at({ checksAsked: [late] })[0]).toMatch(/asked for 3 days ago: pull and taste it/);
   });
 
   it('puts the most urgent first', () => {

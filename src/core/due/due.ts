@@ -3,6 +3,8 @@
  * answers in words. House heuristic throughout; the order is ours: what leaves the house wrong comes
  * before what could be better.
  */
+import { dayWords } from '../dayWords';
+import type { AskedCheck } from '../rest/checkPlan';
 import { daysBetween, type Day } from '../rest/day';
 import type { Rest } from '../rest/rest';
 import { massWords } from '../units';
@@ -37,6 +39,8 @@ export interface Standing {
   readonly leftG: number | null;
   /** Check days from today on. */
   readonly checksAhead: readonly Day[];
+  /** Those somebody asked for that are due and not yet made, of any batch. */
+  readonly checksAsked: readonly (AskedCheck & { readonly roastDate: Day })[];
   readonly gramsPerCheck: number;
   /** Why a planned card did not go out on its day; null where none was held back. */
   readonly heldCard: string | null;
@@ -222,10 +226,19 @@ function newBatchDue({ newerBatchOf, toCarry, isPublic }: Standing): Due[] {
 }
 
 function sampleDue(standing: Standing): Due[] {
-  const { leftG, checksAhead, gramsPerCheck, today, isPublic } = standing;
+  const { leftG, checksAhead, checksAsked, gramsPerCheck, today, isPublic } = standing;
   const checks = checksAhead.length;
   const found: Due[] = [];
-  if (isPublic && checksAhead[0] === today)
+  for (const { day, why, roastDate } of checksAsked)
+    found.push(
+      due(
+        'checkAsked',
+        2,
+        'pull',
+        `A check of the batch of ${dayWords(roastDate)} was asked for ${whenWords(today, day)}: ${why === '' ? 'pull and taste it' : why}`,
+      ),
+    );
+  if (isPublic && checksAhead.includes(today) && checksAsked.length === 0)
     found.push(
       due('checkToday', 2, 'pull', 'A check day of this batch is today: pull and taste it.'),
     );

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { gramsPerCheck, isClosed, plannedChecks, weekdayOf } from './checkPlan';
+import { checkWords, gramsPerCheck, isClosed, plannedChecks, weekdayOf } from './checkPlan';
 import { addDays } from './day';
 
 const OPEN_ALWAYS = { weekdays: [], dates: [] };
@@ -10,12 +10,14 @@ const SPAN = {
   fadesOn: '2026-06-12',
 };
 
-const daysOf = (...asked: Parameters<typeof plannedChecks>) =>
-  plannedChecks(...asked).map(({ day }) => day);
+type Planned = Parameters<typeof plannedChecks>;
+const ofSpan = (rest: Planned[0]['rest'], closed: Planned[1], count?: number) =>
+  plannedChecks({ rest, rechecks: [] }, closed, count);
+const daysOf = (...of: Parameters<typeof ofSpan>) => ofSpan(...of).map(({ day }) => day);
 
 describe('the check plan', () => {
   it('checks as it opens, in the middle, at the end of the best days and as it fades', () => {
-    expect(plannedChecks(SPAN, OPEN_ALWAYS)).toEqual([
+    expect(ofSpan(SPAN, OPEN_ALWAYS)).toEqual([
       { kind: 'opens', day: '2026-05-14' },
       { kind: 'middle', day: '2026-05-23' },
       { kind: 'bestEnds', day: '2026-05-29' },
@@ -24,8 +26,7 @@ describe('the check plan', () => {
   });
 
   it('with fewer checks keeps the ones that tell most', () => {
-    const kinds = (count: number) =>
-      plannedChecks(SPAN, OPEN_ALWAYS, count).map(({ kind }) => kind);
+    const kinds = (count: number) => ofSpan(SPAN, OPEN_ALWAYS, count).map(({ kind }) => kind);
     expect(kinds(2)).toEqual(['opens', 'fades']);
     expect(kinds(3)).toEqual(['opens', 'middle', 'fades']);
     expect(kinds(0)).toEqual([]);
@@ -59,6 +60,28 @@ describe('the check plan', () => {
         expect(days).toEqual([...new Set(days)].sort());
       }),
     );
+  });
+
+  it('holds what somebody asked for on the day they said, in place of what the span plans then', () => {
+    const asked = (day: string) => ({ id: day, day, why: 'two cafés run fast' });
+    const rechecks = [asked('2026-05-20'), asked(SPAN.fadesOn)];
+    // 20 May 2026 is a Wednesday: a closed day that somebody chose is meant.
+    const closed = { weekdays: [3], dates: [] };
+    const checks = plannedChecks({ rest: SPAN, rechecks }, closed);
+    expect(checks.map(({ kind, day }) => [kind, day])).toEqual([
+      ['opens', '2026-05-14'],
+      ['asked', '2026-05-20'],
+      ['middle', '2026-05-23'],
+      ['bestEnds', '2026-05-29'],
+      ['asked', '2026-06-12'],
+    ]);
+    expect(checks.map(checkWords)).toEqual([
+      'as it opens',
+      'asked for: two cafés run fast',
+      'in the middle of its best days',
+      'as its best days end',
+      'asked for: two cafés run fast',
+    ]);
   });
 
   it('knows the days of the week', () => {

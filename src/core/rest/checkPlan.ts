@@ -1,7 +1,8 @@
 /**
  * When a recipe should be checked over the life of a batch: the day it opens and the day it fades tell most, then the
  * middle of its best days, then their end (model.md §5, house heuristic). Checks move off closed days outwards, so that
- * the span they hold is never shorter than the card's: the first back, the others on.
+ * the span they hold is never shorter than the card's: the first back, the others on. What somebody asked for stands on
+ * the day they said.
  */
 import { addDays, daysBetween, type Day } from './day';
 import type { Rest } from './rest';
@@ -37,49 +38,76 @@ function openDayFrom(day: Day, direction: 1 | -1, closed: ClosedDays): Day {
   return day;
 }
 
-/** What a check is for, in the order in which checks tell most. */
-export const CHECK_KINDS = ['opens', 'fades', 'middle', 'bestEnds'] as const;
+/** Checks of a span, in the order in which they tell most. */
+const SPAN_KINDS = ['opens', 'fades', 'middle', 'bestEnds'] as const;
+
+/** What a check is for, in the order in which checks tell most: first what somebody asked for. */
+export const CHECK_KINDS = ['asked', ...SPAN_KINDS] as const;
 export type CheckKind = (typeof CHECK_KINDS)[number];
 
 export const CHECK_LABELS: Record<CheckKind, string> = {
+  asked: 'Asked for',
   opens: 'As it opens',
   middle: 'In the middle of its best days',
   bestEnds: 'As its best days end',
   fades: 'As it fades',
 };
 
+/** A check somebody asked for. */
+export interface AskedCheck {
+  readonly id: string;
+  readonly day: Day;
+  readonly why: string;
+}
+
 export interface PlannedCheck {
   readonly kind: CheckKind;
   readonly day: Day;
+  /** For one that was asked for. */
+  readonly asked?: AskedCheck;
 }
 
 type Days = Pick<Rest, 'openOn' | 'bestFrom' | 'bestTo' | 'fadesOn'>;
 
+interface ToCheck {
+  readonly rest: Days;
+  /** What somebody asked for. */
+  readonly rechecks: readonly AskedCheck[];
+}
+
 /**
- * The checks of a batch, earliest first, none on the day of another.
- * @param count so many at most, the most telling first.
+ * The checks of a batch, earliest first, none on the day of another: one that was asked for stands in for what the span
+ * plans that day.
+ * @param count so many of the span's at most, the most telling first.
  */
 export function plannedChecks(
-  { openOn, bestFrom, bestTo, fadesOn }: Days,
+  { rest: { openOn, bestFrom, bestTo, fadesOn }, rechecks }: ToCheck,
   closed: ClosedDays,
-  count: number = CHECK_KINDS.length,
+  count: number = SPAN_KINDS.length,
 ): PlannedCheck[] {
   const middle = addDays(bestFrom, Math.round(daysBetween(bestFrom, bestTo) / 2));
-  const dayOf: Record<CheckKind, Day> = {
+  const dayOf: Record<(typeof SPAN_KINDS)[number], Day> = {
     opens: openDayFrom(openOn, -1, closed),
     middle: openDayFrom(middle, 1, closed),
     bestEnds: openDayFrom(bestTo, 1, closed),
     fades: openDayFrom(fadesOn, 1, closed),
   };
-  const taken = new Set<Day>();
-  return CHECK_KINDS.slice(0, count)
-    .flatMap((kind): PlannedCheck[] => {
-      const day = dayOf[kind];
-      if (taken.has(day)) return [];
-      taken.add(day);
-      return [{ kind, day }];
-    })
-    .sort((a, b) => daysBetween(b.day, a.day));
+  const all: readonly PlannedCheck[] = [
+    ...rechecks.map((asked) => ({ kind: 'asked' as const, day: asked.day, asked })),
+    ...SPAN_KINDS.slice(0, count).map((kind) => ({ kind, day: dayOf[kind] })),
+  ];
+  const byDay = new Map<Day, PlannedCheck>();
+  for (const check of all) if (!byDay.has(check.day)) byDay.set(check.day, check);
+  return [...byDay.values()].sort((a, b) => daysBetween(b.day, a.day));
+}
+
+/** The first day on which somebody is there, from `day` on. */
+export const nextOpenDay = (day: Day, closed: ClosedDays): Day => openDayFrom(day, 1, closed);
+
+/** What a check is for, in words: "as it opens", "asked for: two cafés run fast". */
+export function checkWords({ kind, asked }: Pick<PlannedCheck, 'kind' | 'asked'>): string {
+  const words = CHECK_LABELS[kind].toLowerCase();
+  return asked && asked.why !== '' ? `${words}: ${asked.why}` : words;
 }
 
 /** Grams one check takes: its shots and one purge of twice the retention. House heuristic. */

@@ -5,6 +5,7 @@ import Link from 'next/link';
 import styled from 'styled-components';
 import { dayWords } from '@/core/dayWords';
 import { CHECK_TASTE_LABELS, type CheckTaste } from '@/core/entity/fieldCheck';
+import { batchOfKey } from '@/core/field/signalWords';
 import { STATE_SIGNS, STATE_WORDS } from '@/core/field/checkState';
 import { figure, signed } from '@/core/figure';
 import { CHART_HEIGHT_PX, InView } from '@/ui/charts/InView';
@@ -12,6 +13,7 @@ import { Moment } from '@/ui/moment';
 import { SectionTitle, Small, StageTitle, Table, TableHead, TableScroll } from '@/ui/type';
 import type { ReleaseFieldView } from '@/views/releaseField';
 import { shapeOf } from './batchShapes';
+import { recheckAddress } from './recheckAddress';
 import { Signals } from './Signals';
 
 const BatchChart = dynamic(() => import('./BatchChart').then((all) => all.BatchChart), {
@@ -71,7 +73,7 @@ export function FieldStage({ releaseId, field }: { releaseId: string; field: Rel
             {Object.keys(field.tried).length > 0 && ' and the cafés as a fit that was tried'}
           </li>
           <li>
-            <Link href={`/releases/${releaseId}/rest`}>A check of a bag held back</Link>, where the
+            <Link href={recheckHref(releaseId, field)}>A check of a bag held back</Link>, where the
             batch is in doubt
           </li>
           <li>
@@ -90,6 +92,16 @@ export function FieldStage({ releaseId, field }: { releaseId: string; field: Rel
 /** A batch that runs otherwise is like an ageing week, a café that moved like a damp day. */
 function practiceHref({ signals }: ReleaseFieldView): string {
   return `/practice?day=${signals.some(({ kind }) => kind === 'batch') ? 'ageing' : 'damp'}`;
+}
+
+/** A batch that is in doubt, or else what the field found first. */
+function recheckHref(releaseId: string, { signals, why }: ReleaseFieldView): string {
+  const inDoubt = signals.find(({ kind }) => kind === 'batch');
+  return recheckAddress({
+    releaseId,
+    check: inDoubt?.title ?? why ?? '',
+    roast: inDoubt && batchOfKey(inDoubt.key, releaseId),
+  });
 }
 
 function publishHref(releaseId: string, { why, tried }: ReleaseFieldView): string {

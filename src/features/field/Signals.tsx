@@ -4,6 +4,7 @@ import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useState } from 'react';
 import styled from 'styled-components';
+import { batchOfKey } from '@/core/field/signalWords';
 import { figure } from '@/core/figure';
 import { Button, QuietButton } from '@/ui/Button';
 import { CHART_HEIGHT_PX, InView } from '@/ui/charts/InView';
@@ -13,6 +14,7 @@ import { useMay } from '@/ui/person';
 import { Notice, Small } from '@/ui/type';
 import { useCommand } from '@/ui/useCommand';
 import type { SignalView } from '@/views/field';
+import { recheckAddress } from './recheckAddress';
 
 const FitChart = dynamic(() => import('./FitChart').then((all) => all.FitChart), { ssr: false });
 
@@ -120,6 +122,13 @@ function Signal({
         )}
         {kind === 'batch' && releaseId && (
           <Link href={`/releases/${releaseId}/field`}>See the batch</Link>
+        )}
+        {isBench && kind === 'batch' && releaseId && (
+          <Link
+            href={recheckAddress({ releaseId, check: title, roast: batchOfKey(key, releaseId) })}
+          >
+            Ask for a check of it
+          </Link>
         )}
         {isBench && !isSettling && (
           <QuietButton onPress={() => setSettling(true)}>Say what it was</QuietButton>

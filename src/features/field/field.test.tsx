@@ -110,6 +110,23 @@ describe('the field', () => {
     expect(screen.queryByRole('link', { name: 'See its checks and answer' })).toBeNull();
   });
 
+  it('leads from a batch that is off to a check of it at Rest, with the reason', () => {
+    const title = '3 cafés on the batch of 15 Nov of Dembi Ridge run 2.5 s fast';
+    const batch: SignalView = {
+      ...{ ...SIGNAL, kind: 'batch', title, releaseId: 'r' },
+      ...{ key: 'batch r 2026-11-15', partnerIds: [], asksOrder: false },
+    };
+    const asked = () =>
+      screen.queryByRole('link', { name: 'Ask for a check of it' })?.getAttribute('href');
+    const { unmount } = renderAs(<FieldPage field={viewOf({ signals: [batch] })} />);
+    const address = new URL(asked()!, 'http://house');
+    expect(address.pathname).toBe('/releases/r/rest');
+    expect(Object.fromEntries(address.searchParams)).toEqual({ check: title, roast: '2026-11-15' });
+    unmount();
+    renderAs(<FieldPage field={viewOf({ signals: [batch] })} />, { role: 'reader' });
+    expect(asked()).toBeUndefined();
+  });
+
   it('keeps settled signals below, with what they were', () => {
     const settled = {
       signal: SIGNAL.key,

@@ -6,7 +6,6 @@ import styled from 'styled-components';
 import { dayWords } from '@/core/dayWords';
 import { figure } from '@/core/figure';
 import { dialWords, type Notation } from '@/core/grinder/notation';
-import { CHECK_LABELS } from '@/core/rest/checkPlan';
 import type { RestSpan } from '@/core/rest/rest';
 import type { Learnt } from '@/core/rest/likingByRest';
 import { InView, CHART_HEIGHT_PX } from '@/ui/charts/InView';
@@ -14,10 +13,12 @@ import { useUnits } from '@/ui/person';
 import { Notice, SectionTitle, Small, StageTitle, Table, TableHead, TableScroll } from '@/ui/type';
 import { Unfold } from '@/ui/Unfold';
 import type { BatchesBeside } from '@/views/batchesBeside';
-import type { AgeingView, CheckState, RestView } from '@/views/rest';
+import type { AgeingView, RestView } from '@/views/rest';
 import { Bags } from './Bags';
 import { Beside } from './Beside';
+import type { Asking } from './AskRecheck';
 import { CalendarAddress } from './CalendarAddress';
+import { Checks } from './Checks';
 import { SpanForm } from './SpanForm';
 import { likelyWords, stepWords, todayWords } from './todayWords';
 
@@ -51,6 +52,10 @@ export interface RestStageProps {
   readonly beside: BatchesBeside | null;
   /** What cafés found of its batches; empty where none is off. */
   readonly found: readonly FoundOfBatch[];
+  /** Newest roast first. */
+  readonly batches: readonly { readonly id: string; readonly roastDate: string }[];
+  /** A check that what led here asks for. */
+  readonly asking: Asking | null;
 }
 
 export interface FoundOfBatch {
@@ -81,7 +86,14 @@ export function RestStage(props: RestStageProps) {
         key={props.rowVersion}
       />
       <Found found={props.found} releaseId={releaseId} />
-      <Checks rest={rest} roastDate={roastDate} releaseId={releaseId} />
+      <Checks
+        rest={rest}
+        roastDate={roastDate}
+        releaseId={releaseId}
+        batchId={batchId}
+        batches={props.batches}
+        asking={props.asking}
+      />
       <Bags batchId={batchId} bags={rest.bags} />
       {rest.ageing && <Phases ageing={rest.ageing} />}
       {beside && <Beside beside={beside} notation={notation} />}
@@ -161,84 +173,6 @@ function Ageing({ ageing, notation }: { ageing: AgeingView; notation: Notation }
       <Small>
         Sound shots alone, brought to this dial, dose and yield; seconds from the pump. The form of
         the curve is a rule of thumb, its steepness is learnt.
-      </Small>
-    </Box>
-  );
-}
-
-const STATE_WORDS: Record<CheckState, string> = {
-  done: 'done',
-  missed: 'missed',
-  ahead: 'ahead',
-  short: 'no coffee left for it',
-};
-
-function Checks({
-  rest: { checks, room },
-  roastDate,
-  releaseId,
-}: {
-  rest: RestView;
-  roastDate: string;
-  releaseId: string;
-}) {
-  const { mass } = useUnits();
-  const { kept, dropped, neededG, shortG, gramsEach, leftG } = room;
-  const ahead = kept.length + dropped.length;
-  return (
-    <Box aria-label="Checks of this batch">
-      <SectionTitle>Checks of the batch of {dayWords(roastDate)}</SectionTitle>
-      <TableScroll aria-label="Checks planned">
-        <Table>
-          <TableHead columns={[{ words: 'Check' }, 'Day', { words: 'State' }, 'Shots', 'Cups']} />
-          <tbody>
-            {checks.map(({ kind, day, state, shots, cups }) => (
-              <tr key={kind}>
-                <td className="words">{CHECK_LABELS[kind]}</td>
-                <td>{dayWords(day)}</td>
-                <td className="words">{STATE_WORDS[state]}</td>
-                <td>
-                  {shots > 0 && (
-                    <Link
-                      href={`/releases/${releaseId}/pull`}
-                      aria-label={`${shots} shots near it`}
-                    >
-                      {shots}
-                    </Link>
-                  )}
-                </td>
-                <td>
-                  {cups > 0 && (
-                    <Link href={`/releases/${releaseId}/taste`} aria-label={`${cups} cups near it`}>
-                      {cups}
-                    </Link>
-                  )}
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </Table>
-      </TableScroll>
-      {ahead > 0 && (
-        <p>
-          Hold back {mass(neededG, 0)} for {ahead === 1 ? 'it' : `the ${ahead} ahead`}, about{' '}
-          {mass(gramsEach, 0)} each (two shots and a purge)
-          {leftG === null
-            ? '; how much of this batch was set aside is not noted (Read, batches).'
-            : `; ${mass(Math.max(0, leftG), 0)} are left of this batch.`}
-        </p>
-      )}
-      {shortG > 0 && (
-        <Notice>
-          {mass(shortG, 0)} are missing:{' '}
-          {kept.length === 0
-            ? 'no check can be made. Set more of the next batch aside.'
-            : `keep what is left for the check ${kept.map(({ kind }) => CHECK_LABELS[kind].toLowerCase()).join(' and ')}: it tells most.`}
-        </Notice>
-      )}
-      <Small>
-        By the span of the house’s rest school; moved off closed days outwards. The first and the
-        last day tell most. Rule of thumb.
       </Small>
     </Box>
   );

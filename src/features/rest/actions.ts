@@ -3,14 +3,17 @@ import { randomBytes } from 'node:crypto';
 import { z } from 'zod';
 import { dayWords } from '@/core/dayWords';
 import { entryShape } from '@/core/entity/entry';
+import { RECHECK } from '@/core/entity/recheck';
 import { SAMPLE } from '@/core/entity/sample';
 import { userFault } from '@/core/errors';
 import { checkFrozen } from '@/core/rest/bags';
+import { addDays, daysBetween } from '@/core/rest/day';
 import { spanOf } from '@/core/rest/rest';
 import { quantity } from '@/core/schema/fields';
 import { changedMeanwhile, defineCommand, personOf } from '@/data/command';
 import type { Db } from '@/data/database';
 import { setCalendarSecret } from '@/data/calendar';
+import { insertRecheck } from '@/data/rechecks';
 import { findRelease, releaseOfBatch, type StoredBatch } from '@/data/releases';
 import { insertSample, openSampleOf, setSpan, updateSample } from '@/data/samples';
 
@@ -75,6 +78,42 @@ export const openSample = defineCommand({
         ? `took the bag ${sample.label} into use`
         : 'took coffee that is in no bag into use',
       result: {},
+    };
+  },
+});
+
+/** A check asked for further ahead than a coffee lasts is a slip of the pen. House heuristic. */
+const MOST_DAYS_AHEAD = 120;
+
+export const askRecheck = defineCommand({
+  kind: 'askRecheck',
+  duty: 'bench',
+  input: z.strictObject({
+    batchId: z.string().max(70),
+    recheck: z.strictObject(entryShape(RECHECK)),
+  }),
+  run: ({ batchId, recheck }, context) => {
+    const { db, today } = context;
+    const { releaseId, batch } = batchOf(db, batchId);
+    const { day } = recheck;
+    const ahead = daysBetween(today, day);
+    if (ahead < 0 || ahead > MOST_DAYS_AHEAD)
+      throw userFault(
+        'badInput',
+        'day',
+        `${dayWords(day)} is ${ahead < 0 ? 'past' : 'too far ahead'}. Enter a day from ${dayWords(today)} to ${dayWords(addDays(today, MOST_DAYS_AHEAD))}.`,
+      );
+    if (batch.rechecks.some((other) => other.day === day))
+      throw userFault(
+        'conflict',
+        'day',
+        `A check of this batch is asked for on ${dayWords(day)} already. Choose another day, or delete that one first.`,
+      );
+    insertRecheck(db, context.id, batchId, recheck, personOf(context).id);
+    return {
+      releaseId,
+      words: `asked for a check of the batch of ${dayWords(batch.roastDate)} on ${dayWords(day)}`,
+      result: { recheckId: context.id },
     };
   },
 });

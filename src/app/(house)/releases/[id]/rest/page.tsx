@@ -4,13 +4,19 @@ import { database } from '@/data/database';
 import { loadHouse, loadRelease } from '@/features/frame/load';
 import { RestStage } from '@/features/rest/RestStage';
 import { readBatchesBeside } from '@/views/batchesBeside';
+import { askedByAddress, type AskedInAddress } from '@/features/rest/askedByAddress';
 import { prepareModel } from '@/views/houseModel';
 import { foundOfBatches } from '@/views/releaseField';
 import { readRest } from '@/views/rest';
 
 export const metadata = { title: 'Rest' };
 
-export default async function RestPage({ params }: { params: Promise<{ id: string }> }) {
+interface Props {
+  readonly params: Promise<{ id: string }>;
+  readonly searchParams: Promise<AskedInAddress>;
+}
+
+export default async function RestPage({ params, searchParams }: Props) {
   const view = await loadRelease((await params).id);
   const { house } = await loadHouse();
   const db = database();
@@ -28,6 +34,8 @@ export default async function RestPage({ params }: { params: Promise<{ id: strin
       calendarAddress={secret && `${publicAddress(db)}/calendar/${secret}.ics`}
       beside={view.bench && readBatchesBeside(db, house, view, view.bench)}
       found={foundOfBatches(db, house, view.release.id)}
+      batches={view.batches.map(({ id, roastDate }) => ({ id, roastDate }))}
+      asking={askedByAddress(view, await searchParams)}
       rest={readRest(db, house, view)}
       notation={grinder ? { notation: grinder.notation, divisions: grinder.divisions } : {}}
     />
