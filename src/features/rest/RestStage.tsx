@@ -3,13 +3,11 @@
 import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import styled from 'styled-components';
-import { dayWords } from '@/core/dayWords';
 import { figure } from '@/core/figure';
 import { dialWords, type Notation } from '@/core/grinder/notation';
 import type { RestSpan } from '@/core/rest/rest';
 import type { Learnt } from '@/core/rest/likingByRest';
 import { InView, CHART_HEIGHT_PX } from '@/ui/charts/InView';
-import { useUnits } from '@/ui/person';
 import { Notice, SectionTitle, Small, StageTitle, Table, TableHead, TableScroll } from '@/ui/type';
 import { Unfold } from '@/ui/Unfold';
 import type { BatchesBeside } from '@/views/batchesBeside';
