@@ -210,7 +210,7 @@ function sendRound(
     const published = recipeInForce(db, releaseId, `${today()}T23:59:59Z`);
     if (published === null || published.body.publishedOn > today()) return [];
     const { doseG, yieldG, timeS } = recipeAt(house, published.body, partner).recipe;
-    const offset = releaseId === blendId ? 5 : 11;
+    const offset = releaseId === blendId ? 5 : 12;
     const batchNumber = Math.floor((DAYS - daysAgo + offset) / BATCH_DAYS);
     const roastedDaysAgo = DAYS - (batchNumber * BATCH_DAYS - offset) + FIRST_REST_DAYS;
     const restDays = roastedDaysAgo - daysAgo;

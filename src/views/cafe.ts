@@ -59,7 +59,6 @@ export interface CafeView {
 }
 
 const USUAL_TIME_S = 28;
-const Z_80 = 1.2816;
 const SHOWN_CHECKS = 60;
 /** Under this a chance is no news. House heuristic. */
 const WORTH_SAYING = 0.1;
@@ -103,7 +102,7 @@ export function readCafe(
     draft: draftAnswer(db, house, reading, { partner, signal }),
     learnt: {
       secondsPerStep: Math.abs(USUAL_TIME_S * slope.mean),
-      half80: USUAL_TIME_S * Z_80 * slope.sd,
+      half80: USUAL_TIME_S * INTERVAL_SDS * slope.sd,
       weeks,
       hint: trainingHint(all.slice(-SHOWN_CHECKS)),
     },

@@ -8,27 +8,9 @@ import { publicRecipe } from '@/views/publishedRecipe';
 import { readBest } from '@/views/best';
 import { triedFactors } from '@/views/cafeTastes';
 import { readCheckSheet } from '@/views/checkSheet';
+import { houseWithCafes, targetOf } from '../support/cafes';
 import { newId, RECIPE, send, stopClock, WORDS } from '../support/house';
-import { houseWith, type ViewedHouse } from '../support/view';
-
-/** A published coffee and who serves it, each as what differs from a café like the house. */
-function houseWithCafes(...cafes: Record<string, unknown>[]) {
-  const house = houseWith({});
-  const { db, releaseId, draftId } = house;
-  send(db, 'publish', { releaseId, draftId, ...WORDS });
-  const ids = cafes.map((cafe, i) =>
-    String(
-      send(db, 'savePartner', {
-        partner: { name: `Café ${i + 1}`, town: 'Ostrel', timeZone: 'UTC', ...cafe },
-        releaseIds: [releaseId],
-      }).partnerId,
-    ),
-  );
-  return { ...house, ids };
-}
-
-const targetOf = (db: Db, id: string) =>
-  readCheckSheet(db, findHouse(db)!, findPartner(db, id)!).coffees[0]!.target;
+import type { ViewedHouse } from '../support/view';
 
 /** So many cups on target, all called so. */
 function tastes(

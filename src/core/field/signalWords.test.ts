@@ -32,8 +32,10 @@ describe('a signal in words', () => {
       { cause: 'age', size: -0.02, sd: 0.005 },
       { cause: 'weather', size: 0.001, sd: 0.01 },
     ]);
-    expect(reason).toMatch(/^94 % that it is so\. All its coffees moved together/);
-    expect(reason).toMatch(/the café 2\.7 s fast \(± 1\.1\), age 0\.6 s fast \(± 0\.2\)\./);
+    expect(reason).toMatch(
+      /^94 % that it is so, by 2\.7 ± 1\.2 s\. All its coffees moved together/,
+    );
+    expect(reason).toMatch(/the café 2\.7 s fast \(± 1\.2\), age 0\.6 s fast \(± 0\.2\)\./);
     expect(reason).not.toMatch(/weather/);
     expect(reason).toMatch(/May still be withdrawn/);
     expect(reason).toMatch(
@@ -60,7 +62,11 @@ describe('a signal in words', () => {
     );
     expect(signalTitle({ ...batch, cafes: ['a'] }, NAMES)).toMatch(/^One café .* runs 2\.2 s fast/);
     // Nothing is certain.
-    expect(signalReason(batch, NAMES)).toMatch(/^99 % that it is so\. Against the batch of 1 Nov/);
+    expect(signalReason(batch, NAMES)).toMatch(
+      /^99 % that it is so, by 2\.2 ± 0\.4 s\. Against the batch of 1 Nov/,
+    );
+    // What rounds to nothing is still not nothing.
+    expect(signalReason({ ...batch, sd: 0.001 }, NAMES)).toMatch(/by 2\.2 ± under 0\.1 s/);
   });
 
   it('of weights, silence and weather asks for what each asks for', () => {
@@ -69,6 +75,7 @@ describe('a signal in words', () => {
     expect(signalTitle(dose, NAMES)).toBe(
       'Third Lantern doses 0.6 g more than it did since 24 Nov',
     );
+    expect(signalReason(dose, NAMES)).toMatch(/^90 % that it is so, by 0\.6 ± 0\.1 g\./);
     const former: FieldSignal = {
       kind: 'yield',
       coffee: 'x',
@@ -87,6 +94,7 @@ describe('a signal in words', () => {
       probability: 0.97,
     };
     expect(signalTitle(silence, NAMES)).toBe('Quay Nine has missed 7 checks in a row since 24 Nov');
+    expect(signalReason(silence, NAMES)).toMatch(/^97 % that it is so\. By its own habit/);
     const weather: FieldSignal = {
       kind: 'weather',
       region: 'Ostrel',

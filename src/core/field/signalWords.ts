@@ -1,7 +1,9 @@
 /** A signal of the field in words for the lead: what is off, since when, how sure, and what is asked first. */
 import { figure } from '../figure';
+import { Z_80 } from '../grinder/dial';
 import { shortDayWords } from '../dayWords';
 import type { Contribution } from './contributions';
+import { INTERVAL_SDS } from './fieldRules';
 import type { FieldSignal } from './signals';
 
 export interface SignalNames {
@@ -58,7 +60,7 @@ export function signalReason(
   names: SignalNames,
   contributions: readonly Contribution[] = [],
 ): string {
-  const sure = `${chance(signal.probability)} that it is so.`;
+  const sure = `${chance(signal.probability)} that it is so${byWords(signal, names)}.`;
   switch (signal.kind) {
     case 'step': {
       const open =
@@ -84,6 +86,25 @@ export function signalReason(
   }
 }
 
+/** Half of an interval; what rounds to nothing is still not nothing. */
+const halfWords = (half: number) => (half < 0.05 ? 'under 0.1' : figure(half, 1));
+
+/** ", by 2.6 ± 0.8 s": how far, likely so far either way 8 times in 10. */
+function byWords(signal: FieldSignal, names: SignalNames): string {
+  switch (signal.kind) {
+    case 'silence':
+      return '';
+    case 'dose':
+    case 'yield':
+      return `, by ${figure(Math.abs(signal.sizeG), 1)} ± ${halfWords(Z_80 * signal.sdG)} g`;
+    default: {
+      const timeS = names.timeS('coffee' in signal ? signal.coffee : null);
+      const sizeS = Math.abs(timeS * (Math.exp(signal.size) - 1));
+      return `, by ${figure(sizeS, 1)} ± ${halfWords(INTERVAL_SDS * signal.sd * timeS)} s`;
+    }
+  }
+}
+
 const CAUSE_WORDS: Readonly<Record<Contribution['cause'], string>> = {
   cafe: 'the café',
   dial: 'its dial',
@@ -102,7 +123,7 @@ function partsWords(contributions: readonly Contribution[], timeS: number): stri
     .sort((a, b) => Math.abs(b.size) - Math.abs(a.size))
     .map(
       ({ cause, size, sd }) =>
-        `${CAUSE_WORDS[cause]} ${offWords(size, timeS)} (± ${figure(1.28 * sd * timeS, 1)})`,
+        `${CAUSE_WORDS[cause]} ${offWords(size, timeS)} (± ${halfWords(INTERVAL_SDS * sd * timeS)})`,
     );
   return told.length === 0 ? '' : `Against one to three weeks ago: ${told.join(', ')}.`;
 }
