@@ -183,7 +183,7 @@ function gather(db: Db, house: House, grinder: StoredGrinder, style: StoredDraft
     ).map((release) => [release.id, release]),
   );
   const setups = allSetups(db);
-  const referenceDial = grinder.referenceDial ?? drafts[0]?.startDial ?? grinder.min;
+  const referenceDial = grinder.referenceDial ?? firstStart(drafts, eras) ?? grinder.min;
   const found = drafts.flatMap((draft) => {
     const release = releases.get(draft.releaseId);
     const batch = release?.batches.find(({ id }) => id === draft.batchId);
@@ -212,6 +212,12 @@ function gather(db: Db, house: House, grinder: StoredGrinder, style: StoredDraft
         pastDialIn({ ...dialIn, grinder: { ...grinder, retentionG } }, features, referenceDial),
       ),
   };
+}
+
+/** Where the first dial-in of this era began, as its dial reads today. */
+function firstStart(drafts: readonly StoredDraft[], eras: readonly Era[]): number | undefined {
+  const starts = drafts.map(({ startDial, createdAt }) => dialToday(startDial, createdAt, eras));
+  return starts.find((dial) => dial !== null) ?? undefined;
 }
 
 /** A shot with its dial as it reads today; nothing where new burrs or an unknown zero point lie between. */

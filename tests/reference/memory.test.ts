@@ -1,6 +1,7 @@
 /** What decided dial-ins teach the next one on the same grinder, through the house's own commands. */
 import type { Db } from '@/data/database';
 import { findHouse } from '@/data/house';
+import { listTaught, renewGrinderMemories } from '@/views/grinderMemory';
 import { readRelease } from '@/views/release';
 import {
   BATCH,
@@ -9,6 +10,7 @@ import {
   RELEASE,
   send,
   shotInput,
+  stopClock,
   TODAY,
   WORDS,
   type TestHouse,
@@ -88,4 +90,82 @@ it('styles of one grinder teach each other, but for the soak', () => {
   expect(long.setting.dial).toBeGreaterThan(classic.setting.dial + 1);
   const soaked = inStyle('soakFirst', { yieldG: 54, timeS: [55, 65] });
   expect(soaked).toMatchObject({ status: 'repeat', move: null });
+});
+
+describe('what Equipment says a grinder has taught', () => {
+  const taughtOf = async (db: Db) => Object.values(await listTaught(db, findHouse(db)!));
+  const publishing = ({ db }: TestHouse, releaseId: string, draftId: string) =>
+    send(db, 'publish', { releaseId, draftId, ...WORDS });
+
+  it('is nothing before a recipe was decided, then its step with a band, mostly by rule', async () => {
+    const house = openHouse();
+    const { db, releaseId, draftId } = house;
+    pull(db, draftId);
+    expect(await taughtOf(db)).toEqual([]);
+    publishing(house, releaseId, draftId);
+    const [lesson] = await taughtOf(db);
+    expect(lesson).toMatchObject({ dialIns: 1, isMostlyRule: true, hint: null });
+    // A step of half a dial: about 1.4 s of 28 at a tenth a dial.
+    expect(lesson!.stepS).toBeGreaterThan(1);
+    expect(lesson!.stepS).toBeLessThan(2);
+    expect(lesson!.stepHalf80S).toBeGreaterThan(0.1);
+    const { light, medium, dark } = lesson!.usualDials;
+    expect(light).toBeLessThan(medium);
+    expect(dark).toBeGreaterThan(medium);
+  });
+
+  it('grows surer with every decided dial-in, and counts one that was taken away no longer', async () => {
+    const house = openHouse();
+    const { db, releaseId, draftId } = house;
+    pull(db, draftId);
+    publishing(house, releaseId, draftId);
+    const [one] = await taughtOf(db);
+    const more = ['Kestrel Row', 'Low Tide', 'Quarry Hill'].map((name) => another(house, name));
+    for (const other of more) {
+      pull(db, other.draftId);
+      publishing(house, other.releaseId, other.draftId);
+    }
+    const [four] = await taughtOf(db);
+    expect(four).toMatchObject({ dialIns: 4, isMostlyRule: false });
+    expect(four!.stepHalf80S).toBeLessThan(one!.stepHalf80S);
+    const [away] = more;
+    send(db, 'withdraw', { releaseId: away!.releaseId, why: 'for a test' });
+    send(db, 'takeAway', { what: 'release', id: away!.releaseId });
+    expect((await taughtOf(db))[0]).toMatchObject({ dialIns: 3 });
+  });
+
+  it('is read on the new scale after a zero point with a shift, and kept apart without one', async () => {
+    const house = openHouse();
+    const { db, releaseId, draftId } = house;
+    pull(db, draftId);
+    publishing(house, releaseId, draftId);
+    const [before] = await taughtOf(db);
+    const { id: grinderId } = db.prepare('SELECT id FROM grinder').get() as { id: string };
+    stopClock('2026-05-21');
+    send(db, 'beginEra', { grinderId, kind: 'zero', shift: 3, reason: 'Cleaned' });
+    const [moved] = await taughtOf(db);
+    expect(moved!.usualDials).toEqual({
+      light: before!.usualDials.light + 3,
+      medium: before!.usualDials.medium + 3,
+      dark: before!.usualDials.dark + 3,
+    });
+    expect(moved!.stepS).toBeCloseTo(before!.stepS, 6);
+    stopClock('2026-05-22');
+    send(db, 'beginEra', { grinderId, kind: 'burrs', reason: 'Worn' });
+    expect((await taughtOf(db))[0]?.dialIns ?? 0).toBeLessThanOrEqual(1);
+    // Nothing it did before the new burrs points at a dial now.
+    const fresh = another(house, 'Kestrel Row');
+    expect(advice(db, fresh.releaseId).move).toBeNull();
+  });
+
+  it('is the same however often it is renewed', async () => {
+    const house = openHouse();
+    const { db, releaseId, draftId } = house;
+    pull(db, draftId);
+    publishing(house, releaseId, draftId);
+    await renewGrinderMemories(db, findHouse(db)!);
+    const first = advice(db, another(house, 'Kestrel Row').releaseId);
+    await renewGrinderMemories(db, findHouse(db)!);
+    expect(advice(db, another(house, 'Low Tide').releaseId).setting).toEqual(first.setting);
+  });
 });
