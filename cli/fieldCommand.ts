@@ -4,13 +4,14 @@ import { groupBy } from '@/core/groupBy';
 import { userFault } from '@/core/errors';
 import { fromPump } from '@/core/extraction/clock';
 import { ALARM_STATES } from '@/core/field/alarms';
-import type { FieldCheck } from '@/core/field/check';
+import { lnWindow, type FieldCheck } from '@/core/field/check';
 import { INTERVAL_SDS } from '@/core/field/fieldRules';
 import { nextAtCafe } from '@/core/field/nextAtCafe';
 import { readField } from '@/core/field/read';
 import { localDay, readTimes } from '@/core/field/schedule';
 import { fieldSignals, type CafeFacts, type CoffeeFacts } from '@/core/field/signals';
 import { signalReason, signalTitle, type SignalNames } from '@/core/field/signalWords';
+import { usualTimeS } from '@/core/field/usualTime';
 import { CHECK_TASTES } from '@/core/entity/fieldCheck';
 import { day, oneOf, quantity } from '@/core/schema/fields';
 import { CLOCKS } from '@/core/vocabulary';
@@ -129,10 +130,10 @@ export const field = command({
         reason: signalReason(signal, names),
       })),
       verdicts: partners.flatMap(({ id }) =>
-        [...new Set((read.get(id) ?? []).map(({ coffee }) => coffee))].flatMap((coffee) => {
-          const next = nextAtCafe(model, id, coffee, names.windowLn(coffee));
+        [...newestOf(read.get(id) ?? [])].flatMap(([coffee, { window, target }]) => {
+          const next = nextAtCafe(model, id, coffee, lnWindow(window));
           if (next === null) return [];
-          const seconds = (ln: number) => names.timeS(coffee) * (Math.exp(ln) - 1);
+          const seconds = (ln: number) => target.timeS * (Math.exp(ln) - 1);
           const half = INTERVAL_SDS * next.sd;
           return [
             {
@@ -179,19 +180,19 @@ function fieldCheckOf(check: SentCheck, i: number): FieldCheck & { window: [numb
 
 type Read = ReadonlyMap<string, readonly ReturnType<typeof fieldCheckOf>[]>;
 
+/** Each coffee's newest check of one café: a café on another basket has another window. */
+const newestOf = (own: readonly ReturnType<typeof fieldCheckOf>[]) =>
+  new Map(own.map((check) => [check.coffee, check]));
+
 function namesOf(partners: readonly z.output<typeof partnerSchema>[], read: Read): SignalNames {
   const names = new Map(partners.map(({ id, name }) => [id, name ?? id]));
-  const all = [...read.values()].flat();
-  const last = new Map(all.map((check) => [check.coffee, check]));
-  const usual = all.at(-1)?.target.timeS ?? 28;
+  const times = [...read].flatMap(([cafe, own]) =>
+    [...newestOf(own)].map(([coffee, { target }]) => ({ cafe, coffee, timeS: target.timeS })),
+  );
   return {
     cafe: (id) => names.get(id) ?? id,
     coffee: (id) => id,
-    timeS: (coffee) => (coffee === null ? usual : (last.get(coffee)?.target.timeS ?? usual)),
-    windowLn: (coffee) => {
-      const { window, target } = last.get(coffee)!;
-      return [Math.log(window[0] / target.timeS), Math.log(window[1] / target.timeS)];
-    },
+    timeS: (coffee, cafe) => usualTimeS(times, coffee, cafe),
   };
 }
 

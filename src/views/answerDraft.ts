@@ -1,11 +1,10 @@
 /** A drafted answer to a café: what was seen, the one change and the reason, in its language and on its dial. Server only. */
-import { nextAtCafe } from '@/core/field/nextAtCafe';
 import { roundDial } from '@/core/grinder/dial';
 import { dialWords } from '@/core/grinder/notation';
 import { fieldWordsIn } from '@/core/language/field/words';
 import type { FieldWords } from '@/core/language/field/fieldWords';
 import { helperWordsIn } from '@/core/language/helpers/words';
-import { figureIn, type Language } from '@/core/language/language';
+import { figureIn } from '@/core/language/language';
 import { stepsIn } from '@/core/language/stepsIn';
 import type { FieldSignal } from '@/core/field/signals';
 import { signalKey } from '@/core/field/signalWords';
@@ -13,7 +12,7 @@ import type { Db } from '@/data/database';
 import type { House } from '@/data/house';
 import type { StoredPartner } from '@/data/partners';
 import type { FieldReading } from './field';
-import { dialAfter } from './fieldChecksOf';
+import { dialAfter, movedDial } from './fieldChecksOf';
 import { publicRecipe, recipeAt } from './publishedRecipe';
 
 export interface AnswerDraft {
@@ -45,8 +44,8 @@ export function draftAnswer(
   const { reply } = fieldWordsIn(language);
   const recipe = recipeAt(house, published.body, partner).recipe;
   const { name } = published.body.coffee;
-  const change = changeWords(reading, partner, releaseId, recipe.timeS);
-  const seen = signal ? seenWords(signal, reading, { reply, language, coffee: name, recipe }) : [];
+  const change = changeWords(reading, partner, releaseId);
+  const seen = signal ? seenWords(signal, reading, { reply, partner, coffee: name, recipe }) : [];
   const isStep = signal?.kind === 'step';
   const lines = [
     reply.greeting(partner.people),
@@ -70,10 +69,10 @@ function coffeeOf(signal: FieldSignal | undefined): string | null {
 }
 
 /** The coffee that lies furthest from its recipe there. */
-function furthestOff({ state }: FieldReading, partner: StoredPartner): string | undefined {
+function furthestOff({ nextShot }: FieldReading, partner: StoredPartner): string | undefined {
   const off = partner.releaseIds.flatMap((releaseId) => {
-    const next = nextAtCafe(state.model, partner.id, releaseId, [-1, 1]);
-    return next === null ? [] : [{ releaseId, off: Math.abs(next.offLn) }];
+    const next = nextShot(partner.id, releaseId);
+    return next === null ? [] : [{ releaseId, off: Math.abs(next.offS) }];
   });
   return off.sort((a, b) => b.off - a.off)[0]?.releaseId;
 }
@@ -83,19 +82,19 @@ function seenWords(
   { names }: FieldReading,
   {
     reply,
-    language,
+    partner: { id, language },
     coffee,
     recipe,
   }: {
     reply: FieldWords['reply'];
-    language: Language;
+    partner: StoredPartner;
     coffee: string;
     recipe: { readonly doseG: number; readonly yieldG: number };
   },
 ): string[] {
   const g = (value: number) => `${figureIn(language, Math.abs(value), 1)} g`;
   const ran = (size: number, of: string | null) => {
-    const seconds = names.timeS(of) * (Math.exp(size) - 1);
+    const seconds = names.timeS(of, id) * (Math.exp(size) - 1);
     const s = `${figureIn(language, Math.max(1, Math.round(Math.abs(seconds))), 0)} s`;
     return seconds < 0 ? reply.fast(coffee, s) : reply.slow(coffee, s);
   };
@@ -120,14 +119,11 @@ function seenWords(
 
 /** "Grind one step finer: dial 11 → 10", as the whole model advises; null where the café stays. */
 function changeWords(
-  { state }: FieldReading,
+  { state, nextShot }: FieldReading,
   partner: StoredPartner,
   releaseId: string,
-  [low, high]: readonly [number, number],
 ): string | null {
-  const middle = (low + high) / 2;
-  const window = [Math.log(low / middle), Math.log(high / middle)] as const;
-  const next = nextAtCafe(state.model, partner.id, releaseId, window);
+  const next = nextShot(partner.id, releaseId);
   if (next === null || next.move.steps === 0) return null;
   const { language } = partner;
   const { steps } = next.move;
@@ -136,7 +132,7 @@ function changeWords(
   const side = steps > 0 ? answer.coarser(amount) : answer.finer(amount);
   const from = lastDial(state.model, partner, releaseId);
   if (from === null) return side;
-  const to = Math.min(partner.dialMax, Math.max(partner.dialMin, dialAfter(partner, from, steps)));
+  const to = movedDial(partner, from, steps);
   const dial = (value: number) => dialWords(partner, roundDial(value));
   return `${side}, ${fieldWordsIn(language).from(dial(from), dial(to))}`;
 }

@@ -1,16 +1,23 @@
 /** One café as the lead sees it: its checks and their fit, what it learnt, what was written to it. Server only. */
+import type { FieldMove } from '@/core/field/advice';
 import { checkState, type CheckState } from '@/core/field/checkState';
-import { nextAtCafe } from '@/core/field/nextAtCafe';
 import { fitted } from '@/core/field/cafeFit';
 import { INTERVAL_SDS, ODD_UNDER } from '@/core/field/fieldRules';
+import { stepsIn } from '@/core/language/stepsIn';
 import type { Db } from '@/data/database';
 import { checksOfPartner, type StoredCheck } from '@/data/fieldChecks';
 import type { House } from '@/data/house';
 import { messagesToPartner, type Message } from '@/data/messages';
 import { findPartner, type StoredPartner } from '@/data/partners';
 import { draftAnswer, lastDial, type AnswerDraft } from './answerDraft';
-import { dialAfter } from './fieldChecksOf';
-import { readFieldNow, signalViews, type FitPoint, type SignalView } from './field';
+import { movedDial } from './fieldChecksOf';
+import {
+  readFieldNow,
+  signalViews,
+  type FieldReading,
+  type FitPoint,
+  type SignalView,
+} from './field';
 import { readCheckSheet, type CheckSheet } from './checkSheet';
 
 export interface CafeCoffee {
@@ -21,8 +28,10 @@ export interface CafeCoffee {
   readonly next: {
     readonly offS: number;
     readonly half80S: number;
-    readonly inWindow: number;
-    /** Settings of its dial; the same where it stays. */
+    readonly move: FieldMove;
+    /** "1 step finer"; null where the dial is left. */
+    readonly change: string | null;
+    /** Settings of its dial; null where none was written down. */
     readonly from: number | null;
     readonly to: number | null;
   } | null;
@@ -109,21 +118,17 @@ export function readCafe(
   };
 }
 
-function coffeesOf(
-  { state, names }: ReturnType<typeof readFieldNow>,
-  partner: StoredPartner,
-): CafeCoffee[] {
+function coffeesOf({ state, names, nextShot }: FieldReading, partner: StoredPartner): CafeCoffee[] {
   const { model } = state;
   const cafe = model.fitted(partner.id);
   const rows = cafe?.rows.visits.flatMap((visit, v) =>
     visit.map((row, i) => ({ row, good: cafe.block.weights[v]![i]!.good })),
   );
   return partner.releaseIds.map((releaseId): CafeCoffee => {
-    const timeS = names.timeS(releaseId);
+    const timeS = names.timeS(releaseId, partner.id);
     const seconds = (ln: number) => timeS * (Math.exp(ln) - 1);
     const own = rows?.filter(({ row }) => row.check.coffee === releaseId) ?? [];
-    const last = own.at(-1)?.row.check;
-    const next = nextAtCafe(model, partner.id, releaseId, names.windowLn(releaseId));
+    const next = nextShot(partner.id, releaseId);
     const from = lastDial(model, partner, releaseId);
     return {
       releaseId,
@@ -136,17 +141,23 @@ function coffeesOf(
         isOdd: good < ODD_UNDER,
       })),
       next:
-        next === null || last === undefined
+        next === null
           ? null
           : {
-              offS: seconds(next.offLn),
-              half80S: INTERVAL_SDS * next.sd * timeS,
-              inWindow: next.move.inWindow,
+              offS: next.offS,
+              half80S: next.half80S,
+              move: next.move,
+              change: changeWords(next.move),
               from,
-              to: from === null ? null : dialAfter(partner, from, next.move.steps),
+              to: from === null ? null : movedDial(partner, from, next.move.steps),
             },
     };
   });
+}
+
+function changeWords({ steps }: FieldMove): string | null {
+  if (steps === 0) return null;
+  return `${stepsIn('en', steps)} ${steps > 0 ? 'coarser' : 'finer'}`;
 }
 
 function weeksOf(checks: readonly StoredCheck[]) {

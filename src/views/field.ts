@@ -1,6 +1,10 @@
 /** The field as the lead sees it in the morning: who is off, whether it is the café or the coffee. Server only. */
 import { checkState, worstState, type CheckState } from '@/core/field/checkState';
+import type { FieldMove } from '@/core/field/advice';
+import { lnWindow } from '@/core/field/check';
 import { contributionsOf } from '@/core/field/contributions';
+import { INTERVAL_SDS } from '@/core/field/fieldRules';
+import { nextAtCafe } from '@/core/field/nextAtCafe';
 import { dueChecks, localDay, readTimes, weekdayOf, type CheckPlan } from '@/core/field/schedule';
 import {
   fieldSignals,
@@ -9,6 +13,7 @@ import {
   type FieldSignal,
 } from '@/core/field/signals';
 import { signalKey, signalReason, signalTitle, type SignalNames } from '@/core/field/signalWords';
+import { usualTimeS } from '@/core/field/usualTime';
 import { weatherDays } from '@/core/field/weatherDays';
 import { groupBy } from '@/core/groupBy';
 import type { Db } from '@/data/database';
@@ -20,7 +25,7 @@ import { listVersions } from '@/data/publications';
 import { listReleaseNames } from '@/data/releases';
 import { now } from '@/data/rows';
 import { readDocument } from '@/formats/recipe/readers';
-import { fieldCheckOf } from './fieldChecksOf';
+import { fieldCheckOf, middleOf, windowOf } from './fieldChecksOf';
 import { fieldState, sinceWindow, type FieldState } from './fieldModel';
 
 export interface FitPoint {
@@ -83,7 +88,6 @@ export interface FieldView {
 }
 
 const MATRIX_DAYS = 7;
-const USUAL_WINDOW = [26, 30] as const;
 const MS_PER_DAY = 86_400_000;
 
 export const planOf = (partner: StoredPartner): CheckPlan => ({
@@ -99,6 +103,16 @@ export interface FieldReading {
   readonly nowDay: (partner: StoredPartner) => number;
   readonly names: SignalNames;
   readonly signals: readonly FieldSignal[];
+  /** Null before the café has sent a check of the coffee. */
+  readonly nextShot: (partnerId: string, releaseId: string) => NextShot | null;
+}
+
+/** The next shot of a coffee at a café, by the recipe its last check was made by. */
+export interface NextShot {
+  /** From the middle of the café's own window, s, with half of an 80 % interval. */
+  readonly offS: number;
+  readonly half80S: number;
+  readonly move: FieldMove;
 }
 
 export function readFieldNow(db: Db, house: House): FieldReading {
@@ -109,13 +123,29 @@ export function readFieldNow(db: Db, house: House): FieldReading {
   const cafes = state.partners.map((partner) =>
     factsOf(partner, state, checks(partner.id), nowDay),
   );
-  const coffees = coffeesOf(db, [...byPartner.values()].flat());
+  const all = [...byPartner.values()].flat();
   return {
     state,
     checks,
     nowDay,
-    names: namesOf(db, state.partners, [...byPartner.values()].flat()),
-    signals: fieldSignals(state.model, cafes, coffees),
+    names: namesOf(db, state.partners, all),
+    signals: fieldSignals(state.model, cafes, coffeesOf(db, all)),
+    nextShot: (partnerId, releaseId) => {
+      const last = checks(partnerId).findLast((check) => check.releaseId === releaseId);
+      return last === undefined ? null : nextShotOf(state, last);
+    },
+  };
+}
+
+function nextShotOf({ model }: FieldState, last: StoredCheck): NextShot | null {
+  const { partnerId, releaseId } = last;
+  const next = nextAtCafe(model, partnerId, releaseId, lnWindow(windowOf(last)));
+  if (next === null) return null;
+  const timeS = middleOf(last);
+  return {
+    offS: timeS * (Math.exp(next.offLn) - 1),
+    half80S: INTERVAL_SDS * next.sd * timeS,
+    move: next.move,
   };
 }
 
@@ -163,20 +193,17 @@ function namesOf(
 ): SignalNames {
   const cafes = new Map(partners.map(({ id, name }) => [id, name]));
   const coffees = new Map(listReleaseNames(db).map(({ id, name }) => [id, name]));
-  const windows = new Map(checks.map(({ releaseId, target }) => [releaseId, target.timeS]));
-  const times = new Map(
-    checks.map(({ releaseId, target: { timeS } }) => [releaseId, (timeS[0] + timeS[1]) / 2]),
-  );
-  const usual = [...times.values()].sort((a, b) => a - b)[Math.floor(times.size / 2)] ?? 28;
+  // The newest card of each coffee at each café: one on another basket has another time and another window.
+  const newest = new Map(checks.map((check) => [`${check.partnerId} ${check.releaseId}`, check]));
+  const times = [...newest.values()].map((check) => ({
+    cafe: check.partnerId,
+    coffee: check.releaseId,
+    timeS: middleOf(check),
+  }));
   return {
     cafe: (id) => cafes.get(id) ?? 'A café',
     coffee: (id) => coffees.get(id) ?? 'a coffee',
-    windowLn: (coffee) => {
-      const [low, high] = windows.get(coffee) ?? USUAL_WINDOW;
-      const middle = (low + high) / 2;
-      return [Math.log(low / middle), Math.log(high / middle)];
-    },
-    timeS: (coffee) => (coffee === null ? usual : (times.get(coffee) ?? usual)),
+    timeS: (coffee, cafe) => usualTimeS(times, coffee, cafe),
   };
 }
 
@@ -199,15 +226,15 @@ export function signalViews(db: Db, { state, names, signals }: FieldReading): Si
     const about = aboutOf(signal);
     const [first] = about.partnerIds;
     const coffee = about.releaseId ?? (first && newestCoffee(state, first));
-    const parts =
+    const moved =
       (signal.kind === 'step' || signal.kind === 'batch') && first && coffee
-        ? contributionsOf(state.model, first, coffee)
-        : [];
+        ? { cafe: first, coffee, parts: contributionsOf(state.model, first, coffee) }
+        : undefined;
     return {
       key,
       kind: signal.kind,
       title: signalTitle(signal, names),
-      reason: signalReason(signal, names, parts),
+      reason: signalReason(signal, names, moved),
       probability: signal.probability,
       ...about,
       settled: settled.get(key) ?? null,

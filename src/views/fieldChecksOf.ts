@@ -17,6 +17,16 @@ export function dialAfter({ stepSize, finerIs }: Dialled, dial: number, steps: n
   return dial + steps * stepSize * (finerIs === 'lower' ? 1 : -1);
 }
 
+/** The same, as far as the grinder goes. */
+export function movedDial(
+  partner: Dialled & Pick<PartnerValues, 'dialMin' | 'dialMax'>,
+  dial: number,
+  steps: number,
+): number {
+  const { dialMin, dialMax } = partner;
+  return Math.min(dialMax, Math.max(dialMin, dialAfter(partner, dial, steps)));
+}
+
 const MS_PER_DAY = 86_400_000;
 
 /** Rest days of a bag roasted on a day, on a local day. */
@@ -42,10 +52,18 @@ export function fieldCheckOf(check: StoredCheck, partner: Dialled, timeZone: str
     dial: dial === undefined ? null : stepsOfDial(partner, dial),
     shots,
     ageDays: restDaysAt(roastDate, atDay),
-    target: {
-      doseG: target.doseG,
-      yieldG: target.yieldG,
-      timeS: onPump((target.timeS[0] + target.timeS[1]) / 2),
-    },
+    target: { doseG: target.doseG, yieldG: target.yieldG, timeS: middleOf(check) },
   };
+}
+
+/** The window of the recipe a check was made by, from the pump, s. */
+export function windowOf({ target }: Pick<StoredCheck, 'target'>): readonly [number, number] {
+  const [low, high] = target.timeS;
+  return [fromPump(low, target.clock), fromPump(high, target.clock)];
+}
+
+/** The middle of that window, s. */
+export function middleOf(check: Pick<StoredCheck, 'target'>): number {
+  const [low, high] = windowOf(check);
+  return (low + high) / 2;
 }

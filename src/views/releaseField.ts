@@ -3,7 +3,6 @@ import { INTERVAL_SDS, ODD_UNDER } from '@/core/field/fieldRules';
 import { checkState, type CheckState } from '@/core/field/checkState';
 import { dayWords } from '@/core/dayWords';
 import { batchPoints, type BatchPoint } from '@/core/field/batchPoints';
-import { nextAtCafe } from '@/core/field/nextAtCafe';
 import { batchOfKey } from '@/core/field/signalWords';
 import { batchContrast } from '@/core/field/wholeField';
 import { cafeAudience } from '@/core/fits/audience';
@@ -70,7 +69,7 @@ const LEAST_TRIED = 12;
 
 export function readReleaseField(db: Db, house: House, releaseId: string): ReleaseFieldView {
   const reading = readFieldNow(db, house);
-  const { state, checks, names } = reading;
+  const { state, checks, names, nextShot } = reading;
   const { model } = state;
   const timeS = names.timeS(releaseId);
   const seconds = (ln: number) => timeS * (Math.exp(ln) - 1);
@@ -79,16 +78,16 @@ export function readReleaseField(db: Db, house: House, releaseId: string): Relea
   const cafes = serving.map((partner): CoffeeAtCafeLine => {
     const those = own(checks(partner.id), releaseId);
     const last = those.at(-1);
-    const next = nextAtCafe(model, partner.id, releaseId, names.windowLn(releaseId));
+    const next = nextShot(partner.id, releaseId);
     return {
       partnerId: partner.id,
       cafe: partner.name,
       lastAt: last?.visitedAt ?? null,
       lastState: last === undefined ? null : checkState(last),
       roastDate: last?.roastDate ?? null,
-      offS: next === null ? null : seconds(next.offLn),
-      half80S: next === null ? 0 : INTERVAL_SDS * next.sd * timeS,
-      inWindow: next === null ? 0 : next.move.asItIs,
+      offS: next?.offS ?? null,
+      half80S: next?.half80S ?? 0,
+      inWindow: next?.move.asItIs ?? 0,
       inside: those.filter((check) => checkState(check) === 'inside').length,
       made: those.length,
     };

@@ -4,7 +4,7 @@ import { readCafe } from '@/views/cafe';
 import { readField } from '@/views/field';
 import { learnField } from '@/views/fieldModel';
 import { foundOfBatches, readReleaseField } from '@/views/releaseField';
-import { houseWithCafes, sendDays, type HouseOfCafes } from '../support/cafes';
+import { houseWithCafes, sendDays, targetOf, type HouseOfCafes } from '../support/cafes';
 import { send, stopClock } from '../support/house';
 
 afterEach(() => stopClock());
@@ -136,6 +136,56 @@ it('a café that stopped has its own habit against it, one that always missed ha
     ['silence', [house.ids[0]]],
   ]);
   expect(signals[0]!.title).toMatch(/^Café 1 has missed [89] checks in a row since 18 May$/);
+});
+
+describe('cafés on other baskets', () => {
+  const LEVER = { diameterMm: 46, ratedG: 16 };
+
+  it('are each judged by a window of their own, whoever checked last', () => {
+    for (const baskets of [
+      [{}, LEVER],
+      [LEVER, {}],
+    ]) {
+      const house = houseWithCafes(...baskets);
+      const own = baskets.indexOf(baskets.find((basket) => !('ratedG' in basket))!);
+      sendDays(house, 10, (cafe) => (cafe === own ? { offLn: -0.13 } : {}));
+      fieldOf(house);
+      const { db, releaseId, ids } = house;
+      const read = findHouse(db)!;
+      const windows = ids.map((id) => targetOf(db, id).timeS);
+      // A fitted window is a wider one.
+      expect(windows[1 - own]![1] - windows[1 - own]![0]).toBeGreaterThan(
+        2 * (windows[own]![1] - windows[own]![0]),
+      );
+      const { next } = readCafe(db, read, ids[own]!)!.coffees[0]!;
+      expect(next!.offS).toBeLessThan(-2.5);
+      expect(next!.move.asItIs).toBeLessThan(0.2);
+      expect(next).toMatchObject({ change: '1 step finer', from: 11, to: 10 });
+      const there = readReleaseField(db, read, releaseId).cafes[own]!;
+      expect(there.inWindow).toBe(next!.move.asItIs);
+      expect(there.offS).toBe(next!.offS);
+      expect(readCafe(db, read, ids[1 - own]!)!.coffees[0]!.next!.move.asItIs).toBeGreaterThan(0.9);
+    }
+  });
+
+  it('that never wrote a dial down are told the side and the steps alone', () => {
+    const house = houseWithCafes({});
+    sendDays(house, 10, () => ({ offLn: -0.13, check: { dial: undefined } }));
+    fieldOf(house);
+    const { db, ids } = house;
+    const { next } = readCafe(db, findHouse(db)!, ids[0]!)!.coffees[0]!;
+    expect(next).toMatchObject({ change: '1 step finer', from: null, to: null });
+  });
+
+  it('are never sent beyond the end of their dial', () => {
+    const house = houseWithCafes({ dialMin: 11, dialMax: 30 });
+    sendDays(house, 10, () => ({ offLn: -0.13 }));
+    fieldOf(house);
+    const { db, ids } = house;
+    expect(readCafe(db, findHouse(db)!, ids[0]!)!.coffees[0]!.next).toMatchObject({
+      ...{ from: 11, to: 11 },
+    });
+  });
 });
 
 describe('a hint for the lead', () => {

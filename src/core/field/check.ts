@@ -58,3 +58,9 @@ export function responseOf(check: FieldCheck, reference: FieldTarget): number {
 export function batchKey({ coffee, batch }: Pick<FieldCheck, 'coffee' | 'batch'>): string {
   return `${coffee}\n${batch ?? ''}`;
 }
+
+/** A window around its middle, ln. */
+export function lnWindow([low, high]: readonly [number, number]): readonly [number, number] {
+  const middle = (low + high) / 2;
+  return [Math.log(low / middle), Math.log(high / middle)];
+}

@@ -1,11 +1,12 @@
+import type { Contribution } from './contributions';
 import type { FieldSignal } from './signals';
 import { dayOf, signalKey, signalReason, signalTitle, type SignalNames } from './signalWords';
 
 const NAMES: SignalNames = {
   cafe: (id) => ({ a: 'Quay Nine', b: 'Third Lantern' })[id] ?? id,
   coffee: () => 'Harbour Lamp',
-  timeS: () => 28,
-  windowLn: () => [-0.07, 0.07],
+  // Third Lantern pulls on a lever.
+  timeS: (_coffee, cafe) => (cafe === 'b' ? 42 : 28),
 };
 
 /** 24 Nov 2026, in the morning. */
@@ -27,20 +28,26 @@ describe('a signal in words', () => {
   it('of a café says what, how far and since when, and never which machine', () => {
     expect(dayOf(DAY)).toBe('24 Nov');
     expect(signalTitle(STEP, NAMES)).toBe('Quay Nine: all coffees 2.7 s fast since 24 Nov');
-    const reason = signalReason(STEP, NAMES, [
-      { cause: 'cafe', size: -0.1, sd: 0.03 },
+    const parts: Contribution[] = [
       { cause: 'age', size: -0.02, sd: 0.005 },
+      { cause: 'cafe', size: -0.1, sd: 0.03 },
       { cause: 'weather', size: 0.001, sd: 0.01 },
-    ]);
+    ];
+    const reason = signalReason(STEP, NAMES, { cafe: 'a', coffee: 'x', parts });
     expect(reason).toMatch(
       /^94 % that it is so, by 2\.7 ± 1\.2 s\. All its coffees moved together/,
     );
-    expect(reason).toMatch(/the café 2\.7 s fast \(± 1\.2\), age 0\.6 s fast \(± 0\.2\)\./);
+    expect(reason).toMatch(
+      /Harbour Lamp against one to three weeks ago: the café 2\.7 s fast \(± 1\.2\), age 0\.6 s fast \(± 0\.2\)\./,
+    );
     expect(reason).not.toMatch(/weather/);
     expect(reason).toMatch(/May still be withdrawn/);
     expect(reason).toMatch(
       /ask for a known weight on the scale, then the machine, then the grinder/,
     );
+    const onLever = { ...STEP, cafe: 'b' };
+    expect(signalTitle(onLever, NAMES)).toMatch(/^Third Lantern: all coffees 4\.0 s fast/);
+    expect(signalReason(onLever, NAMES)).toMatch(/, by 4\.0 ± 1\.8 s\./);
     const kept = signalReason({ ...STEP, state: 'kept', coffee: 'x' }, NAMES);
     expect(kept).toMatch(/Its other coffees did not move.*It has stood for five days/);
   });
@@ -64,6 +71,13 @@ describe('a signal in words', () => {
     // Nothing is certain.
     expect(signalReason(batch, NAMES)).toMatch(
       /^99 % that it is so, by 2\.2 ± 0\.4 s\. Against the batch of 1 Nov/,
+    );
+    const parts: Contribution[] = [
+      { cause: 'dial', size: 0.08, sd: 0.01 },
+      { cause: 'age', size: -0.02, sd: 0.005 },
+    ];
+    expect(signalReason(batch, NAMES, { cafe: 'a', coffee: 'x', parts })).toMatch(
+      /not the cafés\. Age alone would make it 0\.6 s fast\.$/,
     );
     // What rounds to nothing is still not nothing.
     expect(signalReason({ ...batch, sd: 0.001 }, NAMES)).toMatch(/by 2\.2 ± under 0\.1 s/);

@@ -9,10 +9,8 @@ import type { FieldSignal } from './signals';
 export interface SignalNames {
   readonly cafe: (id: string) => string;
   readonly coffee: (id: string) => string;
-  /** Middle of the coffee's time, s; of all coffees where null. */
-  readonly timeS: (coffee: string | null) => number;
-  /** Its window around that middle, ln. */
-  readonly windowLn: (coffee: string) => readonly [number, number];
+  /** Middle of the coffee's time from the pump, s, at a café or at most of them; of any coffee where null. */
+  readonly timeS: (coffee: string | null, cafe?: string) => number;
 }
 
 /** "27 Nov", of a day since 1 Jan 1970. */
@@ -34,7 +32,7 @@ export function signalTitle(signal: FieldSignal, names: SignalNames): string {
     case 'step': {
       const { cafe, coffee, size, fromDay } = signal;
       const what = coffee === null ? 'all coffees' : names.coffee(coffee);
-      return `${names.cafe(cafe)}: ${what} ${offWords(size, names.timeS(coffee))} since ${dayOf(fromDay)}`;
+      return `${names.cafe(cafe)}: ${what} ${offWords(size, names.timeS(coffee, cafe))} since ${dayOf(fromDay)}`;
     }
     case 'batch': {
       const { cafes, coffee, batch, size, fromDay } = signal;
@@ -54,12 +52,15 @@ export function signalTitle(signal: FieldSignal, names: SignalNames): string {
 
 const grams = (sizeG: number) => `${figure(Math.abs(sizeG), 1)} g ${sizeG > 0 ? 'more' : 'less'}`;
 
+/** What moved one coffee at one café. */
+export interface Moved {
+  readonly cafe: string;
+  readonly coffee: string;
+  readonly parts: readonly Contribution[];
+}
+
 /** Why, how sure, and what to ask first. */
-export function signalReason(
-  signal: FieldSignal,
-  names: SignalNames,
-  contributions: readonly Contribution[] = [],
-): string {
+export function signalReason(signal: FieldSignal, names: SignalNames, moved?: Moved): string {
   const sure = `${chance(signal.probability)} that it is so${byWords(signal, names)}.`;
   switch (signal.kind) {
     case 'step': {
@@ -69,10 +70,10 @@ export function signalReason(
         signal.coffee === null
           ? 'All its coffees moved together, so it is the café and none of them alone.'
           : 'Its other coffees did not move.';
-      return `${sure} ${scope} ${partsWords(contributions, names.timeS(signal.coffee))} ${open} Times alone do not tell which: ask for a known weight on the scale, then the machine, then the grinder.`;
+      return `${sure} ${scope}${movedWords(names, moved)} ${open} Times alone do not tell which: ask for a known weight on the scale, then the machine, then the grinder.`;
     }
     case 'batch':
-      return `${sure} Against the batch of ${shortDayWords(signal.before)}, with age, weather and each café taken out: the batch, not the cafés. ${partsWords(contributions, names.timeS(signal.coffee))}`;
+      return `${sure} Against the batch of ${shortDayWords(signal.before)}, with age, weather and each café taken out: the batch, not the cafés.${ageWords(names, moved)}`;
     case 'dose':
       return `${sure} All its coffees; its scale or its habit. A dose that is written down is not a wrong scale.`;
     case 'yield':
@@ -98,7 +99,10 @@ function byWords(signal: FieldSignal, names: SignalNames): string {
     case 'yield':
       return `, by ${figure(Math.abs(signal.sizeG), 1)} ± ${halfWords(Z_80 * signal.sdG)} g`;
     default: {
-      const timeS = names.timeS('coffee' in signal ? signal.coffee : null);
+      const timeS = names.timeS(
+        'coffee' in signal ? signal.coffee : null,
+        'cafe' in signal ? signal.cafe : undefined,
+      );
       const sizeS = Math.abs(timeS * (Math.exp(signal.size) - 1));
       return `, by ${figure(sizeS, 1)} ± ${halfWords(INTERVAL_SDS * signal.sd * timeS)} s`;
     }
@@ -116,16 +120,33 @@ const CAUSE_WORDS: Readonly<Record<Contribution['cause'], string>> = {
 /** A part under so much is not worth a word, s. */
 const LEAST_S = 0.3;
 
-/** "Since the week before last: the café 2.1 s fast, age .6 s fast." */
-function partsWords(contributions: readonly Contribution[], timeS: number): string {
-  const told = contributions
-    .filter(({ size }) => timeS * Math.abs(Math.exp(size) - 1) >= LEAST_S)
+/** " Age alone would make it 0.6 s fast.": what a batch that runs otherwise does not owe to its roast. */
+function ageWords({ timeS }: SignalNames, moved?: Moved): string {
+  const age = moved?.parts.find(({ cause }) => cause === 'age');
+  if (!moved || !age) return '';
+  const atCafe = timeS(moved.coffee, moved.cafe);
+  return isWorthSaying(age, atCafe)
+    ? ` Age alone would make it ${offWords(age.size, atCafe)}.`
+    : '';
+}
+
+const isWorthSaying = ({ size }: Contribution, timeS: number) =>
+  timeS * Math.abs(Math.exp(size) - 1) >= LEAST_S;
+
+/** " Harbour Lamp against one to three weeks ago: the café 2.1 s fast, age .6 s fast." */
+function movedWords(names: SignalNames, moved?: Moved): string {
+  if (moved === undefined) return '';
+  const { cafe, coffee, parts } = moved;
+  const timeS = names.timeS(coffee, cafe);
+  const told = parts
+    .filter((part) => isWorthSaying(part, timeS))
     .sort((a, b) => Math.abs(b.size) - Math.abs(a.size))
     .map(
       ({ cause, size, sd }) =>
         `${CAUSE_WORDS[cause]} ${offWords(size, timeS)} (± ${halfWords(INTERVAL_SDS * sd * timeS)})`,
     );
-  return told.length === 0 ? '' : `Against one to three weeks ago: ${told.join(', ')}.`;
+  if (told.length === 0) return '';
+  return ` ${names.coffee(coffee)} against one to three weeks ago: ${told.join(', ')}.`;
 }
 
 const minuteOf = (day: number) => Math.round(1440 * day);

@@ -2,6 +2,8 @@
  * How far cafés really stray from a recipe, for its robust optimum and the tolerance its card prints: scatter within a
  * café and between cafés, g (house heuristic: worth 20 weighings and five cafés of the usual spread).
  */
+import { medianOf } from '../patterns/series';
+
 export interface FieldSpread {
   readonly withinSdG: number;
   readonly betweenSdG: number;
@@ -25,7 +27,7 @@ export function fieldSpread(
   const usual = USUAL[kind];
   const kept = offG
     .map((those) => {
-      const middle = medianOf(those);
+      const middle = medianOf(those) ?? 0;
       return those.filter((off) => Math.abs(off - middle) <= SLIP_SDS * usual.within);
     })
     .filter(({ length }) => length > 0);
@@ -51,9 +53,4 @@ export function fieldSpread(
     cafes: kept.length,
     weighings: kept.reduce((sum, { length }) => sum + length, 0),
   };
-}
-
-function medianOf(values: readonly number[]): number {
-  const sorted = [...values].sort((a, b) => a - b);
-  return sorted[Math.floor(sorted.length / 2)] ?? 0;
 }

@@ -143,9 +143,20 @@ export function CafePage({ view, signal, coffees, houseAddress }: CafePageProps)
   );
 }
 
+/** "1 step finer, dial 11 → 10: 89 % chance of hitting the window, 32 % as it is." */
+function moveWords(
+  { move: { inWindow, asItIs }, change, from, to }: NonNullable<CafeCoffee['next']>,
+  partner: StoredPartner,
+): string {
+  const chance = (of: number) => `${figure(Math.min(99, 100 * of), 0)} %`;
+  if (change === null) return `Leave the dial: ${chance(asItIs)} chance of hitting the window.`;
+  const dial = (value: number) => dialWords(partner, roundDial(value));
+  const where = from === null || to === null ? '' : `, dial ${dial(from)} → ${dial(to)}`;
+  return `${change}${where}: ${chance(inWindow)} chance of hitting the window, ${chance(asItIs)} as it is.`;
+}
+
 function Coffee({ coffee, partner }: { coffee: CafeCoffee; partner: StoredPartner }) {
   const { name, next, points } = coffee;
-  const dial = (value: number) => dialWords(partner, roundDial(value));
   return (
     <section>
       <SectionTitle as="h2">{name}</SectionTitle>
@@ -155,10 +166,7 @@ function Coffee({ coffee, partner }: { coffee: CafeCoffee; partner: StoredPartne
         <>
           <p>
             The next shot lies {signed(next.offS)} s from the middle (likely ±{' '}
-            {figure(next.half80S, 1)} s, 8 in 10).{' '}
-            {next.from === null || next.to === next.from
-              ? `Leave the dial: ${figure(100 * next.inWindow, 0)} % chance of hitting the window.`
-              : `Dial ${dial(next.from)} → ${dial(next.to!)}: ${figure(100 * next.inWindow, 0)} % chance of hitting the window.`}
+            {figure(next.half80S, 1)} s, 8 in 10). {moveWords(next, partner)}
           </p>
           <InView label={`${name}: checks and fit over time`} heightPx={CHART_HEIGHT_PX}>
             {() => <FitChart points={points} />}
