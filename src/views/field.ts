@@ -169,21 +169,17 @@ function factsOf(
 function coffeesOf(db: Db, checks: readonly StoredCheck[]): CoffeeFacts[] {
   return [...groupBy(checks, ({ releaseId }) => releaseId)].map(([coffee, own]) => {
     const batches = [...new Set(own.flatMap(({ roastDate }) => roastDate ?? []))].sort();
-    const former = formerYield(db, coffee, own);
-    return { coffee, batches, ...(former !== undefined && { formerYieldG: former }) };
+    const former = formerYieldShare(db, coffee);
+    return { coffee, batches, ...(former !== undefined && { formerYieldShare: former }) };
   });
 }
 
-/** The card before the newest, scaled to the basket of whoever checked last. */
-function formerYield(
-  db: Db,
-  releaseId: string,
-  checks: readonly StoredCheck[],
-): number | undefined {
+/** Of the card before the newest. */
+function formerYieldShare(db: Db, releaseId: string): number | undefined {
   const [newest, former] = listVersions(db, releaseId);
   if (newest === undefined || former === undefined) return undefined;
   const [now, then] = [newest, former].map(({ document }) => readDocument(document).body.recipe);
-  return (checks.at(-1)!.target.yieldG * then!.yieldG) / now!.yieldG;
+  return then!.yieldG / now!.yieldG;
 }
 
 function namesOf(

@@ -5,7 +5,7 @@ import { readField } from '@/views/field';
 import { learnField } from '@/views/fieldModel';
 import { foundOfBatches, readReleaseField } from '@/views/releaseField';
 import { houseWithCafes, sendDays, targetOf, type HouseOfCafes } from '../support/cafes';
-import { send, stopClock } from '../support/house';
+import { RECIPE, send, stopClock, WORDS } from '../support/house';
 
 afterEach(() => stopClock());
 
@@ -122,6 +122,28 @@ it('a café that doses more than it did is told so, and its grinder is left alon
   expect(signal!.title).toMatch(/^Café 1 doses (0\.9|1\.0) g more than it did since 17 May$/);
   const { draft } = readCafe(house.db, findHouse(house.db)!, house.ids[0]!, signal!.key)!;
   expect(draft!.body).not.toMatch(/→/);
+});
+
+describe('a café that still pulls the card before', () => {
+  it.each([
+    ['on the basket of the house', {}],
+    ['on a smaller one', { diameterMm: 54, ratedG: 14 }],
+  ])('%s is told so within days', (_on, basket) => {
+    const house = houseWithCafes(basket, { diameterMm: 46, ratedG: 16 });
+    const { db, releaseId, ids } = house;
+    const [id] = ids;
+    sendDays(house, 24, (_cafe, day) => (day < 19 ? {} : null));
+    const former = targetOf(db, id!).yieldG;
+    stopClock('2026-05-16');
+    const place = { releaseId, batchId: `${releaseId}-1`, setupId: house.setupId };
+    const { draftId } = send(db, 'acceptRecipe', { ...RECIPE, ...place, yieldG: 41 });
+    send(db, 'publish', { releaseId, draftId, ...WORDS, whatChanged: 'A longer cup.' });
+    expect(targetOf(db, id!).yieldG).toBeGreaterThan(former + 2);
+    sendDays(house, 4, (cafe) => (cafe === 0 ? { check: { yieldG: former } } : {}));
+    const signal = fieldOf(house).signals.find(({ kind }) => kind === 'yield');
+    expect(signal).toMatchObject({ partnerIds: [id], releaseId });
+    expect(signal!.reason).toMatch(/the old card is still in use there/);
+  });
 });
 
 it('a café that stopped has its own habit against it, one that always missed half has not', () => {

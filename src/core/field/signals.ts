@@ -28,8 +28,8 @@ export interface CoffeeFacts {
   readonly coffee: string;
   /** By roast date, the oldest first. */
   readonly batches: readonly string[];
-  /** Yield of the recipe before the one in force, g. */
-  readonly formerYieldG?: number;
+  /** Yield of the recipe before the one in force, as a share of today's. */
+  readonly formerYieldShare?: number;
 }
 
 interface Weighed {
@@ -114,11 +114,13 @@ function habitsOf(
     dose !== null && dose.probability >= HABIT_CHANCE
       ? [{ kind: 'dose', cafe: id, ...dose, fromDay: checks[dose.from]!.atDay }]
       : [];
-  const ofYield = coffees.flatMap(({ coffee, formerYieldG }): FieldSignal[] => {
+  const ofYield = coffees.flatMap(({ coffee, formerYieldShare }): FieldSignal[] => {
     const own = checks.filter((check) => check.coffee === coffee);
     const last = own.at(-1);
     if (last === undefined) return [];
-    const formerOffG = formerYieldG === undefined ? undefined : formerYieldG - last.target.yieldG;
+    // On its own basket: cafés pull one recipe to several yields.
+    const formerOffG =
+      formerYieldShare === undefined ? undefined : (formerYieldShare - 1) * last.target.yieldG;
     const signal = habitSignal(
       own.map(({ yieldG, target }) => yieldG - target.yieldG),
       'yield',
