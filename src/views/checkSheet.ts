@@ -1,6 +1,7 @@
 /** What a café's phone shows: its own coffees by their published cards, and nothing else of the house. Server only. */
 import type { PartnerValues } from '@/core/entity/partner';
 import { NOTHING_KNOWN, type KnownAtCafe } from '@/core/field/atTheBar';
+import type { FieldTarget } from '@/core/field/check';
 import { FIELD } from '@/core/field/fieldRules';
 import { slopeAt, whereItLies } from '@/core/field/nextAtCafe';
 import { fieldWordsIn } from '@/core/language/field/words';
@@ -11,6 +12,7 @@ import { checksOfPartner, type CheckTarget } from '@/data/fieldChecks';
 import type { House } from '@/data/house';
 import type { StoredPartner } from '@/data/partners';
 import { drinksIn, type DrinkLine } from '@/formats/recipe/sections';
+import { fieldTargetOf } from './fieldChecksOf';
 import { fieldState, sinceWindow } from './fieldModel';
 import { publicRecipe, recipeAt } from './publishedRecipe';
 
@@ -89,7 +91,7 @@ function readCoffees(db: Db, house: House, partner: StoredPartner): SheetCoffee[
           habits: habitsOf(partner, yieldG),
           drinks: drinksIn(body, partner.language),
           cardAddress: `/p/${token}${partner.language === 'en' ? '' : `/${partner.language}/`}`,
-          known: knownOf(model, partner.id, releaseId),
+          known: knownOf(model, partner.id, releaseId, fieldTargetOf(fit.recipe)),
           lastDial: own.findLast(({ dial }) => dial !== undefined)?.dial ?? null,
           lastRoastDate: own.at(-1)?.roastDate ?? null,
         },
@@ -110,8 +112,9 @@ function knownOf(
   model: ReturnType<typeof fieldState>['model'],
   partnerId: string,
   releaseId: string,
+  card: FieldTarget,
 ): KnownAtCafe {
-  const lies = whereItLies(model, partnerId, releaseId);
+  const lies = whereItLies(model, partnerId, releaseId, card);
   const { shotSd, visitSd } = model.noise(partnerId);
   const slope = slopeAt(model, partnerId);
   if (lies === null)

@@ -25,7 +25,8 @@ import { listVersions } from '@/data/publications';
 import { listReleaseNames } from '@/data/releases';
 import { now } from '@/data/rows';
 import { readDocument } from '@/formats/recipe/readers';
-import { fieldCheckOf, middleOf, windowOf } from './fieldChecksOf';
+import { fieldCheckOf, fieldTargetOf, windowOf } from './fieldChecksOf';
+import { publicRecipe, recipeAt } from './publishedRecipe';
 import { fieldState, sinceWindow, type FieldState } from './fieldModel';
 
 export interface FitPoint {
@@ -107,7 +108,7 @@ export interface FieldReading {
   readonly nextShot: (partnerId: string, releaseId: string) => NextShot | null;
 }
 
-/** The next shot of a coffee at a café, by the recipe its last check was made by. */
+/** The next shot of a coffee at a café, by the card in force there. */
 export interface NextShot {
   /** From the middle of the café's own window, s, with half of an 80 % interval. */
   readonly offS: number;
@@ -130,22 +131,36 @@ export function readFieldNow(db: Db, house: House): FieldReading {
     nowDay,
     names: namesOf(db, state.partners, all),
     signals: fieldSignals(state.model, cafes, coffeesOf(db, all)),
-    nextShot: (partnerId, releaseId) => {
-      const last = checks(partnerId).findLast((check) => check.releaseId === releaseId);
-      return last === undefined ? null : nextShotOf(state, last);
-    },
+    nextShot: nextShots(db, house, state, checks),
   };
 }
 
-function nextShotOf({ model }: FieldState, last: StoredCheck): NextShot | null {
-  const { partnerId, releaseId } = last;
-  const next = nextAtCafe(model, partnerId, releaseId, lnWindow(windowOf(last)));
-  if (next === null) return null;
-  const timeS = middleOf(last);
-  return {
-    offS: timeS * (Math.exp(next.offLn) - 1),
-    half80S: INTERVAL_SDS * next.sd * timeS,
-    move: next.move,
+function nextShots(
+  db: Db,
+  house: House,
+  { model, partners }: FieldState,
+  checks: FieldReading['checks'],
+): FieldReading['nextShot'] {
+  const cafes = new Map(partners.map((partner) => [partner.id, partner]));
+  const cards = new Map<string, ReturnType<typeof publicRecipe>>();
+  const cardOf = (releaseId: string) => {
+    if (!cards.has(releaseId)) cards.set(releaseId, publicRecipe(db, releaseId));
+    return cards.get(releaseId);
+  };
+  return (partnerId, releaseId) => {
+    const last = checks(partnerId).findLast((check) => check.releaseId === releaseId);
+    const partner = cafes.get(partnerId);
+    if (last === undefined || partner === undefined) return null;
+    const card = cardOf(releaseId);
+    const recipe = card ? recipeAt(house, card.body, partner).recipe : last.target;
+    const target = fieldTargetOf(recipe);
+    const next = nextAtCafe(model, partnerId, releaseId, lnWindow(windowOf(recipe)), target);
+    if (next === null) return null;
+    return {
+      offS: target.timeS * (Math.exp(next.offLn) - 1),
+      half80S: INTERVAL_SDS * next.sd * target.timeS,
+      move: next.move,
+    };
   };
 }
 
@@ -194,7 +209,7 @@ function namesOf(
   const times = [...newest.values()].map((check) => ({
     cafe: check.partnerId,
     coffee: check.releaseId,
-    timeS: middleOf(check),
+    timeS: fieldTargetOf(check.target).timeS,
   }));
   return {
     cafe: (id) => cafes.get(id) ?? 'A café',

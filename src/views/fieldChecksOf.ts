@@ -1,9 +1,9 @@
 /** Checks as the field model reads them: dials in steps, times from the pump, days by the café's own clock. */
-import type { FieldCheck } from '@/core/field/check';
+import type { FieldCheck, FieldTarget } from '@/core/field/check';
 import { localDay } from '@/core/field/schedule';
 import { fromPump } from '@/core/extraction/clock';
 import type { PartnerValues } from '@/core/entity/partner';
-import type { StoredCheck } from '@/data/fieldChecks';
+import type { CheckTarget, StoredCheck } from '@/data/fieldChecks';
 
 type Dialled = Pick<PartnerValues, 'stepSize' | 'finerIs'>;
 
@@ -52,18 +52,17 @@ export function fieldCheckOf(check: StoredCheck, partner: Dialled, timeZone: str
     dial: dial === undefined ? null : stepsOfDial(partner, dial),
     shots,
     ageDays: restDaysAt(roastDate, atDay),
-    target: { doseG: target.doseG, yieldG: target.yieldG, timeS: middleOf(check) },
+    target: fieldTargetOf(target),
   };
 }
 
-/** The window of the recipe a check was made by, from the pump, s. */
-export function windowOf({ target }: Pick<StoredCheck, 'target'>): readonly [number, number] {
-  const [low, high] = target.timeS;
-  return [fromPump(low, target.clock), fromPump(high, target.clock)];
+/** A recipe's window from the pump, s. */
+export function windowOf({ timeS: [low, high], clock }: CheckTarget): readonly [number, number] {
+  return [fromPump(low, clock), fromPump(high, clock)];
 }
 
-/** The middle of that window, s. */
-export function middleOf(check: Pick<StoredCheck, 'target'>): number {
-  const [low, high] = windowOf(check);
-  return (low + high) / 2;
+/** A recipe as the model compares with it. */
+export function fieldTargetOf(target: CheckTarget): FieldTarget {
+  const [low, high] = windowOf(target);
+  return { doseG: target.doseG, yieldG: target.yieldG, timeS: (low + high) / 2 };
 }

@@ -1,6 +1,8 @@
 /** Is it the café, the batch or the weather? Each planted at several cafés, found, and said in words that lead on. */
 import { findHouse } from '@/data/house';
+import { findPartner } from '@/data/partners';
 import { readCafe } from '@/views/cafe';
+import { readCheckSheet } from '@/views/checkSheet';
 import { readField } from '@/views/field';
 import { learnField } from '@/views/fieldModel';
 import { foundOfBatches, readReleaseField } from '@/views/releaseField';
@@ -19,6 +21,13 @@ function fieldOf({ db }: HouseOfCafes) {
   return readField(db, house);
 }
 const kindsOf = (house: HouseOfCafes) => fieldOf(house).signals.map(({ kind }) => kind);
+
+/** Publishes another version of the card. */
+function reviseTo({ db, releaseId, setupId }: HouseOfCafes, change: object) {
+  const place = { releaseId, batchId: `${releaseId}-1`, setupId };
+  const { draftId } = send(db, 'acceptRecipe', { ...RECIPE, ...place, ...change });
+  send(db, 'publish', { releaseId, draftId, ...WORDS, whatChanged: 'For a test.' });
+}
 
 describe('a batch that runs fast everywhere', () => {
   function withBadBatch() {
@@ -135,9 +144,7 @@ describe('a café that still pulls the card before', () => {
     sendDays(house, 24, (_cafe, day) => (day < 19 ? {} : null));
     const former = targetOf(db, id!).yieldG;
     stopClock('2026-05-16');
-    const place = { releaseId, batchId: `${releaseId}-1`, setupId: house.setupId };
-    const { draftId } = send(db, 'acceptRecipe', { ...RECIPE, ...place, yieldG: 41 });
-    send(db, 'publish', { releaseId, draftId, ...WORDS, whatChanged: 'A longer cup.' });
+    reviseTo(house, { yieldG: 41 });
     expect(targetOf(db, id!).yieldG).toBeGreaterThan(former + 2);
     sendDays(house, 4, (cafe) => (cafe === 0 ? { check: { yieldG: former } } : {}));
     const signal = fieldOf(house).signals.find(({ kind }) => kind === 'yield');
@@ -208,6 +215,29 @@ describe('cafés on other baskets', () => {
       ...{ from: 11, to: 11 },
     });
   });
+});
+
+it('a revised card is what the next shot is measured against, before anybody pulled it', () => {
+  const house = houseWithCafes({});
+  const { db, ids } = house;
+  const [id] = ids;
+  sendDays(house, 10);
+  fieldOf(house);
+  const nextOf = () => readCafe(db, findHouse(db)!, id!)!.coffees[0]!.next!;
+  const knownOf = () => readCheckSheet(db, findHouse(db)!, findPartner(db, id!)!).coffees[0]!.known;
+  const [before, level] = [nextOf(), knownOf().levelLn];
+  expect(Math.abs(before.offS)).toBeLessThan(1);
+  expect(before.change).toBeNull();
+  // Five grams more through the same grind, in the same window: seven in fifty longer.
+  reviseTo(house, { yieldG: 41 });
+  fieldOf(house);
+  expect(knownOf().levelLn - level).toBeCloseTo(Math.log(41 / 36), 6);
+  expect(nextOf().offS - before.offS).toBeCloseTo(28 * (41 / 36 - 1), 0);
+  expect(nextOf()).toMatchObject({ change: '1 step coarser', from: 11, to: 12 });
+  // And as much more time in the window: nothing to do again.
+  reviseTo(house, { yieldG: 41, timeS: [30, 34] });
+  fieldOf(house);
+  expect(nextOf().change).toBeNull();
 });
 
 describe('a hint for the lead', () => {

@@ -1,6 +1,6 @@
 /** The next shot of one coffee at one café: where it lies, what moved it there, and what to do. */
 import { bestMove, type DialStep, type FieldMove } from './advice';
-import { ageOffset, lnTimeAt, type FieldCheck } from './check';
+import { ageOffset, lnTimeAt, type FieldCheck, type FieldTarget } from './check';
 import { FIELD } from './fieldRules';
 import { fitted } from './cafeFit';
 import type { FieldModel, FittedCafe } from './model';
@@ -26,8 +26,16 @@ export interface LiesAtCafe {
   readonly last: FieldCheck;
 }
 
-/** Null before the café has sent a check of the coffee. */
-export function whereItLies(model: FieldModel, cafeId: string, coffee: string): LiesAtCafe | null {
+/**
+ * Null before the café has sent a check of the coffee.
+ * @param card the recipe it is to pull now; that of its last check where absent
+ */
+export function whereItLies(
+  model: FieldModel,
+  cafeId: string,
+  coffee: string,
+  card?: FieldTarget,
+): LiesAtCafe | null {
   const found = lastRow(model, cafeId, coffee);
   if (found === null) return null;
   const { cafe, row, last } = found;
@@ -36,7 +44,7 @@ export function whereItLies(model: FieldModel, cafeId: string, coffee: string): 
     .flat()
     .map(({ check }) => check)
     .filter((check) => check.coffee === coffee && check.atDay >= last.atDay - RULES.habitDays);
-  const { target } = last;
+  const target = card ?? last.target;
   const offDose = usually(recent.map((check) => check.doseG - check.target.doseG));
   const offYield = usually(recent.map((check) => check.yieldG - check.target.yieldG));
   const usual = { doseG: target.doseG + offDose, yieldG: target.yieldG + offYield };
@@ -61,14 +69,19 @@ export interface NextAtCafe {
   readonly move: FieldMove;
 }
 
-/** Null before the café has sent a check of the coffee. */
+/**
+ * Null before the café has sent a check of the coffee.
+ * @param window of its recipe around the middle, ln
+ * @param card the recipe it is to pull now; that of its last check where absent
+ */
 export function nextAtCafe(
   model: FieldModel,
   cafeId: string,
   coffee: string,
   window: readonly [number, number],
+  card?: FieldTarget,
 ): NextAtCafe | null {
-  const lies = whereItLies(model, cafeId, coffee);
+  const lies = whereItLies(model, cafeId, coffee, card);
   if (lies === null) return null;
   const { levelLn, habitLn, sd } = lies;
   const offLn = levelLn + habitLn;
