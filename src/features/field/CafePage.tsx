@@ -143,16 +143,17 @@ export function CafePage({ view, signal, coffees, houseAddress }: CafePageProps)
   );
 }
 
-/** "1 step finer, dial 11 → 10: 89 % chance of hitting the window, 32 % as it is." */
+/** "1 step finer, dial 11 → 10: 89 % that its mean shot lies in the window, 32 % as it is." */
 function moveWords(
   { move: { inWindow, asItIs }, change, from, to }: NonNullable<CafeCoffee['next']>,
   partner: StoredPartner,
 ): string {
   const chance = (of: number) => `${figure(Math.min(99, 100 * of), 0)} %`;
-  if (change === null) return `Leave the dial: ${chance(asItIs)} chance of hitting the window.`;
+  if (change === null)
+    return `Leave the dial: ${chance(asItIs)} that its mean shot lies in the window.`;
   const dial = (value: number) => dialWords(partner, roundDial(value));
   const where = from === null || to === null ? '' : `, dial ${dial(from)} → ${dial(to)}`;
-  return `${change}${where}: ${chance(inWindow)} chance of hitting the window, ${chance(asItIs)} as it is.`;
+  return `${change}${where}: ${chance(inWindow)} that its mean shot lies in the window, ${chance(asItIs)} as it is.`;
 }
 
 function Coffee({ coffee, partner }: { coffee: CafeCoffee; partner: StoredPartner }) {

@@ -143,7 +143,7 @@ function Cafes({ cafes }: Pick<ReleaseFieldView, 'cafes'>) {
                 </td>
                 <td className="words">{line.roastDate && dayWords(line.roastDate)}</td>
                 <td>{line.offS !== null && `${signed(line.offS)} ± ${figure(line.half80S, 1)}`}</td>
-                <td>{line.offS !== null && `${figure(100 * line.inWindow, 0)} %`}</td>
+                <td>{line.offS !== null && `${figure(Math.min(99, 100 * line.inWindow), 0)} %`}</td>
                 <td>
                   {line.inside} of {line.made}
                 </td>
@@ -154,7 +154,8 @@ function Cafes({ cafes }: Pick<ReleaseFieldView, 'cafes'>) {
       </TableScroll>
       <Small>
         Off now: seconds from the middle of the window at the café’s usual weights, likely so far
-        either way 8 times in 10. In the window: chance if nothing is moved.
+        either way 8 times in 10. In the window: chance that its mean shot lies there if nothing is
+        moved; single shots scatter more.
       </Small>
     </section>
   );
