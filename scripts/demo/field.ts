@@ -38,7 +38,7 @@ const CAFES: readonly DemoCafe[] = [
     },
     slope: -0.09,
     dial: 14,
-    step: { daysAgo: 4, ln: -0.12 },
+    step: { daysAgo: 5, ln: -0.14 },
     doseOffG: 0.1,
   },
   {
