@@ -1,13 +1,11 @@
 /** What cafés say of their cups reaches the best recipe and the fits of the next card, and nothing that stands already. */
 import { clock } from '@/data/clock';
-import type { Db } from '@/data/database';
 import { checksOfPartner } from '@/data/fieldChecks';
 import { findHouse } from '@/data/house';
 import { findPartner } from '@/data/partners';
 import { publicRecipe } from '@/views/publishedRecipe';
 import { readBest } from '@/views/best';
 import { triedFactors } from '@/views/cafeTastes';
-import { readCheckSheet } from '@/views/checkSheet';
 import { houseWithCafes, targetOf } from '../support/cafes';
 import { newId, RECIPE, send, stopClock, WORDS } from '../support/house';
 import type { ViewedHouse } from '../support/view';
