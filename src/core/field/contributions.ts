@@ -54,7 +54,8 @@ export function contributionsOf(model: FieldModel, cafeId: string, coffee: strin
     return {
       cause,
       size: fitted(part, cafe.fit.effects) + aged,
-      sd: Math.sqrt(rowVariance(part, cafe.block, cafe.covariance)),
+      // What did not change leaves a rounding of either sign.
+      sd: Math.sqrt(Math.max(0, rowVariance(part, cafe.block, cafe.covariance))),
     };
   });
 }
