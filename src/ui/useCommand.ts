@@ -1,11 +1,11 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
-import { useCallback, useEffect, useRef, useState, useTransition } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import type { CommandKind, Commands } from '@/core/command/inputs';
 import type { Fault } from '@/core/errors';
 import { newId } from './newId';
 import { sendCommand, UNREACHED, type Answer } from './sendCommand';
+import { useRefresh } from './useRefresh';
 
 /**
  * Commands of one form: sends, keeps the faults for its fields, and brings every screen up to date.
@@ -13,10 +13,9 @@ import { sendCommand, UNREACHED, type Answer } from './sendCommand';
  * `leavesPage` once it is answered brings nothing up to date: that would lead to another page meanwhile.
  */
 export function useCommand({ leavesPage = false } = {}) {
-  const router = useRouter();
   const [faults, setFaults] = useState<readonly Fault[]>([]);
   const [isSending, setSending] = useState(false);
-  const [isRefreshing, startRefresh] = useTransition();
+  const [isRefreshing, refresh] = useRefresh();
   const unanswered = useRef<{ id: string; key: string } | null>(null);
   // From sending until the screen shows the result: a second Enter in between is the same press.
   const isUnderWay = useRef(false);
@@ -43,12 +42,11 @@ export function useCommand({ leavesPage = false } = {}) {
       unanswered.current = null;
       setFaults(answer.ok ? [] : answer.faults);
       // After a conflict the screen shows what the other person made of it.
-      if ((answer.ok && !leavesPage) || (!answer.ok && answer.code === 'conflict'))
-        startRefresh(() => router.refresh());
+      if ((answer.ok && !leavesPage) || (!answer.ok && answer.code === 'conflict')) refresh();
       if (!answer.ok) isUnderWay.current = false;
       return answer;
     },
-    [router, leavesPage],
+    [refresh, leavesPage],
   );
 
   const faultOf = useCallback(

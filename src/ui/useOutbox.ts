@@ -1,23 +1,22 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
-import { useCallback, useEffect, useState, useSyncExternalStore, useTransition } from 'react';
+import { useCallback, useEffect, useState, useSyncExternalStore } from 'react';
 import type { CommandKind, Commands } from '@/core/command/inputs';
 import type { Fault } from '@/core/errors';
 import { usePerson } from './person';
 import { onUp, post, readState, subscribe, wake, type OutboxState } from './outbox';
 import type { Answer } from './sendCommand';
+import { useRefresh } from './useRefresh';
 
 const NOTHING: OutboxState = { entries: [], trouble: null };
 
 /** What waits on this device of one thing, e.g. of one recipe on the bench. */
 export function useOutbox(about: string) {
   const { id: personId } = usePerson();
-  const router = useRouter();
   const { entries, trouble } = useSyncExternalStore(subscribe, readState, () => NOTHING);
   const [faults, setFaults] = useState<readonly Fault[]>([]);
   const [isSending, setSending] = useState(false);
-  const [isRefreshing, startRefresh] = useTransition();
+  const [isRefreshing, refresh] = useRefresh();
   const waiting = entries.filter((entry) => entry.about === about);
 
   useEffect(() => {
@@ -31,9 +30,9 @@ export function useOutbox(about: string) {
   useEffect(
     () =>
       onUp((entry) => {
-        if (entry.about === about) startRefresh(() => router.refresh());
+        if (entry.about === about) refresh();
       }),
-    [about, router],
+    [about, refresh],
   );
 
   const send = useCallback(

@@ -11,6 +11,7 @@ import { TopBar } from '@/features/frame/TopBar';
 import { PersonProvider } from '@/ui/person';
 import { ProofDialog } from '@/ui/ProofDialog';
 import { UndoBar } from '@/ui/undo';
+import { RefreshKeeper } from '@/ui/useRefresh';
 
 export const dynamic = 'force-dynamic';
 
@@ -34,6 +35,7 @@ export default async function HouseLayout({ children }: { children: ReactNode })
       <TopBar houseName={house.name} recent={listRecentReleases(db, RECENT_RELEASES)} due={due} />
       <AwayBar madeAt={clock.now().toISOString()} />
       {children}
+      <RefreshKeeper />
       <UndoBar />
       <ProofDialog />
     </PersonProvider>

@@ -1,12 +1,13 @@
 'use client';
 
-import { usePathname, useRouter } from 'next/navigation';
+import { usePathname } from 'next/navigation';
 import { useEffect, useState, useSyncExternalStore } from 'react';
 import styled from 'styled-components';
 import { Button, QuietButton } from '@/ui/Button';
 import { keepPage } from '@/ui/keepPage';
 import { lookForServer, onBack, onReach, readReach } from '@/ui/reach';
 import { useMoment } from '@/ui/moment';
+import { useRefresh } from '@/ui/useRefresh';
 
 const Bar = styled.p`
   display: flex;
@@ -33,14 +34,14 @@ export function AwayBar({
   /** The page says by itself that the server is away. */
   isSilent?: boolean;
 }) {
-  const router = useRouter();
+  const [, refresh] = useRefresh();
   const path = usePathname();
   const isReached = useSyncExternalStore(onReach, readReach, () => true);
   const isNew = useNewVersion();
   const moment = useMoment();
   useEffect(() => void lookForServer(), []);
   // Back: what was kept gives way to what is so now.
-  useEffect(() => onBack(() => router.refresh()), [router]);
+  useEffect(() => onBack(refresh), [refresh]);
   useEffect(() => {
     if (!isReached) return;
     const timer = setTimeout(() => void keepPage(path), KEEP_AFTER_MS);

@@ -1,18 +1,18 @@
 'use client';
 
 import { figure } from '@/core/figure';
-import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { Fault } from '@/core/errors';
 import { Button } from '@/ui/Button';
 import { Faults } from '@/ui/Faults';
 import { Moment } from '@/ui/moment';
 import { Notice, Small } from '@/ui/type';
+import { useRefresh } from '@/ui/useRefresh';
 import type { BackupView } from '@/views/backups';
 
 /** The last good backup, what went wrong since, and one at once. */
 export function Backups({ backups, folder }: { backups: BackupView; folder: string }) {
-  const router = useRouter();
+  const [, refresh] = useRefresh();
   const [isBusy, setBusy] = useState(false);
   const [faults, setFaults] = useState<readonly Fault[]>([]);
   const { good, failed, isOld } = backups;
@@ -20,7 +20,7 @@ export function Backups({ backups, folder }: { backups: BackupView; folder: stri
     setBusy(true);
     setFaults(await askForBackup());
     setBusy(false);
-    router.refresh();
+    refresh();
   };
   return (
     <>

@@ -15,6 +15,7 @@ import { SectionTitle, Small, StageTitle, Table, TableHead, TableScroll } from '
 import { offerUndo } from '@/ui/undo';
 import { readNumber } from '@/core/readNumber';
 import { useCommand } from '@/ui/useCommand';
+import { useRefresh } from '@/ui/useRefresh';
 import type { QrSquares } from '@/formats/qrCode';
 import type { FlightView, TasterProgress } from '@/views/flight';
 import { BenchWork } from './BenchWork';
@@ -77,8 +78,8 @@ export function FlightPage({
   qr: QrSquares;
 }) {
   const { test, question, revealed, releaseId } = flight;
-  const router = useRouter();
-  useEffect(() => listenToHouse(() => router.refresh()), [router]);
+  const [, refresh] = useRefresh();
+  useEffect(() => listenToHouse(refresh), [refresh]);
   return (
     <Stack>
       <div>
