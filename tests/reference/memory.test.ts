@@ -97,6 +97,14 @@ describe('what Equipment says a grinder has taught', () => {
   const publishing = ({ db }: TestHouse, releaseId: string, draftId: string) =>
     send(db, 'publish', { releaseId, draftId, ...WORDS });
 
+  /** One dial-in, decided. */
+  function decidedHouse(): TestHouse {
+    const house = openHouse();
+    pull(house.db, house.draftId);
+    publishing(house, house.releaseId, house.draftId);
+    return house;
+  }
+
   it('is nothing before a recipe was decided, then its step with a band, mostly by rule', async () => {
     const house = openHouse();
     const { db, releaseId, draftId } = house;
@@ -115,10 +123,8 @@ describe('what Equipment says a grinder has taught', () => {
   });
 
   it('grows surer with every decided dial-in, and counts one that was taken away no longer', async () => {
-    const house = openHouse();
-    const { db, releaseId, draftId } = house;
-    pull(db, draftId);
-    publishing(house, releaseId, draftId);
+    const house = decidedHouse();
+    const { db } = house;
     const [one] = await taughtOf(db);
     const more = ['Kestrel Row', 'Low Tide', 'Quarry Hill'].map((name) => another(house, name));
     for (const other of more) {
@@ -135,10 +141,8 @@ describe('what Equipment says a grinder has taught', () => {
   });
 
   it('is read on the new scale after a zero point with a shift, and kept apart without one', async () => {
-    const house = openHouse();
-    const { db, releaseId, draftId } = house;
-    pull(db, draftId);
-    publishing(house, releaseId, draftId);
+    const house = decidedHouse();
+    const { db } = house;
     const [before] = await taughtOf(db);
     const { id: grinderId } = db.prepare('SELECT id FROM grinder').get() as { id: string };
     stopClock('2026-05-21');
@@ -159,10 +163,8 @@ describe('what Equipment says a grinder has taught', () => {
   });
 
   it('is the same however often it is renewed', async () => {
-    const house = openHouse();
-    const { db, releaseId, draftId } = house;
-    pull(db, draftId);
-    publishing(house, releaseId, draftId);
+    const house = decidedHouse();
+    const { db } = house;
     await renewGrinderMemories(db, findHouse(db)!);
     const first = advice(db, another(house, 'Kestrel Row').releaseId);
     await renewGrinderMemories(db, findHouse(db)!);

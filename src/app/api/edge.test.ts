@@ -1,6 +1,6 @@
 /** What an address that writes answers: who may call, how much, and a fault as its status and words. */
 import { userFault, type FaultCode } from '@/core/errors';
-import { answer, bytesOf, jsonOf, streamed } from './edge';
+import { answer, bytesOf, jsonOf } from './edge';
 
 const HERE = 'http://house.example';
 
@@ -120,56 +120,5 @@ describe('a body', () => {
   it('of exactly the most is taken whole', async () => {
     expect((await bytesOf(request({}, chunks(4, 1000).body), 4000, '4 kB')).length).toBe(4000);
     expect((await bytesOf(request(), 4000, '4 kB')).length).toBe(0);
-  });
-});
-
-describe('long work', () => {
-  function* working(steps: number, log: number[] = []): Generator<number, string> {
-    for (let i = 0; i < steps; i++) {
-      log.push(i);
-      yield i;
-    }
-    return 'whole';
-  }
-  const linesOf = async (response: Response) =>
-    (await response.text())
-      .trim()
-      .split('\n')
-      .map((line) => JSON.parse(line) as unknown);
-
-  it('tells each step, then what was made of the whole', async () => {
-    const work = working(3);
-    const response = streamed(work, work.next(), (result) => ({ kept: result }));
-    expect(response.headers.get('content-type')).toBe('application/x-ndjson');
-    expect(await linesOf(response)).toEqual([
-      { done: 0 },
-      { done: 1 },
-      { done: 2 },
-      { result: { kept: 'whole' } },
-    ]);
-  });
-
-  it('that fails at its end says its faults as the last line', async () => {
-    const work = working(1);
-    const response = streamed(work, work.next(), () => {
-      throw userFault('badInput', 'row 3', 'Row 3 has no dose.');
-    });
-    expect((await linesOf(response)).at(-1)).toEqual({
-      code: 'badInput',
-      faults: [{ field: 'row 3', message: 'Row 3 has no dose.' }],
-    });
-  });
-
-  it('ends when the reader goes away, and finishes nothing', async () => {
-    const log: number[] = [];
-    const work = working(1000, log);
-    const finish = jest.fn();
-    const reader = streamed(work, work.next(), finish).body!.getReader();
-    await reader.read();
-    await reader.cancel();
-    const done = log.length;
-    await new Promise((resolve) => setTimeout(resolve, 20));
-    expect(log.length).toBeLessThanOrEqual(done + 1);
-    expect(finish).not.toHaveBeenCalled();
   });
 });
