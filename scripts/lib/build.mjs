@@ -27,8 +27,10 @@ const PAGES = {
   stamp: join(ROOT, '.next/kettlebrand-build'),
   sources: ['src', 'next.config.ts', ...CONFIGURATION],
 };
+/** What the program that stands was built from. */
+export const BUILT = join(ROOT, OUT, 'build');
 const PROGRAM = {
-  stamp: join(ROOT, OUT, 'build'),
+  stamp: BUILT,
   sources: ['src', 'cli', 'scripts/demo', 'scripts/seedDemo.ts', ...CONFIGURATION],
 };
 

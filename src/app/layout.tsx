@@ -3,6 +3,7 @@ import '@/ui/theme/theme.css';
 import type { Metadata } from 'next';
 import { cookies, headers } from 'next/headers';
 import type { ReactNode } from 'react';
+import { ReadyMark } from '@/ui/ReadyMark';
 import { StyleRegistry } from '@/ui/theme/StyleRegistry';
 
 export const metadata: Metadata = {
@@ -23,7 +24,10 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
       data-density={isDense ? 'dense' : undefined}
     >
       <body>
-        <StyleRegistry nonce={styleNonce}>{children}</StyleRegistry>
+        <StyleRegistry nonce={styleNonce}>
+          {children}
+          <ReadyMark />
+        </StyleRegistry>
       </body>
     </html>
   );

@@ -5,7 +5,7 @@ import { Page } from './Page';
  * what the framework fetches ahead for it would keep an older frame, with an older next move.
  */
 export const PageLoading = () => (
-  <Page aria-busy="true">
+  <Page aria-busy="true" data-loading="">
     <p role="status">Reading …</p>
   </Page>
 );

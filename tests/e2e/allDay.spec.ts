@@ -1,15 +1,14 @@
 /** Open all day, in many pages: what was typed is there again, errors lead there, keys can be off. */
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from '../support/browserTest';
 import { fill, press, tabTo } from '../support/keyboard';
 import { openPage, openRelease, pathOf } from '../support/openRelease';
-import { startServer, type RunningServer } from '../support/server';
+import type { RunningServer } from '../support/server';
 import { signIn } from '../support/signIn';
 
 let server: RunningServer;
-test.beforeAll(async () => {
-  server = await startServer({ demo: true });
+test.beforeAll(async ({ demoHouse }) => {
+  server = await demoHouse.asMade();
 });
-test.afterAll(() => server.close());
 
 test.beforeEach(({ page }) => signIn(page, server.url));
 
@@ -81,11 +80,10 @@ test('single keys can be turned off, and the keyboard skips to the content', asy
   await expect(off).toBeChecked();
   await openRelease(page, server.url, 'Kibira Slope', 'pull');
   await page.keyboard.press('4');
-  await page.waitForTimeout(300);
-  await expect(page).toHaveURL(/\/pull$/);
-  // The clock stays the hand's.
+  // The clock stays the hand's, and what was pressed before it has been heard by then.
   await page.keyboard.press('Space');
   await expect(page.getByText(/first drip/).first()).toBeVisible();
+  await expect(page).toHaveURL(/\/pull$/);
 });
 
 test('twelve pages of one browser share one line, and all of them hear what another person did', async ({
@@ -95,8 +93,8 @@ test('twelve pages of one browser share one line, and all of them hear what anot
 }) => {
   const path = `${server.url}${await pathOf(page, server.url, 'Serra do Lume')}/pull`;
   const lines: string[] = [];
-  context.on('request', (request) => {
-    if (request.url().endsWith('/api/stream')) lines.push(request.url());
+  context.on('response', (response) => {
+    if (response.url().endsWith('/api/stream')) lines.push(response.url());
   });
   const pages = [page];
   while (pages.length < 12) pages.push(await context.newPage());
@@ -105,8 +103,7 @@ test('twelve pages of one browser share one line, and all of them hear what anot
   const thirteenth = await context.newPage();
   await thirteenth.goto(`${server.url}/equipment`);
   await expect(thirteenth.getByRole('heading', { name: 'Equipment' })).toBeVisible();
-  await page.waitForTimeout(2_000);
-  expect(lines).toHaveLength(1);
+  await expect.poll(() => lines).toHaveLength(1);
 
   const other = await browser.newContext();
   const tobin = await other.newPage();
@@ -116,5 +113,6 @@ test('twelve pages of one browser share one line, and all of them hear what anot
   await tobin.keyboard.press('Enter');
   for (const one of pages)
     await expect(one.getByText(/Tobin Achterveld logged a shot/)).toBeVisible();
+  expect(lines).toHaveLength(1);
   await other.close();
 });

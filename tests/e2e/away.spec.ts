@@ -1,18 +1,17 @@
 /** The bench with the server stopped: it opens, says what it knows, keeps what is entered, and sends it once. */
 import Database from 'better-sqlite3';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from '../support/browserTest';
 import { KEPT_PAGES } from '@/workers/kept';
-import { pathOf } from '../support/openRelease';
-import { startServer, type RunningServer } from '../support/server';
+import { pathOf, untilReady } from '../support/openRelease';
+import type { RunningServer } from '../support/server';
 import { signIn } from '../support/signIn';
 
 test.use({ serviceWorkers: 'allow' });
 
 let server: RunningServer;
-test.beforeEach(async () => {
-  server = await startServer({ demo: true });
+test.beforeEach(async ({ demoHouse }) => {
+  server = await demoHouse.asMade();
 });
-test.afterEach(() => server.close());
 
 /** Today, with the service worker installed. */
 async function open(page: Page): Promise<void> {
@@ -42,7 +41,7 @@ test('the bench opens without the server, keeps shots and cups, and each goes up
     );
   await expect.poll(() => isKept('/pull')).toBe(true);
   // It may be kept before it answers to keys.
-  await page.waitForLoadState('networkidle');
+  await untilReady(page);
   await page.keyboard.press('4');
   await expect(page.getByRole('form', { name: 'Cup sheet' })).toBeVisible();
   await expect.poll(() => isKept('/taste')).toBe(true);

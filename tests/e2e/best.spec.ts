@@ -1,14 +1,13 @@
 /** What the cups of a release say together, and the recipe that forgives on the bench in one press. */
-import { expect, test } from '@playwright/test';
+import { expect, test } from '../support/browserTest';
 import { openRelease } from '../support/openRelease';
-import { startServer, type RunningServer } from '../support/server';
+import type { RunningServer } from '../support/server';
 import { signIn } from '../support/signIn';
 
 let server: RunningServer;
-test.beforeAll(async () => {
-  server = await startServer({ demo: true });
+test.beforeAll(async ({ demoHouse }) => {
+  server = await demoHouse.asMade();
 });
-test.afterAll(() => server.close());
 
 test('ordinary cups find the best point; the lead takes the recipe that forgives; a cup more is counted', async ({
   page,
@@ -151,7 +150,6 @@ test('an answer that breaks off on its way is asked for again, and the screen co
 }) => {
   await signIn(page, server.url);
   await openRelease(page, server.url, 'Las Veredas Rojas', 'taste');
-  await page.waitForLoadState('networkidle');
   const best = page.getByRole('region', { name: 'The best this coffee can give' });
   const before = Number(/(\d+) cups of/.exec(await best.innerText())![1]);
   // The page that is asked for next comes by half, and never ends.

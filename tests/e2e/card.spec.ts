@@ -1,7 +1,7 @@
 /** A stranger's card: read without a script, in six languages; its helpers; and what the house hears and sends out. */
 import { spawnSync } from 'node:child_process';
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from '../support/browserTest';
 import ICAL from 'ical.js';
 import { strangerQuestion, type StrangerAsked } from '@/core/advice/stranger';
 import type { Advice } from '@/core/advice/types';
@@ -10,20 +10,19 @@ import { LANGUAGES } from '@/core/language/language';
 import { wordsIn } from '@/core/language/words';
 import { readDocument } from '@/formats/recipe/readers';
 import { openRelease } from '../support/openRelease';
-import { startServer, type RunningServer } from '../support/server';
+import type { RunningServer } from '../support/server';
 import { signIn } from '../support/signIn';
 
 let server: RunningServer;
 let path: string;
-test.beforeAll(async ({ browser }) => {
-  server = await startServer({ demo: true });
+test.beforeAll(async ({ demoHouse, browser }) => {
+  server = await demoHouse.asMade();
   const page = await browser.newPage();
   await signIn(page, server.url);
   await openRelease(page, server.url, 'Harbour Lamp', 'publish');
   path = (await page.getByRole('link', { name: 'Open the public page' }).getAttribute('href'))!;
   await page.close();
 });
-test.afterAll(() => server.close());
 
 const PHONE = { viewport: { width: 390, height: 844 } };
 
@@ -51,7 +50,6 @@ test('the card reads in six languages without a script, on a phone, in both them
 });
 
 test('opened, its helpers are accessible in every language', async ({ page }) => {
-  test.setTimeout(120_000);
   for (const language of LANGUAGES) {
     await page.goto(`${server.url}${path}/${language}/?roasted=2026-01-01`);
     for (const part of await page.locator('[data-helper] > summary').all())
@@ -144,17 +142,18 @@ test('“my shot did this” answers what kb next answers, and learns the grinde
 });
 
 test('the clock marks the first drip and fills the shot’s times', async ({ page }) => {
+  await page.clock.install();
   await page.goto(`${server.url}${path}/en/`);
   await page.getByText('Start the clock').click();
   const part = page.locator('[data-helper="clock"]');
   await expect(part.getByRole('button', { name: 'Start with the pump' })).toBeEnabled();
   await part.getByRole('button', { name: 'Start with the pump' }).press('Enter');
   await part.getByRole('button', { name: 'First drip' }).press('Enter');
-  await page.waitForTimeout(1100);
+  await page.clock.runFor(24_000);
   await part.getByRole('button', { name: 'Stop' }).press('Enter');
   await part.getByRole('button', { name: 'Use these times' }).press('Enter');
   const time = page.locator('[data-helper="shot"]').getByLabel('Time, s');
-  expect(Number(await time.inputValue())).toBeGreaterThan(1);
+  expect(Number(await time.inputValue())).toBeGreaterThanOrEqual(24);
   await expect(page.locator('[data-helper="shot"]').getByLabel('In the cup, g')).toBeFocused();
 });
 

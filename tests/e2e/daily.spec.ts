@@ -1,15 +1,14 @@
 /** What a bench does every day: cups that move a recipe, sheets by keys, a new batch on the last recipe. */
-import { expect, test, type Page } from '@playwright/test';
-import { startServer, type RunningServer } from '../support/server';
+import { expect, test, type Page } from '../support/browserTest';
+import type { RunningServer } from '../support/server';
 import { press, tabTo } from '../support/keyboard';
-import { openPage, openRelease } from '../support/openRelease';
+import { openPage, openRelease, untilReady } from '../support/openRelease';
 import { signIn } from '../support/signIn';
 
 let server: RunningServer;
-test.beforeAll(async () => {
-  server = await startServer({ demo: true });
+test.beforeAll(async ({ demoHouse }) => {
+  server = await demoHouse.asMade();
 });
-test.afterAll(() => server.close());
 
 test.beforeEach(({ page }) => signIn(page, server.url));
 
@@ -114,7 +113,7 @@ test('a new batch is carried over from Today, confirmed by one shot and one cup,
   await openPage(page, server.url);
   await press(page, 'Carry the recipe of Harbour Lamp over');
   await page.waitForURL(/\/pull$/);
-  await page.waitForLoadState('networkidle');
+  await untilReady(page);
   const advice = page.getByLabel('Next move');
   await expect(advice).toContainText('A new batch on the last recipe');
   await tabTo(page, page.getByLabel('Time, s', { exact: true }));
@@ -123,7 +122,7 @@ test('a new batch is carried over from Today, confirmed by one shot and one cup,
   await expect(advice).toContainText('The recipe carries over');
   await page.keyboard.press('4');
   await page.waitForURL(/\/taste$/);
-  await page.waitForLoadState('networkidle');
+  await untilReady(page);
   const scale = (name: string) => page.getByRole('radiogroup', { name, exact: true });
   for (const [name, digit] of Object.entries({
     'Sharp acidity': '2',
@@ -138,7 +137,7 @@ test('a new batch is carried over from Today, confirmed by one shot and one cup,
   await expect(advice).toContainText('confirmed');
   await page.locator('body').press('6');
   await page.waitForURL(/\/publish$/);
-  await page.waitForLoadState('networkidle');
+  await untilReady(page);
   // Two presses: what changed stands there already.
   await press(page, /^Publish version/);
   await expect(page.getByRole('dialog')).toContainText('never changes');

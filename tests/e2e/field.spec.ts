@@ -4,16 +4,15 @@
  */
 import Database from 'better-sqlite3';
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test, type Browser, type Page } from '@playwright/test';
+import { expect, test, type Browser, type Page } from '../support/browserTest';
 import { openPage, openRelease } from '../support/openRelease';
-import { startServer, type RunningServer } from '../support/server';
+import type { RunningServer } from '../support/server';
 import { signIn } from '../support/signIn';
 
 let server: RunningServer;
-test.beforeAll(async () => {
-  server = await startServer({ demo: true });
+test.beforeAll(async ({ demoHouse }) => {
+  server = await demoHouse.asMade();
 });
-test.afterAll(() => server.close());
 
 const PHONE = { viewport: { width: 390, height: 844 }, hasTouch: true };
 
@@ -51,7 +50,6 @@ function visitsOf(cafe: string): number {
 }
 
 test('a café drifts: found, named, answered, and the recipe revised', async ({ page, browser }) => {
-  test.setTimeout(180_000);
   await signIn(page, server.url);
   const french = await linkOf(page, 'Sous-Bois');
   const german = await linkOf(page, 'Stube Lindwurm');
@@ -94,7 +92,7 @@ test('a café drifts: found, named, answered, and the recipe revised', async ({ 
     await expect(bar.page.getByText('Envoyé. Merci.')).toBeVisible();
   }
   await back.context.setOffline(false);
-  await expect(back.page.getByText(/1: Pas de réseau/)).toBeHidden({ timeout: 20_000 });
+  await expect(back.page.getByText(/1: Pas de réseau/)).toBeHidden();
   await expect.poll(() => visitsOf('Sous-Bois')).toBe(before.french + 6);
   expect(visitsOf('Stube Lindwurm')).toBe(before.german + 1);
 
@@ -202,9 +200,7 @@ test('a sheet that is refused after it waited stays on the phone until somebody 
   await expect(sheet.getByText(/1: No network/)).toBeVisible();
   const before = visitsOf('Third Lantern');
   await context.setOffline(false);
-  await expect(sheet.getByText(/Dial 77 is outside this grinder’s 0 to 50/)).toBeVisible({
-    timeout: 20_000,
-  });
+  await expect(sheet.getByText(/Dial 77 is outside this grinder’s 0 to 50/)).toBeVisible();
   await sheet.getByRole('button', { name: 'Drop it' }).click();
   await expect(sheet.getByText(/Dial 77/)).toBeHidden();
   expect(visitsOf('Third Lantern')).toBe(before);

@@ -1,15 +1,14 @@
 /** A blind flight: three phones without accounts, one away for a while, the reveal and what is decided. */
-import { expect, test, type Browser, type BrowserContext, type Page } from '@playwright/test';
+import { expect, test, type Browser, type BrowserContext, type Page } from '../support/browserTest';
 import { tasteAsGuest } from '../support/asPhone';
 import { openRelease } from '../support/openRelease';
-import { startServer, type RunningServer } from '../support/server';
+import type { RunningServer } from '../support/server';
 import { signIn } from '../support/signIn';
 
 let server: RunningServer;
-test.beforeAll(async () => {
-  server = await startServer({ demo: true });
+test.beforeAll(async ({ demoHouse }) => {
+  server = await demoHouse.asMade();
 });
-test.afterAll(() => server.close());
 
 const PHONE = { viewport: { width: 390, height: 844 }, isMobile: true, hasTouch: true };
 
@@ -136,9 +135,7 @@ test('three phones, one of them offline for a while: poured by keyboard, tasted 
   await expect(tasters.getByRole('row', { name: /Odo/ })).toContainText('2 of 2');
   await expect(tasters.getByRole('row', { name: /Ada/ })).toContainText('0 of 2');
   await third.context.setOffline(false);
-  await expect(tasters.getByRole('row', { name: /Ada/ })).toContainText('2 of 2', {
-    timeout: 20_000,
-  });
+  await expect(tasters.getByRole('row', { name: /Ada/ })).toContainText('2 of 2');
   await expect(tasters.getByRole('row', { name: /Ada/ })).toContainText('yes');
 
   await page.getByRole('button', { name: 'Reveal' }).click();
@@ -148,14 +145,14 @@ test('three phones, one of them offline for a while: poured by keyboard, tasted 
   const table = said.getByRole('region', { name: 'By what was in the cup' });
   await expect(table.getByRole('row', { name: /^New recipe/ })).toContainText('7.7 by 3');
   await expect(table.getByRole('row', { name: /^Old recipe/ })).toContainText('−1.3 ± ');
-  await expect(first.phone.getByText(`${better}: New recipe`)).toBeVisible({ timeout: 15_000 });
-  await expect(third.phone.getByText('Revealed.')).toBeVisible({ timeout: 15_000 });
+  await expect(first.phone.getByText(`${better}: New recipe`)).toBeVisible();
+  await expect(third.phone.getByText('Revealed.')).toBeVisible();
 
   // A sheet after the reveal is kept apart, and both sides are told.
   await first.phone.locator('label', { hasText: /^cool$/ }).click();
   await score(first.phone, worse, 2);
   await expect(first.phone.getByText(/it is kept apart and counts in nothing/)).toBeVisible();
-  await expect(said).toContainText('1 sheet came after the reveal', { timeout: 15_000 });
+  await expect(said).toContainText('1 sheet came after the reveal');
   await expect(table.getByRole('row', { name: /^Old recipe/ })).toContainText('6.3 by 3');
 
   const decision = page.getByRole('region', { name: 'Decision' });
@@ -207,7 +204,7 @@ test('a code that is none, a full table and a flight that is over say what to do
 
   await page.getByRole('button', { name: 'Delete this flight' }).click();
   await expect(page).toHaveURL(/taste$/);
-  await expect(other.phone.getByText(/No flight has this code/)).toBeVisible({ timeout: 15_000 });
+  await expect(other.phone.getByText(/No flight has this code/)).toBeVisible();
   await page.getByRole('button', { name: /Undo/ }).first().click();
   await other.phone.reload();
   await expect(other.phone.getByRole('heading', { name: /wren abara/i })).toBeVisible();

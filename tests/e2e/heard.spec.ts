@@ -1,15 +1,14 @@
 /** A whole release by what a screen reader is told alone: names, roles and keys, with single keys off. */
-import { expect, test } from '@playwright/test';
+import { expect, test } from '../support/browserTest';
 import { enterDay, fill, follow, pick, press, tabTo } from '../support/keyboard';
-import { openPage } from '../support/openRelease';
-import { startServer, type RunningServer } from '../support/server';
+import { openPage, untilReady } from '../support/openRelease';
+import type { RunningServer } from '../support/server';
 import { signIn } from '../support/signIn';
 
 let server: RunningServer;
-test.beforeAll(async () => {
-  server = await startServer({ demo: true });
+test.beforeAll(async ({ demoHouse }) => {
+  server = await demoHouse.asMade();
 });
-test.afterAll(() => server.close());
 
 /** A coffee that runs 28 s at dial 13, 12 % a whole number. */
 const timeS = (dial: number) => 28 * Math.exp(-0.12 * (dial - 13));
@@ -31,7 +30,7 @@ test('from the bag to the card by names and roles, single keys off', async ({ pa
   await fill(page, 'Dial to start at', '15');
   await press(page, 'Use this recipe');
   await page.waitForURL(/\/pull$/);
-  await page.waitForLoadState('networkidle');
+  await untilReady(page);
 
   const move = page.getByRole('region', { name: 'Next move' });
   const MOST_SHOTS = 9;

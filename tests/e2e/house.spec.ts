@@ -1,14 +1,13 @@
 /** A house of several people: invitations, roles in two browsers, a conflict shown and resolved. */
-import { expect, test, type Browser, type Page } from '@playwright/test';
+import { expect, test, type Browser, type Page } from '../support/browserTest';
 import { openPage, openRelease } from '../support/openRelease';
-import { startServer, type RunningServer } from '../support/server';
+import type { RunningServer } from '../support/server';
 import { signIn } from '../support/signIn';
 
 let server: RunningServer;
-test.beforeAll(async () => {
-  server = await startServer({ demo: true });
+test.beforeAll(async ({ demoHouse }) => {
+  server = await demoHouse.asMade();
 });
-test.afterAll(() => server.close());
 
 async function browserOf(browser: Browser, who?: 'ines' | 'tobin' | 'wren'): Promise<Page> {
   const page = await (await browser.newContext()).newPage();

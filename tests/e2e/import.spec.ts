@@ -1,15 +1,14 @@
 /** A house that comes with spreadsheets: mapping, dry run, mending, all rows or none. */
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from '../support/browserTest';
 import Papa from 'papaparse';
 import { openPage, openRelease } from '../support/openRelease';
-import { startServer, type RunningServer } from '../support/server';
+import type { RunningServer } from '../support/server';
 import { signIn } from '../support/signIn';
 
 let server: RunningServer;
-test.beforeAll(async () => {
-  server = await startServer({ demo: true });
+test.beforeAll(async ({ demoHouse }) => {
+  server = await demoHouse.asMade();
 });
-test.afterAll(() => server.close());
 test.beforeEach(async ({ page }) => {
   await signIn(page, server.url);
   await openPage(page, `${server.url}/import`);
@@ -175,12 +174,18 @@ test('five thousand rows say how far they are, and stop when told', async ({ pag
   await page.getByLabel('Shots', { exact: true }).check();
   await choose(page, shotSheet(5000), 'years.csv');
   await page.getByLabel('Days are written').selectOption('mdy');
-  // Each read of the answer waits a little, as a slow line would.
+  // The line is slow: what comes after the first words waits until somebody pressed Stop.
   await page.evaluate(() => {
     const { prototype } = ReadableStreamDefaultReader;
     const read = prototype.read;
+    const stopped = new Promise((resolve) => {
+      document.addEventListener('keydown', ({ target }) => {
+        if ((target as Element).textContent === 'Stop') resolve(undefined);
+      });
+    });
+    let reads = 0;
     prototype.read = async function wait(this: ReadableStreamDefaultReader) {
-      await new Promise((resolve) => setTimeout(resolve, 150));
+      if (++reads > 1) await stopped;
       return read.call(this);
     };
   });

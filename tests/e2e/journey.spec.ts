@@ -1,8 +1,8 @@
 /** The whole job by keyboard: from an empty house to a page a stranger brews from. */
 import { readFileSync } from 'node:fs';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from '../support/browserTest';
 import { enterDay, fill, follow, pick, press, tabTo } from '../support/keyboard';
-import { openPage } from '../support/openRelease';
+import { openPage, untilReady } from '../support/openRelease';
 import { startServer, type RunningServer } from '../support/server';
 
 let server: RunningServer;
@@ -55,9 +55,9 @@ test('from an empty house to a published card, by keyboard only', async ({ page,
     await fill(page, 'Code', server.setUpCode());
     await page.keyboard.press('Enter');
     await expect(page.getByRole('heading', { name: 'No coffee here yet' })).toBeVisible();
-    await page.waitForLoadState('networkidle');
+    await untilReady(page, '/');
     await follow(page, 'Describe machine, grinder and basket');
-    await page.waitForLoadState('networkidle');
+    await untilReady(page, '/equipment');
     await press(page, 'Describe it all instead');
     await fill(page, 'Name of the setup', 'Window bench');
     await fill(page, 'Machine', 'Two-group at the window');
@@ -67,7 +67,7 @@ test('from an empty house to a published card, by keyboard only', async ({ page,
     await press(page, 'Add the setup');
     // The next step is there at once.
     await expect(page.getByRole('heading', { name: 'A new release' })).toBeVisible();
-    await page.waitForLoadState('networkidle');
+    await untilReady(page, '/releases/new');
   });
 
   await test.step('read', async () => {
@@ -235,13 +235,13 @@ test('from sign-up to the first shot in twelve entries', async ({ browser }) => 
   await enter('Password', 'kettle at six');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'No coffee here yet' })).toBeVisible();
-  await page.waitForLoadState('networkidle');
+  await untilReady(page, '/');
   await follow(page, 'Describe machine, grinder and basket');
-  await page.waitForLoadState('networkidle');
+  await untilReady(page, '/equipment');
   await choose('Grinder', 'Grinder with steps');
   await press(page, 'Use this bench');
   await expect(page.getByRole('heading', { name: 'A new release' })).toBeVisible();
-  await page.waitForLoadState('networkidle');
+  await untilReady(page, '/releases/new');
   await enter('Name of the release', 'Dembi Ridge');
   await choose('Process', 'Washed');
   // The roast date is asked for: nothing is taken to be of today.
@@ -252,10 +252,11 @@ test('from sign-up to the first shot in twelve entries', async ({ browser }) => 
   await choose('Roast, in the house’s word', 'Medium');
   await press(page, 'Create and read it');
   await follow(page, 'Propose a first recipe');
-  await page.waitForLoadState('networkidle');
+  await page.waitForURL(/\/start/);
+  await untilReady(page);
   await press(page, 'Use this recipe');
   await page.waitForURL(/\/pull$/);
-  await page.waitForLoadState('networkidle');
+  await untilReady(page);
   await enter('Time, s', '24');
   await page.keyboard.press('Enter');
   await expect(page.getByText(/Ledger: 1 shot/)).toBeVisible();

@@ -1,6 +1,6 @@
 /** The house model at work: what Start shows is what the core says, and Patterns shows what was learnt. */
 import { spawnSync } from 'node:child_process';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from '../support/browserTest';
 import { openDatabase } from '@/data/database';
 import { findHouse } from '@/data/house';
 import { readHouseModel } from '@/views/houseModel';
@@ -11,14 +11,13 @@ import { today } from '@/data/today';
 import { programArgs } from '../support/program';
 import { enterDay } from '../support/keyboard';
 import { openPage, openRelease } from '../support/openRelease';
-import { startServer, type RunningServer } from '../support/server';
+import type { RunningServer } from '../support/server';
 import { signIn } from '../support/signIn';
 
 let server: RunningServer;
-test.beforeAll(async () => {
-  server = await startServer({ demo: true });
+test.beforeAll(async ({ demoHouse }) => {
+  server = await demoHouse.asMade();
 });
-test.afterAll(() => server.close());
 test.beforeEach(async ({ page }) => {
   await signIn(page, server.url);
 });

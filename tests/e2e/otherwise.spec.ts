@@ -1,15 +1,14 @@
 /** Benches that measure otherwise, by real keys: a clock from the first drip, a dial with letters, marked cups. */
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from '../support/browserTest';
 import { fill, pick, press, tabTo } from '../support/keyboard';
-import { openPage, openRelease } from '../support/openRelease';
-import { startServer, type RunningServer } from '../support/server';
+import { openPage, openRelease, untilReady } from '../support/openRelease';
+import type { RunningServer } from '../support/server';
 import { signIn } from '../support/signIn';
 
 let server: RunningServer;
-test.beforeAll(async () => {
-  server = await startServer({ demo: true });
+test.beforeAll(async ({ demoHouse }) => {
+  server = await demoHouse.asMade();
 });
-test.afterAll(() => server.close());
 
 test.beforeEach(({ page }) => signIn(page, server.url));
 
@@ -42,7 +41,7 @@ test('a house that counts from the first drip dials in to confirmed without ever
   expect(high).toBeLessThan(28);
   await press(page, 'Use this recipe');
   await page.waitForURL(/\/pull$/);
-  await page.waitForLoadState('networkidle');
+  await untilReady(page);
   await expect(page.getByLabel('Recipe in force')).toContainText(
     `${low}-${high} s from the first drip`,
   );
@@ -59,7 +58,7 @@ test('a house that counts from the first drip dials in to confirmed without ever
   await expect(advice).toContainText('Proven: taste it');
   await page.keyboard.press('4');
   await page.waitForURL(/\/taste$/);
-  await page.waitForLoadState('networkidle');
+  await untilReady(page);
   const row = (name: string) => page.getByRole('radiogroup', { name, exact: true });
   await tabTo(page, row('Acidity').getByRole('radio').first());
   for (const digits of ['6', '2', '7', '2', '1', '6', '7', '8']) {
@@ -103,7 +102,7 @@ test('dials with letters and yields in millilitres are typed, shown and judged a
   await fill(page, 'Dial to start at', '5c');
   await press(page, 'Use this recipe');
   await page.waitForURL(/\/pull$/);
-  await page.waitForLoadState('networkidle');
+  await untilReady(page);
   await expect(page.getByLabel('Dial', { exact: true })).toHaveValue('5 C');
   await fill(page, 'Dial', '5 K');
   await fill(page, 'Time, s', '12');

@@ -1,5 +1,5 @@
 /** The card on paper: one page, its own font, and word for word the published recipe. */
-import { expect, test } from '@playwright/test';
+import { expect, test } from '../support/browserTest';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { bagCardPdf } from '@/formats/paper/bagCard';
 import { cafeSheetPdf } from '@/formats/paper/cafeSheet';
@@ -15,14 +15,13 @@ import {
   coffeeWords,
 } from '@/formats/recipe/lines';
 import { openRelease } from '../support/openRelease';
-import { startServer, type RunningServer } from '../support/server';
+import type { RunningServer } from '../support/server';
 import { signIn } from '../support/signIn';
 
 let server: RunningServer;
-test.beforeAll(async () => {
-  server = await startServer({ demo: true });
+test.beforeAll(async ({ demoHouse }) => {
+  server = await demoHouse.asMade();
 });
-test.afterAll(() => server.close());
 
 interface ReadPdf {
   readonly pages: number;

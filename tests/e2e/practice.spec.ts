@@ -1,16 +1,15 @@
 /** Practice: a first-time user with the advice, and one who plays alone till the bag is empty. */
-import { expect, test } from '@playwright/test';
+import { expect, test } from '../support/browserTest';
 import { openPage } from '../support/openRelease';
-import { startServer, type RunningServer } from '../support/server';
+import type { RunningServer } from '../support/server';
 import { signIn } from '../support/signIn';
 
 let server: RunningServer;
-test.beforeEach(async ({ page }) => {
-  server = await startServer({ demo: true });
+test.beforeEach(async ({ demoHouse, page }) => {
+  server = await demoHouse.asMade();
   await signIn(page, server.url);
   await openPage(page, `${server.url}/practice`);
 });
-test.afterEach(() => server.close());
 
 test('from a new coffee to confirmed in at most five shots on the medium level, by keyboard', async ({
   page,
@@ -23,7 +22,10 @@ test('from a new coffee to confirmed in at most five shots on the medium level, 
     await expect(
       page.getByRole('region', { name: 'Shots of this round' }).getByRole('row'),
     ).toHaveCount(shot + 1);
-    await page.waitForTimeout(150);
+    // The round goes on once the truth is told or another shot may be pulled.
+    await expect(
+      confirmed.or(page.getByRole('button', { name: 'Pull it', disabled: false })),
+    ).toBeVisible();
   }
   await expect(confirmed).toBeVisible();
   await expect(page.getByText(/middle of the window lay at dial [\d.]+/)).toBeVisible();
@@ -94,8 +96,8 @@ test('staged cups at the bench: the changes are called, the order kept', async (
   await expect(page.getByText('Wait for the first drip')).toBeVisible();
   await page.keyboard.press('Space');
   await expect(page.getByText(`Cup 1: ${codes[0]}`)).toBeVisible();
-  await expect(page.getByText(`Cup 2: ${codes[1]}`)).toBeVisible({ timeout: 8000 });
-  await expect(page.getByText(`Cup 3: ${codes[2]}`)).toBeVisible({ timeout: 8000 });
+  await expect(page.getByText(`Cup 2: ${codes[1]}`)).toBeVisible();
+  await expect(page.getByText(`Cup 3: ${codes[2]}`)).toBeVisible();
   await page.keyboard.press('Space');
   for (const [i, place] of ['First cup', 'Second cup', 'Last cup'].entries())
     await page

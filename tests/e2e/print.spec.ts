@@ -1,14 +1,13 @@
 /** On paper: by day, whose it is, what is to be read, lines to write on, and nothing to press. */
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from '../support/browserTest';
 import { pathOf } from '../support/openRelease';
-import { startServer, type RunningServer } from '../support/server';
+import type { RunningServer } from '../support/server';
 import { signIn } from '../support/signIn';
 
 let server: RunningServer;
-test.beforeAll(async () => {
-  server = await startServer({ demo: true });
+test.beforeAll(async ({ demoHouse }) => {
+  server = await demoHouse.asMade();
 });
-test.afterAll(() => server.close());
 test.use({ colorScheme: 'dark' });
 
 /** A page as it is printed from a browser that is dark. */

@@ -1,16 +1,15 @@
 /** Programmes of the machine, by keyboard: written at Start, kept for the house, on plate and card. */
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from '../support/browserTest';
 import { fill, pick, press, tabTo } from '../support/keyboard';
-import { openPage, openRelease } from '../support/openRelease';
-import { startServer, type RunningServer } from '../support/server';
+import { openPage, openRelease, untilReady } from '../support/openRelease';
+import type { RunningServer } from '../support/server';
 import { signIn } from '../support/signIn';
 
 let server: RunningServer;
-test.beforeEach(async ({ page }) => {
-  server = await startServer({ demo: true });
+test.beforeEach(async ({ demoHouse, page }) => {
+  server = await demoHouse.asMade();
   await signIn(page, server.url);
 });
-test.afterEach(() => server.close());
 
 const handle = (page: Page, step: number) =>
   page.getByRole('slider', { name: `Step ${step}`, exact: true });
@@ -20,7 +19,8 @@ test('a programme written at Start goes to bench, plate and card, and is kept fo
 }) => {
   await openRelease(page, server.url, 'Dembi Ridge', 'start?style=declining');
   await pick(page, 'Setup', 'Back room');
-  await page.waitForLoadState('networkidle');
+  await page.waitForURL(/setup=/);
+  await untilReady(page);
   await fill(page, 'Water, as the plate says it', 'Eight, then slow, then six');
   await press(page, 'Change the steps');
   await tabTo(page, handle(page, 1));
@@ -36,7 +36,7 @@ test('a programme written at Start goes to bench, plate and card, and is kept fo
   await expect(page.getByText('evenly to 6 bar over 25 s, then on to target weight')).toBeVisible();
 
   await press(page, 'Try it in the simulator');
-  await expect(page.getByText(/window’s middle|No grind brings/)).toBeVisible({ timeout: 20_000 });
+  await expect(page.getByText(/window’s middle|No grind brings/)).toBeVisible();
 
   await press(page, 'Keep it for other coffees');
   await expect(page.getByText('Kept as “Eight, then slow, then six”.')).toBeVisible();

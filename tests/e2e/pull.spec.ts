@@ -1,15 +1,14 @@
 /** The bench with simulated instruments, a lost server, two people: in a real browser on the real build. */
 import Database from 'better-sqlite3';
-import { expect, test, type Browser, type Page } from '@playwright/test';
+import { expect, test, type Browser, type Page } from '../support/browserTest';
 import { openRelease } from '../support/openRelease';
-import { startServer, type RunningServer } from '../support/server';
+import type { RunningServer } from '../support/server';
 import { signIn } from '../support/signIn';
 
 let server: RunningServer;
-test.beforeEach(async () => {
-  server = await startServer({ demo: true });
+test.beforeEach(async ({ demoHouse }) => {
+  server = await demoHouse.asMade();
 });
-test.afterEach(() => server.close());
 
 const SIMULATED = 'Cerro Bruma';
 
@@ -50,7 +49,7 @@ test('a whole dial-in on the simulated scale, by keyboard alone, to proven', asy
     if (await page.getByText(/The dial moves/).isVisible()) await page.keyboard.press('p');
     await page.keyboard.press(' ');
     // The scale finds the first drip, the machine stops by itself, the cup settles.
-    await expect(page.getByLabel('Time, s')).not.toHaveValue('', { timeout: 20_000 });
+    await expect(page.getByLabel('Time, s')).not.toHaveValue('');
     await expect(page.getByText(/, trace of \d+ points/)).toBeVisible();
     await expect(page.getByLabel('First drip, s')).not.toHaveValue('');
     const yieldG = Number(await page.getByLabel('Yield, g').inputValue());
@@ -83,9 +82,7 @@ test('three shots logged while the server is away are stored exactly once, in or
   await expect(page.getByText(/server is not reached.*goes up by itself/)).toBeVisible();
   // A tab that is closed meanwhile loses nothing either: what waits is in the browser's own database.
   await server.restart();
-  await expect(page.getByText(new RegExp(`Ledger: ${before + 3} shots`))).toBeVisible({
-    timeout: 30_000,
-  });
+  await expect(page.getByText(new RegExp(`Ledger: ${before + 3} shots`))).toBeVisible();
   await expect(page.getByText(/wait to go up/)).toBeHidden();
   expect(
     shotsOf('Serra do Lume')
@@ -107,9 +104,7 @@ test('a tab that dies while shots wait: they go up when the bench is opened agai
   await server.restart();
   const again = await context.newPage();
   await openRelease(again, server.url, 'Serra do Lume', 'pull');
-  await expect(again.getByText(new RegExp(`Ledger: ${before + 1} shots`))).toBeVisible({
-    timeout: 30_000,
-  });
+  await expect(again.getByText(new RegExp(`Ledger: ${before + 1} shots`))).toBeVisible();
   expect(shotsOf('Serra do Lume')).toHaveLength(before + 1);
 });
 
@@ -124,24 +119,25 @@ test('two people at one bench see each other, and nothing entered is lost', asyn
   page,
   browser,
 }) => {
+  const listens = page.waitForResponse('**/api/stream');
   await open(page, 'Serra do Lume');
   const before = shotsOf('Serra do Lume').length;
   const other = await secondPerson(browser);
+  const otherListens = other.waitForResponse('**/api/stream');
   await openRelease(other, server.url, 'Serra do Lume', 'pull');
-  // Both listen by now.
-  await page.waitForTimeout(2_500);
+  await Promise.all([listens, otherListens]);
   await page.getByText(/timed from the pump, beans/).click();
   await page.getByLabel('Remark').fill('mine, half entered');
   await page.getByLabel('Dose, g').fill('17.9');
   await logTime(other, '26.5');
-  await expect(page.getByText(/Tobin .*logged a shot.*what you have entered is kept/)).toBeVisible({
-    timeout: 8_000,
-  });
+  await expect(
+    page.getByText(/Tobin .*logged a shot.*what you have entered is kept/),
+  ).toBeVisible();
   await expect(page.getByText(new RegExp(`Ledger: ${before + 1} shots`))).toBeVisible();
   await expect(page.getByLabel('Remark')).toHaveValue('mine, half entered');
   await expect(page.getByLabel('Dose, g')).toHaveValue('17.9');
   await logTime(page, '27.1');
-  await expect(other.getByText(/Ines .*logged a shot/)).toBeVisible({ timeout: 8_000 });
+  await expect(other.getByText(/Ines .*logged a shot/)).toBeVisible();
   await expect(other.getByText(new RegExp(`Ledger: ${before + 2} shots`))).toBeVisible();
   await other.context().close();
 });

@@ -1,15 +1,14 @@
 /** Every view of the demo house: accessible in both themes, silent, and alone on this machine. */
 import AxeBuilder from '@axe-core/playwright';
-import { expect, test, type Page } from '@playwright/test';
-import { openPage, openRelease, pathOf } from '../support/openRelease';
+import { expect, test, type Page, type Request } from '../support/browserTest';
+import { openPage, openRelease, pathOf, untilReady } from '../support/openRelease';
 import { startServer, type RunningServer } from '../support/server';
 import { signIn } from '../support/signIn';
 
 let server: RunningServer;
-test.beforeAll(async () => {
-  server = await startServer({ demo: true });
+test.beforeAll(async ({ demoHouse }) => {
+  server = await demoHouse.asMade();
 });
-test.afterAll(() => server.close());
 
 const STAGES = ['read', 'start', 'pull', 'taste', 'rest', 'publish', 'field', 'log'];
 
@@ -101,48 +100,64 @@ async function tooWide(page: Page, path: string): Promise<string[]> {
   return width > 320 ? [`${path} is ${width} px wide at 320`] : [];
 }
 
-for (const theme of ['light', 'dark'] as const) {
-  test(`axe finds nothing, nothing is logged, nothing leaves: ${theme}`, async ({ page }) => {
-    const noise: string[] = [];
-    const outside: string[] = [];
-    const found: string[] = [];
-    page.on('console', (message) => {
-      // What is not there, or was taken back, says so by its status too.
-      const isExpected =
-        /status of (404|410)/.test(message.text()) &&
-        new URL(page.url()).pathname.startsWith('/p/');
-      // The tests' own browser says so where it installs nothing.
-      const isBlocked = message.text().startsWith('Service Worker registration blocked');
-      if (['error', 'warning'].includes(message.type()) && !isExpected && !isBlocked)
-        noise.push(`${page.url()} ${message.text()}`);
-    });
-    page.on('pageerror', (error) => noise.push(error.message));
-    page.on('request', (request) => {
-      if (!request.url().startsWith(server.url) && !request.url().startsWith('data:'))
-        outside.push(request.url());
-    });
-    await page.emulateMedia({ colorScheme: theme, reducedMotion: 'reduce' });
-    const look = async (path: string) => {
-      await page.goto(server.url + path);
-      await page.waitForLoadState('networkidle');
-      const axe = new AxeBuilder({ page });
-      // Only colours differ by theme; all else was seen in the light.
-      if (theme === 'dark') axe.withRules(['color-contrast', 'link-in-text-block']);
-      // Of WCAG 2.2, and off by itself: what is pressed is 24 px, or has as much room.
-      else axe.options({ rules: { 'target-size': { enabled: true } } });
-      const { violations } = await axe.analyze();
-      found.push(...violations.map(({ id, nodes }) => `${path} ${id}: ${nodes[0]!.html}`));
-      if (theme === 'light') found.push(...(await tooWide(page, path)));
-    };
-    await look('/sign-in');
-    await look('/invitation/not-an-invitation');
-    await signIn(page, server.url);
-    for (const path of await addresses(page)) await look(path);
-    expect(found).toEqual([]);
-    expect(noise).toEqual([]);
-    expect(outside).toEqual([]);
+/** Waits until everything a page asked for has come: charts and forms are fetched when they are seen. */
+function requestsOf(page: Page) {
+  const coming = new Set<Request>();
+  page.on('request', (request) => {
+    if (!request.url().endsWith('/api/stream')) coming.add(request);
   });
+  for (const event of ['requestfinished', 'requestfailed'] as const)
+    page.on(event, (request: Request) => coming.delete(request));
+  return { untilHere: () => expect.poll(() => coming.size).toBe(0) };
 }
+
+test('axe finds nothing in either theme, nothing is logged, nothing leaves', async ({ page }) => {
+  const noise: string[] = [];
+  const outside: string[] = [];
+  const found: string[] = [];
+  page.on('console', (message) => {
+    // What is not there, or was taken back, says so by its status too.
+    const isExpected =
+      /status of (404|410)/.test(message.text()) && new URL(page.url()).pathname.startsWith('/p/');
+    // The tests' own browser says so where it installs nothing.
+    const isBlocked = message.text().startsWith('Service Worker registration blocked');
+    if (['error', 'warning'].includes(message.type()) && !isExpected && !isBlocked)
+      noise.push(`${page.url()} ${message.text()}`);
+  });
+  page.on('pageerror', (error) => noise.push(error.message));
+  page.on('request', (request) => {
+    if (!request.url().startsWith(server.url) && !request.url().startsWith('data:'))
+      outside.push(request.url());
+  });
+  const requests = requestsOf(page);
+  const analyze = async (path: string, axe: AxeBuilder) => {
+    const { violations } = await axe.analyze();
+    found.push(...violations.map(({ id, nodes }) => `${path} ${id}: ${nodes[0]!.html}`));
+  };
+  const look = async (path: string) => {
+    await page.emulateMedia({ colorScheme: 'light', reducedMotion: 'reduce' });
+    await page.goto(server.url + path);
+    if (!path.startsWith('/p/')) await untilReady(page);
+    await requests.untilHere();
+    // Of WCAG 2.2, and off by itself: what is pressed is 24 px, or has as much room.
+    const rules = { 'target-size': { enabled: true } };
+    await analyze(path, new AxeBuilder({ page }).options({ rules }));
+    found.push(...(await tooWide(page, path)));
+    // Only colours differ by theme.
+    await page.emulateMedia({ colorScheme: 'dark', reducedMotion: 'reduce' });
+    await analyze(
+      `${path} in the dark`,
+      new AxeBuilder({ page }).withRules(['color-contrast', 'link-in-text-block']),
+    );
+  };
+  await look('/sign-in');
+  await look('/invitation/not-an-invitation');
+  await signIn(page, server.url);
+  for (const path of await addresses(page)) await look(path);
+  expect(found).toEqual([]);
+  expect(noise).toEqual([]);
+  expect(outside).toEqual([]);
+});
 
 test('forced colours: what is chosen looks other than what is not', async ({ page }) => {
   await page.emulateMedia({ forcedColors: 'active' });

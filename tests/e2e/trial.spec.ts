@@ -1,15 +1,14 @@
 /** A trial of nine blind cups in three flights: from the plan to a recipe that says on plate and card how much it forgives. */
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type Page } from '../support/browserTest';
 import { tasteAsGuest } from '../support/asPhone';
 import { openRelease } from '../support/openRelease';
-import { startServer, type RunningServer } from '../support/server';
+import type { RunningServer } from '../support/server';
 import { signIn } from '../support/signIn';
 
 let server: RunningServer;
-test.beforeAll(async () => {
-  server = await startServer({ demo: true });
+test.beforeAll(async ({ demoHouse }) => {
+  server = await demoHouse.asMade();
 });
-test.afterAll(() => server.close());
 
 /** What this coffee would like, and nobody at the table knows: cup mass and temperature of its best cup. */
 const BEST = { yieldG: 43, temperatureC: 94 };

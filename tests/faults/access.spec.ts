@@ -4,16 +4,15 @@
  */
 import { readdirSync } from 'node:fs';
 import Database from 'better-sqlite3';
-import { expect, test, type APIRequestContext, type Page } from '@playwright/test';
+import { expect, test, type APIRequestContext, type Page } from '../support/browserTest';
 import { commands } from '@/app/commands';
-import { startServer, type RunningServer } from '../support/server';
+import type { RunningServer } from '../support/server';
 import { signIn } from '../support/signIn';
 
 let server: RunningServer;
-test.beforeAll(async () => {
-  server = await startServer({ demo: true });
+test.beforeAll(async ({ demoHouse }) => {
+  server = await demoHouse.asMade();
 });
-test.afterAll(() => server.close());
 
 /** Paths of all pages and handlers, as the framework reads them from the folders of src/app. */
 function routes(folder = 'src/app', path = ''): { path: string; isPage: boolean }[] {

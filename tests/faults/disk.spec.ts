@@ -4,7 +4,7 @@ import { chmodSync, chownSync, mkdirSync, mkdtempSync, rmSync, writeFileSync } f
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
-import { expect, test } from '@playwright/test';
+import { expect, test } from '../support/browserTest';
 import { copyDemoHouse } from '../support/demoHouse';
 import { programArgs } from '../support/program';
 import { startServer } from '../support/server';

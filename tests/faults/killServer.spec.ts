@@ -1,14 +1,13 @@
-/** The server is killed fifty times while shots are logged: none acknowledged is lost, none doubled. */
+/** The server is killed again and again while shots are logged: none acknowledged is lost, none doubled; `npm run faults` kills 500 times. */
 import { randomBytes } from 'node:crypto';
 import Database from 'better-sqlite3';
-import { expect, test } from '@playwright/test';
+import { expect, test } from '../support/browserTest';
 import { cookieOf } from '../support/signIn';
 import { startServer } from '../support/server';
 
-const KILLS = 50;
+const KILLS = 12;
 
-test('kill -9 of the server fifty times during logging', async () => {
-  test.setTimeout(580_000);
+test('kill -9 of the server, again and again, during logging', async () => {
   const server = await startServer({ demo: true });
   const cookie = await cookieOf(server.url);
   const read = () => new Database(server.databaseFile, { readonly: true });

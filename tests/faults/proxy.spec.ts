@@ -5,7 +5,7 @@ import { request as ask, type RequestOptions } from 'node:https';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
-import { chromium, expect, test } from '@playwright/test';
+import { chromium, expect, test } from '../support/browserTest';
 import { KEPT_PAGES } from '@/workers/kept';
 import browserConfig from '../../playwright.config';
 import { DEMO_PEOPLE } from '@/features/people/demoPeople';
@@ -134,8 +134,7 @@ test('cards are held by the proxy, and a recipe that is taken back is gone withi
     },
   );
   expect(withdrawn.status).toBe(200);
-  for (const file of files)
-    await expect.poll(async () => (await at(file)).status, { timeout: 60_000 }).toBe(410);
+  for (const file of files) await expect.poll(async () => (await at(file)).status).toBe(410);
 });
 
 test('over HTTPS a page opens while only the proxy answers, and says of when it is', async () => {

@@ -6,18 +6,18 @@ import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'no
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import Database from 'better-sqlite3';
-import { expect, test, type APIRequestContext } from '@playwright/test';
+import { expect, test, type APIRequestContext } from '../support/browserTest';
 import { findHouse } from '@/data/house';
 import { hasNginx, servedFolder, startNginx } from '../support/nginx';
-import { startServer, type RunningServer } from '../support/server';
+import type { RunningServer } from '../support/server';
 import { signIn } from '../support/signIn';
 
 let server: RunningServer;
 let token: string;
 let releaseId: string;
 
-test.beforeAll(async () => {
-  server = await startServer({ demo: true });
+test.beforeAll(async ({ demoHouse }) => {
+  server = await demoHouse.asMade();
   const db = new Database(server.databaseFile, { readonly: true });
   const found = db
     .prepare(
@@ -27,7 +27,6 @@ test.beforeAll(async () => {
   db.close();
   ({ token, releaseId } = found);
 });
-test.afterAll(() => server.close());
 
 const FILES = ['', '/card.pdf', '/recipe.json', '/de/', '/fr/bag.pdf', '/label.pdf', '/card.png'];
 /** HTML with its styles, and its first script, gzip. */
@@ -166,16 +165,16 @@ test('a folder the house names is fed with each version, and emptied of what is 
   const own = join(folder, 'p', token);
   try {
     expect((await command(request, 'saveHouse', kept)).status()).toBe(200);
-    await expect.poll(() => existsSync(join(own, 'de/index.html')), { timeout: 60_000 }).toBe(true);
+    await expect.poll(() => existsSync(join(own, 'de/index.html'))).toBe(true);
     writeFileSync(join(folder, 'own.txt'), 'the host’s own file');
     await command(request, 'withdraw', { releaseId, why: 'For a test.' });
-    await expect.poll(() => existsSync(join(own, 'index.html')), { timeout: 60_000 }).toBe(false);
+    await expect.poll(() => existsSync(join(own, 'index.html'))).toBe(false);
     expect(existsSync(join(folder, 'index.html'))).toBe(true);
     expect(existsSync(join(folder, 'own.txt'))).toBe(true);
     await command(request, 'showAgain', { releaseId });
     // The list of hashes is written last: then nothing is on its way into the folder any more.
     const listed = () => readFileSync(join(folder, 'hashes.json'), 'utf8').includes(token);
-    await expect.poll(listed, { timeout: 60_000 }).toBe(true);
+    await expect.poll(listed).toBe(true);
     expect(existsSync(join(own, 'index.html'))).toBe(true);
   } finally {
     rmSync(folder, { recursive: true });

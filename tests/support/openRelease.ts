@@ -2,10 +2,15 @@
 import type { Page } from '@playwright/test';
 import type { QuickFind } from '@/views/find';
 
-/** Opens a page and waits until it answers to keys: its words are there before its scripts are. */
+/** Opens a page of the house and waits until it answers to keys: its words are there before its scripts are. */
 export async function openPage(page: Page, address: string): Promise<void> {
   await page.goto(address);
-  await page.waitForLoadState('networkidle');
+  await untilReady(page);
+}
+
+/** Waits until what is on the screen answers: the page of this path, or the one the browser is at. */
+export async function untilReady(page: Page, path = new URL(page.url()).pathname): Promise<void> {
+  await page.locator(`html[data-ready="${path}"]`).waitFor({ state: 'attached' });
 }
 
 /** The address of a release: `/releases/…`. */

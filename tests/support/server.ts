@@ -9,6 +9,7 @@ import { programArgs } from './program';
 export interface RunningServer {
   readonly url: string;
   readonly databaseFile: string;
+  readonly isRunning: () => boolean;
   /** What it printed for the first set-up of a house; empty when there is one. */
   readonly setUpCode: () => string;
   /** Ends the process at once, as a power cut would. */
@@ -16,6 +17,15 @@ export interface RunningServer {
   /** Starts it again on the same port and database. */
   readonly restart: () => Promise<void>;
   readonly close: () => Promise<void>;
+}
+
+const databaseFiles = new Map<string, string>();
+
+/** The database of a server that was started here. */
+export function databaseAt(url: string): string {
+  const file = databaseFiles.get(url);
+  if (file === undefined) throw new Error(`No server of these tests is at ${url}.`);
+  return file;
 }
 
 async function untilUp(url: string): Promise<void> {
@@ -110,9 +120,12 @@ export async function startServer({
       child.kill(signal);
     });
   await start();
+  const url = `http://localhost:${port}`;
+  databaseFiles.set(url, databaseFile);
   return {
-    url: `http://localhost:${port}`,
+    url,
     databaseFile,
+    isRunning: () => child.exitCode === null && child.signalCode === null,
     setUpCode: () => /the code ([A-Z0-9-]+)/.exec(said)?.[1] ?? '',
     kill: () => end('SIGKILL'),
     restart: start,

@@ -5,6 +5,7 @@ import { listEras } from '@/data/eras';
 import { listSetups } from '@/data/setups';
 import { EquipmentPage } from '@/features/equipment/EquipmentPage';
 import { loadHouse } from '@/features/frame/load';
+import { ReadyMark } from '@/ui/ReadyMark';
 import { listTaught } from '@/views/grinderMemory';
 
 export const metadata = { title: 'Equipment' };
@@ -13,16 +14,19 @@ export default async function Equipment() {
   const { house } = await loadHouse();
   const db = database();
   return (
-    <EquipmentPage
-      setups={listSetups(db)}
-      taught={await listTaught(db, house)}
-      eras={listEras(db)}
-      hasRelease={countReleases(db) > 0}
-      parts={{
-        machine: listParts(db, 'machine'),
-        grinder: listParts(db, 'grinder'),
-        basket: listParts(db, 'basket'),
-      }}
-    />
+    <>
+      <EquipmentPage
+        setups={listSetups(db)}
+        taught={await listTaught(db, house)}
+        eras={listEras(db)}
+        hasRelease={countReleases(db) > 0}
+        parts={{
+          machine: listParts(db, 'machine'),
+          grinder: listParts(db, 'grinder'),
+          basket: listParts(db, 'basket'),
+        }}
+      />
+      <ReadyMark />
+    </>
   );
 }

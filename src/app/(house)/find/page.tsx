@@ -1,6 +1,7 @@
 import { database } from '@/data/database';
 import { FindPage } from '@/features/find/FindPage';
 import { loadHouse } from '@/features/frame/load';
+import { ReadyMark } from '@/ui/ReadyMark';
 import { prepareFind, readFind } from '@/views/find';
 
 export const metadata = { title: 'Find' };
@@ -12,5 +13,10 @@ interface Props {
 export default async function Find({ searchParams }: Props) {
   const { house } = await loadHouse();
   await prepareFind(database());
-  return <FindPage found={readFind(database(), house, await searchParams)} />;
+  return (
+    <>
+      <FindPage found={readFind(database(), house, await searchParams)} />
+      <ReadyMark />
+    </>
+  );
 }

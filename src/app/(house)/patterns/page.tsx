@@ -1,6 +1,7 @@
 import { database } from '@/data/database';
 import { listSetups } from '@/data/setups';
 import { loadHouse } from '@/features/frame/load';
+import { ReadyMark } from '@/ui/ReadyMark';
 import { PatternsPage } from '@/features/patterns/PatternsPage';
 import { prepareModel } from '@/views/houseModel';
 import { prepareRecords } from '@/views/records';
@@ -18,9 +19,12 @@ export default async function Patterns({ searchParams }: Props) {
   await prepareModel(db, house);
   await prepareRecords(db, house);
   return (
-    <PatternsPage
-      view={readPatterns(db, house, await searchParams, MOST_POINTS)}
-      setups={listSetups(db).map(({ id, name }) => ({ id, name }))}
-    />
+    <>
+      <PatternsPage
+        view={readPatterns(db, house, await searchParams, MOST_POINTS)}
+        setups={listSetups(db).map(({ id, name }) => ({ id, name }))}
+      />
+      <ReadyMark />
+    </>
   );
 }
