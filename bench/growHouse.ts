@@ -15,7 +15,7 @@ import { listSetups } from '@/data/setups';
 import { insertShot } from '@/data/shots';
 import { insertTasting, type TastingFields } from '@/data/tastings';
 import { findHouse } from '@/data/house';
-import { renewTasteSites } from '@/views/tasteSites';
+import { renewTasteEvidence } from '@/views/tasteSites';
 import { makeDocument, writeDocument } from '@/formats/recipe/document';
 
 export interface Growth {
@@ -73,7 +73,7 @@ export async function growHouse(file: string, { days, releases, seed }: Growth):
     }
   })();
   clock.now = () => new Date();
-  await renewTasteSites(db, findHouse(db)!);
+  await renewTasteEvidence(db, findHouse(db)!);
   db.pragma('wal_checkpoint(TRUNCATE)');
   db.close();
 }

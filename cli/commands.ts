@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { nextMove } from '@/core/advice/next';
 import { grindFeatures, pastDialIn } from '@/core/advice/pastDialIn';
 import { ADVICE_STATUSES, USUAL_JUDGING } from '@/core/advice/types';
-import { MOST_CHARACTERS, readBag } from '@/core/bag/readBag';
+import { MOST_CHARACTERS, readPacket } from '@/core/bag/readBag';
 import { easeOf } from '@/core/ease/ease';
 import { extraction } from '@/core/extraction/extraction';
 import { finerSign, middleSetting, slopePrior } from '@/core/grinder/dial';
@@ -242,7 +242,7 @@ const bag = command({
     ),
     left: z.string(),
   }),
-  run: ({ text }) => readBag(text),
+  run: ({ text }) => readPacket(text),
 });
 
 const cupPart = z.object({

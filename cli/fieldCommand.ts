@@ -7,7 +7,7 @@ import { ALARM_STATES } from '@/core/field/alarms';
 import { lnWindow, type FieldCheck } from '@/core/field/check';
 import { INTERVAL_SDS } from '@/core/field/fieldRules';
 import { nextAtCafe } from '@/core/field/nextAtCafe';
-import { readField } from '@/core/field/read';
+import { readChecks } from '@/core/field/read';
 import { localDay, readTimes } from '@/core/field/schedule';
 import { fieldSignals, type CafeFacts, type CoffeeFacts } from '@/core/field/signals';
 import { signalReason, signalTitle, type SignalNames } from '@/core/field/signalWords';
@@ -111,7 +111,7 @@ export const field = command({
       checksADay: Math.max(1, readTimes(checkTimes)!.length),
       ...(slope && { slope }),
     }));
-    const { model } = readField(cafes, read);
+    const { model } = readChecks(cafes, read);
     const newest = Math.max(0, ...[...read.values()].flatMap((own) => own.at(-1)?.atDay ?? 0));
     const nowDay = on === undefined ? newest : localDay(on, 'UTC');
     const facts = partners.map(({ id, region, checkTimes, closedWeekdays }): CafeFacts => {

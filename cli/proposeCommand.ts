@@ -10,7 +10,7 @@ import { comingFrom } from '@/core/start/comingFrom';
 import { learnWithCups } from '@/core/start/learnTaste';
 import { OUTPUTS, rulesInForce } from '@/core/start/priors';
 import { propose, withEvidence } from '@/core/start/propose';
-import { PUSHED } from '@/core/start/pushed';
+import { PROPOSED_VARIABLES } from '@/core/start/pushed';
 import { CLOCKS, HEADSPACES, REST_SCHOOLS, STYLES, TEMPERATURE_SCHOOLS } from '@/core/vocabulary';
 import { coded, command, interval, keyed } from './command';
 import { matrix, scoredCup } from './tasteCommands';
@@ -42,11 +42,11 @@ const change = z.object({
 const proposal = z.object({
   recipe: recipeSchema,
   grindSteps: z.number(),
-  interval80: keyed(PUSHED, interval),
+  interval80: keyed(PROPOSED_VARIABLES, interval),
   mean: keyed(OUTPUTS, z.number()),
   halfWidth80: keyed(OUTPUTS, z.number()),
   pushes: keyed(
-    PUSHED,
+    PROPOSED_VARIABLES,
     z.array(
       z.object({
         factor: z.string(),
@@ -70,7 +70,7 @@ const proposal = z.object({
     })
     .nullable(),
   /** Only when `comingFrom` was given: what to change from that coffee's recipe. */
-  changes: z.partialRecord(z.enum(PUSHED), change).optional(),
+  changes: z.partialRecord(z.enum(PROPOSED_VARIABLES), change).optional(),
 });
 
 export const proposeCommand = command({

@@ -5,10 +5,10 @@ import { userFault } from '@/core/errors';
 import { pairedPreference, ranking, triangle } from '@/core/panel/panel';
 import { quantity } from '@/core/schema/fields';
 import { ratioField } from '@/core/schema/recipe';
-import { codedFrom, placeAt, STEP, type Coded, type Place } from '@/core/trials/coding';
-import { isEnough, planFlight } from '@/core/trials/plan';
+import { codedFrom, placeAt, STEP, type Coded, type TrialPoint } from '@/core/trials/coding';
+import { isEnough, nextCups } from '@/core/trials/plan';
 import { robustOptimum, toleranceAt } from '@/core/trials/robust';
-import { siteOf } from '@/core/trials/site';
+import { tasteEvidenceOf } from '@/core/trials/site';
 import { fitSurface, type Surface, type SurfaceWarning } from '@/core/trials/surface';
 import { usualPrior } from '@/core/trials/usualPrior';
 import { command, type Command } from './command';
@@ -92,7 +92,7 @@ const rounded = {
   temperatureC: z.number(),
   timeS: z.number(),
 };
-const shown = (centre: Place, x: readonly number[]) => ({ coded: x, ...placeAt(centre, x) });
+const shown = (centre: TrialPoint, x: readonly number[]) => ({ coded: x, ...placeAt(centre, x) });
 
 const surface = command({
   purpose: 'Where a coffee tastes best, from scored cups around its proposal.',
@@ -110,7 +110,7 @@ const surface = command({
   run: (input) => {
     const { centre, doseG = 18 } = input;
     const { surface: found, prior } = surfaceOf(input);
-    const { P, h } = siteOf(found, prior, [0, 0, 0]);
+    const { P, h } = tasteEvidenceOf(found, prior, [0, 0, 0]);
     const { x, costPoints } = robustOptimum(found, { centre, doseG });
     const reach = toleranceAt(found, x);
     return {
@@ -130,7 +130,7 @@ const surface = command({
 });
 
 /** Coded reaches as ratio, °C and s around a recipe: the smaller side. */
-function toleranceOf(at: Place, reach: readonly number[]) {
+function toleranceOf(at: TrialPoint, reach: readonly number[]) {
   const [lnRatio, temperature, lnTime] = reach as unknown as Coded;
   return {
     coded: reach,
@@ -169,7 +169,7 @@ const trial = command({
       const of = limits[name];
       return of ? ([asPlace(of[0]), asPlace(of[1])] as const) : ([-2, 2] as const);
     });
-    const plan = planFlight(found, {
+    const plan = nextCups(found, {
       useSigns,
       limits: edges,
       ...(flight !== undefined && { flight }),

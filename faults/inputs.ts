@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { UserFault } from '@/core/errors';
 import { clock } from '@/data/clock';
 import { knownWords } from '@/data/storage';
-import { runThrough } from '@/core/runThrough';
+import { runToEnd } from '@/core/runThrough';
 import { prepareImport } from '@/features/import/kinds';
 import { SHEET_NAMES } from '@/features/import/sheetNames';
 import { SHEETS } from '@/features/import/sheets';
@@ -74,7 +74,7 @@ export function importHostile(house: TestHouse, each: number, counts: Counts): v
         const csv = decodeCsv(new TextEncoder().encode(text));
         const mapping = suggestMapping(SHEETS[sheet].columns, parseCsv(csv).columns);
         const input = { csv, mapping, units: {}, dateOrder: 'ymd' as const };
-        runThrough(prepareImport(house.db, sheet, input, TODAY));
+        runToEnd(prepareImport(house.db, sheet, input, TODAY));
         send(house.db, SHEETS[sheet].command, input, newId());
       });
     }

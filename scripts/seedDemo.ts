@@ -9,7 +9,7 @@ import { findHouse } from '@/data/house';
 import { hashPassword } from '@/data/passwords';
 import { findLead, listPeople } from '@/data/people';
 import { openSetUp } from '@/data/setUpCode';
-import { renewTasteSites } from '@/views/tasteSites';
+import { renewTasteEvidence } from '@/views/tasteSites';
 import { DEMO_PEOPLE } from '@/features/people/demoPeople';
 import { COFFEES, type DemoRelease } from './demo/coffees';
 import { chanceFrom } from '@/core/random';
@@ -399,5 +399,5 @@ tellOfThePast(outside, 5);
 fillField({ db, worker, lead, blendId: harbour.id, singleId: veredas.id });
 
 // What the cups taught, as the server works it out after each of them.
-await renewTasteSites(db, findHouse(db)!);
+await renewTasteEvidence(db, findHouse(db)!);
 db.close();

@@ -4,7 +4,7 @@
  * often that setting's own mean lies outside the window. The truth is invented: ageing by ψ, odd shots 4 %.
  */
 import { nextMove } from '@/core/advice/next';
-import { isProvenStatus, type NextInput } from '@/core/advice/types';
+import { isOnTargetStatus, type NextInput } from '@/core/advice/types';
 import { chanceFrom, type Chance } from '@/core/random';
 import { ageOf, freshVariance } from '@/core/rest/ageing';
 import {
@@ -132,7 +132,7 @@ function follow(
       shots: pulled,
       ...also,
     });
-    const isDone = isProvenStatus(advice.status) || advice.status === 'nearest';
+    const isDone = isOnTargetStatus(advice.status) || advice.status === 'nearest';
     if (isDone) return settledAt(batch, advice.setting.dial, pulled, grams);
     pulled.push(pullAt(batch, advice.setting.dial));
     grams += 18 + advice.purgeG;

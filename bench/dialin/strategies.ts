@@ -1,6 +1,6 @@
 /** Ways to dial in: what people do by hand, two textbook searches, the advisor, and knowing it all. */
 import { nextMove } from '@/core/advice/next';
-import { isProvenStatus } from '@/core/advice/types';
+import { isOnTargetStatus } from '@/core/advice/types';
 import type { GrinderMemory, GrindFeatures } from '@/core/grinder/memory';
 import { PURGE_TIMES_RETENTION } from '@/core/grinder/retention';
 import type { Grinder } from '@/core/schema/setup';
@@ -113,7 +113,7 @@ export function advisor({ retention, trim, known = false, ...learnt }: AdvisorOp
       ...learnt,
     });
     const said = advice.proof?.inWindow;
-    if (isProvenStatus(advice.status)) return { end: 'proven', said };
+    if (isOnTargetStatus(advice.status)) return { end: 'proven', said };
     if (advice.status === 'nearest') return { end: 'nearest', said };
     const { interval80 } = advice.expect;
     return { ...advice.setting, purgeG: retention ? advice.purgeG : 0, interval80 };

@@ -5,7 +5,7 @@
  */
 import { cafeSigns, type TastedAt, type Words } from '@/core/field/cafeTaste';
 import { chanceFrom, type Chance } from '@/core/random';
-import { codedFrom, placeAt, STEP, type Place } from '@/core/trials/coding';
+import { codedFrom, placeAt, STEP, type TrialPoint } from '@/core/trials/coding';
 import { fitSurface, type ToldSign } from '@/core/trials/surface';
 import { around, placed, TASTERS, type Coffee } from './coffee';
 import { inBox, type Knowing, type Tried } from './ways';
@@ -42,7 +42,7 @@ const BETWEEN = [0.06 / STEP.lnRatio, 1 / STEP.temperatureC, 0.06 / STEP.lnTimeS
 const WITHIN = [0.045 / STEP.lnRatio, 0, 0.09 / STEP.lnTimeS] as const;
 
 /** What places of absolute coded units count from. */
-const ONE: Place = { ratio: 1, temperatureC: 0, timeS: 1 };
+const ONE: TrialPoint = { ratio: 1, temperatureC: 0, timeS: 1 };
 
 export interface Published {
   readonly coffee: Coffee;
@@ -115,7 +115,7 @@ function fitted({ known, release, tried }: Published, recipes: number, told: Tol
 function wordsAt(
   { coffee, at: card }: Card,
   { chance, zero, palates }: { chance: Chance; zero: number; palates: CafePalates },
-): Words & Place {
+): Words & TrialPoint {
   const usually = card.map((value, j) => value + BETWEEN[j]! * chance.normal());
   const words = { fine: 0, sour: 0, bitter: 0 };
   for (let nth = 0; nth < palates.cups; nth++) {

@@ -16,7 +16,7 @@ import {
   sweptAgain,
   taughtBy,
   type Past,
-  type Taught,
+  type TrialLessons,
 } from './taught';
 import { byLadders, byPlan, LOOKS, type Knowing, type Tried } from './ways';
 
@@ -153,7 +153,7 @@ function perfect(truth: readonly number[]): Knowing {
   return { mean: truth, covariance: Matrix.diag(spread) };
 }
 
-function firstOf(taught: Taught, history: number): Taught {
+function firstOf(taught: TrialLessons, history: number): TrialLessons {
   return {
     sites: taught.sites.slice(0, history),
     bare: taught.bare.slice(0, history),

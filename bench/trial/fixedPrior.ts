@@ -3,7 +3,7 @@
  * sixteen drawn optima apart (model.md §4). Kept to be measured against.
  */
 import { CholeskyDecomposition, Matrix } from 'ml-matrix';
-import { dot, evened } from '@/core/linear';
+import { dot, symmetric } from '@/core/linear';
 import { chanceFrom } from '@/core/random';
 import { PRIOR } from '@/core/trials/surface';
 import { placed, TASTERS, type Coffee } from './coffee';
@@ -53,7 +53,7 @@ export function byFixedPrior(coffee: Coffee, centre: readonly number[], seed: nu
   const b = [...MEAN.map((mean, j) => mean / SD[j]! ** 2), ...TASTERS.map(() => 0)];
   const left: number[] = [];
   for (let nth = 0; ; nth += FLIGHT) {
-    const V = evened(new CholeskyDecomposition(evened(A)).solve(Matrix.eye(size)));
+    const V = symmetric(new CholeskyDecomposition(symmetric(A)).solve(Matrix.eye(size)));
     const beta = V.mmul(Matrix.columnVector(b)).to1DArray();
     const top = highest(beta.slice(0, TERMS));
     left.push(coffee.lossAt(placed(top.x, centre)));
@@ -82,7 +82,7 @@ function flightAround({ beta, V: all, isFirst, normal }: Fitted): (readonly numb
   let V = all.subMatrix(0, TERMS - 1, 0, TERMS - 1);
   const mean = beta.slice(0, TERMS);
   const top = highest(mean);
-  const root = new CholeskyDecomposition(evened(V)).lowerTriangularMatrix;
+  const root = new CholeskyDecomposition(symmetric(V)).lowerTriangularMatrix;
   const drawn = Array.from({ length: DRAWS }, () => {
     const z = Matrix.columnVector(mean.map(normal));
     const off = root.mmul(z).to1DArray();

@@ -1,7 +1,7 @@
 /** How the best recipe of a made-up coffee is looked for: as the program plans it, and as it is done by hand. */
 import { Z_80 } from '@/core/grinder/dial';
 import { placeAt, type Coded } from '@/core/trials/coding';
-import { planFlight } from '@/core/trials/plan';
+import { nextCups } from '@/core/trials/plan';
 import { robustOptimum, toleranceAt } from '@/core/trials/robust';
 import { BOX, fitSurface, type Cup, type SignOffset, type Surface } from '@/core/trials/surface';
 import type { JointPrediction } from '@/core/start/joint';
@@ -50,7 +50,7 @@ export function byPlan(
       safe!.push(safeBy(surface, coffee, centre));
     }
     if (nth >= recipes) return { left: left!, expected: expected!, held: held!, safe: safe!, cups };
-    for (const [k, { x }] of planFlight(surface, {
+    for (const [k, { x }] of nextCups(surface, {
       flight: FLIGHT,
       tasters: TASTERS.length,
     }).entries()) {

@@ -1,6 +1,6 @@
 /** Working in the demo house as its people do: the same commands, with the clock set back. */
 import type { ArmPull } from '@/core/panel/arm';
-import { isProvenStatus } from '@/core/advice/types';
+import { isOnTargetStatus } from '@/core/advice/types';
 import { randomBytes } from 'node:crypto';
 import { proposeFrom } from '@/core/start/propose';
 import { STYLE_STEPS } from '@/core/programme/styles';
@@ -250,7 +250,7 @@ export class DemoWorker {
     for (let i = 0; i < most; i++) {
       this.goTo(daysAgo, minutesAgo - 6 * i);
       shots.push(this.pull(dialIn, people[i % people.length]!, daysAgo, this.usualSlip(i)));
-      if (isProvenStatus(this.view(dialIn.releaseId).bench!.advice.status)) break;
+      if (isOnTargetStatus(this.view(dialIn.releaseId).bench!.advice.status)) break;
     }
     return shots;
   }

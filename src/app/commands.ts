@@ -8,11 +8,11 @@ import {
   retirePartner,
   savePartner,
   sendChecks,
-  settleCall,
+  settleHelp,
   settleSignal,
   takeCheckAway,
 } from '@/features/field/actions';
-import { beginEra } from '@/features/equipment/beginEra';
+import { beginPeriod } from '@/features/equipment/beginEra';
 import { savePart, saveSetup } from '@/features/equipment/actions';
 import { saveHouse, saveRules, setUpHouse } from '@/features/house/actions';
 import { importDocument } from '@/features/import/actions';
@@ -43,7 +43,7 @@ import {
 import { correctShot, logShot, removeShot, restoreShot } from '@/features/pull/actions';
 import { editReleases } from '@/features/releases/actions';
 import { createRelease, editRelease, saveBatch, trimDose } from '@/features/read/actions';
-import { putBack, takeAway, undoEdit } from '@/features/removal/actions';
+import { restoreThing, removeThing, undoEdit } from '@/features/removal/actions';
 import {
   askRecheck,
   openSample,
@@ -82,7 +82,7 @@ export const commands: ReadonlyMap<string, Command> = new Map(
     endOwnSessions,
     saveUnits,
     savePart,
-    beginEra,
+    beginPeriod,
     saveSetup,
     saveProgramme,
     createRelease,
@@ -90,8 +90,8 @@ export const commands: ReadonlyMap<string, Command> = new Map(
     editReleases,
     saveBatch,
     trimDose,
-    takeAway,
-    putBack,
+    removeThing,
+    restoreThing,
     undoEdit,
     acceptRecipe,
     carryRecipe,
@@ -132,7 +132,7 @@ export const commands: ReadonlyMap<string, Command> = new Map(
     askRound,
     sendChecks,
     enterChecks,
-    settleCall,
+    settleHelp,
     takeCheckAway,
     answerPartner,
     settleSignal,

@@ -1,6 +1,6 @@
 /** The advisor beside a card's page: a worker of its own, so that the page never waits. Thin. */
-import { adviseStranger, type StrangerAsked } from '@/core/advice/stranger';
+import { adviseCardReader, type CardReaderQuestion } from '@/core/advice/stranger';
 
-self.onmessage = ({ data }: MessageEvent<StrangerAsked>) => {
-  self.postMessage(adviseStranger(data));
+self.onmessage = ({ data }: MessageEvent<CardReaderQuestion>) => {
+  self.postMessage(adviseCardReader(data));
 };

@@ -1,6 +1,6 @@
 /** "My shot did this": one change for the next, by the house's own advisor, worked out beside the page. */
 import type { Advice } from '@/core/advice/types';
-import type { StrangerAsked, StrangerShot, StrangerTaste } from '@/core/advice/stranger';
+import type { CardReaderQuestion, CardReaderShot, CardReaderTaste } from '@/core/advice/stranger';
 import { USUAL_CREMA_G_PER_ML } from '@/core/extraction/volume';
 import { answerIn } from '@/core/language/helpers/answerIn';
 import { helperWordsIn } from '@/core/language/helpers/words';
@@ -10,7 +10,7 @@ import { bodyOf, figureOf, fittedOr, languageOf, onSend, show, type Helper } fro
 export const help: Helper = (form, box) => {
   const language = languageOf(box);
   const { shot: words } = helperWordsIn(language);
-  const shots: StrangerShot[] = [];
+  const shots: CardReaderShot[] = [];
   const worker = new Worker('/card/advise.js', { type: 'module' });
   const chosen = (name: string) => (form.elements.namedItem(name) as HTMLSelectElement).value;
   const moved = form.querySelector<HTMLElement>('[data-moved]')!;
@@ -34,10 +34,10 @@ export const help: Helper = (form, box) => {
       doseG: typed.doseG.value,
       yieldG: typed.yieldG.value,
       yieldMl: typed.yieldMl.value,
-      taste: (chosen('taste') || undefined) as StrangerTaste | undefined,
+      taste: (chosen('taste') || undefined) as CardReaderTaste | undefined,
       finerSteps: shots.length === 0 ? 0 : (typed.finerSteps.value ?? 0),
     });
-    const asked: StrangerAsked = {
+    const asked: CardReaderQuestion = {
       ...fittedOr(body),
       tolerance: body.tolerance,
       roastLevel: body.coffee.roastLevel ?? 0,
@@ -51,7 +51,7 @@ export const help: Helper = (form, box) => {
   });
 };
 
-function advised(worker: Worker, asked: StrangerAsked): Promise<Advice> {
+function advised(worker: Worker, asked: CardReaderQuestion): Promise<Advice> {
   return new Promise((resolve, reject) => {
     worker.onmessage = ({ data }: MessageEvent<Advice>) => resolve(data);
     worker.onerror = () => reject(new Error('the advisor did not answer'));

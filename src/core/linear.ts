@@ -17,6 +17,6 @@ export function quadratic(M: Matrix, x: readonly number[]): number {
 }
 
 /** A matrix that is symmetric but for rounding, made so. */
-export function evened(M: Matrix): Matrix {
+export function symmetric(M: Matrix): Matrix {
   return Matrix.add(M, M.transpose()).mul(0.5);
 }

@@ -1,5 +1,5 @@
 /** Runs work that is done in steps to its end at once. */
-export function runThrough<R>(work: Generator<unknown, R>): R {
+export function runToEnd<R>(work: Generator<unknown, R>): R {
   let step = work.next();
   while (!step.done) step = work.next();
   return step.value;

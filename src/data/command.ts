@@ -6,16 +6,16 @@
  */
 import { z } from 'zod';
 import { CHANGES, type CommandKind } from '@/core/command/inputs';
-import type { Topic } from '@/core/command/topics';
+import type { CacheTag } from '@/core/command/topics';
 import { assert, userFault, type UserFault } from '@/core/errors';
 import { mayDo, ROLE_LABELS, type Duty } from '@/core/roles';
 import { parse } from '@/core/schema/fields';
 import type { Db } from './database';
 import { findDone, insertEvent } from './events';
-import { raiseEpochs } from './kept';
+import { invalidate } from './kept';
 import { logAtDoor } from './doorLog';
 import { findLead, findPerson, type Person } from './people';
-import { isProofFresh, type Session } from './session';
+import { isPasswordFresh, type Session } from './session';
 import { today } from './today';
 
 export interface Context {
@@ -48,7 +48,7 @@ export interface Outcome {
   /** Who did it, where the command itself makes the person. */
   readonly personId?: string;
   /** What it changed besides what its kind always does. */
-  readonly alsoChanged?: readonly Topic[];
+  readonly alsoChanged?: readonly CacheTag[];
   /** It changes who may do what: a line in the log of the doors too. */
   readonly isAtDoor?: boolean;
 }
@@ -57,7 +57,7 @@ export interface Command {
   readonly kind: CommandKind;
   readonly duty: Duty;
   /** Leaves the house or changes who is in it: asks for a password given not long ago. */
-  readonly needsProof: boolean;
+  readonly needsFreshPassword: boolean;
   /** Its input has a password, which is hashed before it runs. */
   readonly hasPassword: boolean;
   readonly execute: (input: unknown, context: Context) => Outcome;
@@ -75,7 +75,7 @@ export function defineCommand<S extends z.ZodType>(options: {
   return {
     kind,
     duty,
-    needsProof,
+    needsFreshPassword: needsProof,
     hasPassword,
     execute: (raw, context) => run(parse(input, raw), context),
   };
@@ -122,7 +122,7 @@ export function submit(
       if (done?.kind === kind && isTheirs) return done.result as Outcome['result'];
       if (done)
         throw userFault('conflict', 'id', 'This id was used for another command. Make a new one.');
-      if (command.needsProof && session && !isProofFresh(session))
+      if (command.needsFreshPassword && session && !isPasswordFresh(session))
         throw userFault(
           'unproved',
           '',
@@ -143,7 +143,7 @@ export function submit(
       const by = doneBy ?? person?.id ?? null;
       insertEvent(db, { id, personId: by, kind, ...outcome });
       if (isAtDoor) logAtDoor(db, { personId: by, kind, words: outcome.words, source });
-      raiseEpochs(db, [...CHANGES[command.kind], ...alsoChanged]);
+      invalidate(db, [...CHANGES[command.kind], ...alsoChanged]);
       return outcome.result;
     })
     .immediate();

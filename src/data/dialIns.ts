@@ -1,5 +1,5 @@
 /** Dial-ins and the revisions of the recipe on the bench. */
-import type { Topic } from '@/core/command/topics';
+import type { CacheTag } from '@/core/command/topics';
 import { DRAFT, type DraftEntered, type DraftValues } from '@/core/entity/draft';
 import { RECIPE, type RecipeEntered, type RecipeValues } from '@/core/entity/recipe';
 import { withRatio, type Recipe } from '@/core/schema/recipe';
@@ -101,7 +101,7 @@ export function listOpenDrafts(db: Db, releaseId: string): StoredDraft[] {
  * What a shot of this recipe changes besides the shots: one pulled before the recipe was decided, however
  * late it comes in, may be the one the recipe ended on.
  */
-export function changedByShot(db: Db, draftId: string, pulledAt: string): readonly Topic[] {
+export function changedByShot(db: Db, draftId: string, pulledAt: string): readonly CacheTag[] {
   const isBefore = prepared(
     db,
     `SELECT 1 FROM recipe_draft r WHERE r.id = @draftId

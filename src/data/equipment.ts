@@ -9,7 +9,7 @@ import {
 } from '@/core/entity/equipment';
 import type { Fields } from '@/core/entity/field';
 import { prepared, type Db } from './database';
-import { tableOf, updateRow, type Seen, type Table } from './table';
+import { tableOf, updateRow, type Seen, type SqlTable } from './table';
 
 export interface Identity {
   readonly id: string;
@@ -27,7 +27,7 @@ export const PART_TABLES = {
 } as const;
 
 /** The three tables are alike in all that is asked of them here. */
-const tableOfPart = (part: Part) => PART_TABLES[part] as unknown as Table<Fields>;
+const tableOfPart = (part: Part) => PART_TABLES[part] as unknown as SqlTable<Fields>;
 
 /** Columns of a part's table; with a prefix where several parts are joined. */
 export function partColumns(part: Part, prefix = ''): string {

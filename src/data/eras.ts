@@ -1,9 +1,9 @@
 /** The eras of the house's grinders. */
-import type { Era } from '@/core/grinder/era';
+import type { CalibrationPeriod } from '@/core/grinder/era';
 import { prepared, type Db } from './database';
 import { now } from './rows';
 
-export interface StoredEra extends Era {
+export interface StoredPeriod extends CalibrationPeriod {
   readonly id: string;
   readonly grinderId: string;
   readonly reason: string;
@@ -16,20 +16,20 @@ const SELECT_ERA = `
   FROM grinder_era e JOIN person p ON p.id = e.created_by`;
 
 /** Every era, oldest first. */
-export function listEras(db: Db): StoredEra[] {
-  return prepared(db, `${SELECT_ERA} ORDER BY e.began_at, e.rowid`).all() as StoredEra[];
+export function listPeriods(db: Db): StoredPeriod[] {
+  return prepared(db, `${SELECT_ERA} ORDER BY e.began_at, e.rowid`).all() as StoredPeriod[];
 }
 
 /** The eras of a grinder, oldest first. */
-export function erasOf(db: Db, grinderId: string): StoredEra[] {
+export function periodsOf(db: Db, grinderId: string): StoredPeriod[] {
   return prepared(db, `${SELECT_ERA} WHERE e.grinder_id = ? ORDER BY e.began_at, e.rowid`).all(
     grinderId,
-  ) as StoredEra[];
+  ) as StoredPeriod[];
 }
 
-export function insertEra(
+export function insertPeriod(
   db: Db,
-  era: Omit<StoredEra, 'beganAt' | 'createdBy'>,
+  era: Omit<StoredPeriod, 'beganAt' | 'createdBy'>,
   personId: string,
 ): void {
   prepared(

@@ -206,7 +206,7 @@ export function insertCheck(db: Db, { target, fields, ...check }: NewCheck): voi
 }
 
 /** The visit's café; null when its call for help is settled already or there was none. */
-export function settleHelp(db: Db, visitId: string, personId: string): string | null {
+export function noteHelpSettled(db: Db, visitId: string, personId: string): string | null {
   const row = prepared(
     db,
     `UPDATE field_visit SET help_settled_at = ?, help_settled_by = ?

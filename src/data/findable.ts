@@ -17,7 +17,7 @@ import { prepared, type Db } from './database';
 import { completeDraft, DRAFT_COLUMNS } from './dialIns';
 import { listPeople } from './people';
 import { findRelease } from './releases';
-import { completeShot, SHOT_COLUMNS } from './shots';
+import { completeShot, SHOT_FIELDS_SQL } from './shots';
 import { completeTasting, TASTING_COLUMNS } from './tastings';
 import { dayOf } from './today';
 
@@ -74,7 +74,7 @@ function entriesOfRelease(db: Db, releaseId: string): Entry[] {
   const shots = prepared(
     db,
     ofRelease(
-      `SELECT b.roast_date AS roastDate, ${SHOT_COLUMNS} FROM shot s JOIN person p ON p.id = s.pulled_by`,
+      `SELECT b.roast_date AS roastDate, ${SHOT_FIELDS_SQL} FROM shot s JOIN person p ON p.id = s.pulled_by`,
     ),
   )
     .all(releaseId)

@@ -18,7 +18,7 @@ import type { Db } from './database';
 import { listParts } from './equipment';
 import { listEvents } from './events';
 import { findHouse } from './house';
-import { findPublished, listGatePasses } from './publications';
+import { findPublished, listPassedChecks } from './publications';
 import { readRelease } from '@/views/release';
 import { listReleaseNames } from './releases';
 import { listSetups } from './setups';
@@ -183,7 +183,7 @@ describe('the gates of publishing', () => {
       ...words,
       passed: { confirmed: 'for the fair', tasted: 'nobody here', rested: 'it must' },
     });
-    expect(listGatePasses(db, releaseId).map(({ gate, reason }) => [gate, reason])).toEqual([
+    expect(listPassedChecks(db, releaseId).map(({ gate, reason }) => [gate, reason])).toEqual([
       ['confirmed', 'for the fair'],
       ['rested', 'it must'],
       ['tasted', 'nobody here'],
@@ -206,7 +206,7 @@ describe('the gates of publishing', () => {
     expect(faultOf(publish).faults[0]!.field).toBe('passed.tasted');
     send(db, 'recordTasting', { ...CUP, shotId }, newId(), join(db, 'bench'));
     publish();
-    expect(listGatePasses(db, releaseId)).toEqual([]);
+    expect(listPassedChecks(db, releaseId)).toEqual([]);
   });
 });
 

@@ -1,8 +1,8 @@
 /** @jest-environment node */
 import { openDatabase, type Db } from './database';
-import { kept, prepareKept, raiseEpochs } from './kept';
+import { cached, fillCache, invalidate } from './kept';
 
-const options = { name: 'sum', restsOn: ['shot'] as const };
+const options = { name: 'sum', tags: ['shot'] as const };
 
 let db: Db;
 beforeEach(() => {
@@ -19,23 +19,23 @@ function* inTwoSteps(answer: number, between: () => void = () => {}): Generator<
 it('keeps an answer that was worked out in steps, once for all who wait for it', async () => {
   let times = 0;
   const work = () => inTwoSteps(7, () => times++);
-  await Promise.all([prepareKept(db, options, work), prepareKept(db, options, work)]);
+  await Promise.all([fillCache(db, options, work), fillCache(db, options, work)]);
   expect(times).toBe(1);
-  expect(kept(db, options, () => 8)).toBe(7);
+  expect(cached(db, options, () => 8)).toBe(7);
 });
 
 it('does not keep an answer during which something was changed', async () => {
-  await prepareKept(db, options, () => inTwoSteps(7, () => raiseEpochs(db, ['shot'])));
-  expect(kept(db, options, () => 8)).toBe(8);
+  await fillCache(db, options, () => inTwoSteps(7, () => invalidate(db, ['shot'])));
+  expect(cached(db, options, () => 8)).toBe(8);
 });
 
 it('works anew after work that failed', async () => {
-  const failing = prepareKept(db, options, () =>
+  const failing = fillCache(db, options, () =>
     inTwoSteps(7, () => {
       throw new Error('no room');
     }),
   );
   await expect(failing).rejects.toThrow('no room');
-  await prepareKept(db, options, () => inTwoSteps(9));
-  expect(kept(db, options, () => 8)).toBe(9);
+  await fillCache(db, options, () => inTwoSteps(9));
+  expect(cached(db, options, () => 8)).toBe(9);
 });

@@ -6,7 +6,7 @@ import { RECIPE_TABLE, DRAFT_TABLE } from './dialIns';
 import { PART_TABLES } from './equipment';
 import { BATCH_TABLE, COMPONENT_TABLE, RELEASE_TABLE } from './releases';
 import { SHOT_TABLE } from './shots';
-import { columnsOf, type Table } from './table';
+import { columnsOf, type SqlTable } from './table';
 import { TASTING_TABLE } from './tastings';
 
 const TABLES = [
@@ -18,7 +18,7 @@ const TABLES = [
   DRAFT_TABLE,
   SHOT_TABLE,
   TASTING_TABLE,
-] as unknown as Table<Fields>[];
+] as unknown as SqlTable<Fields>[];
 
 /**
  * Columns of early migrations without a range of their own: SQLite adds none to a column that stands.

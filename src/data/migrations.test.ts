@@ -3,7 +3,7 @@ import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
-import { comesIn } from '../../tests/support/door';
+import { signInAs } from '../../tests/support/door';
 import { LEAD, newId, send, TODAY } from '../../tests/support/house';
 import { openDatabase } from './database';
 import { listDecided } from '@/views/history';
@@ -51,7 +51,7 @@ it('keeps everything of the first version, and lets its lead choose a sign-in', 
   send(db, 'setUpHouse', entry, newId(), null);
   expect(findHouse(db)!.name).toBe('Lanternfell Coffee');
   expect(listPeople(db)).toHaveLength(1);
-  expect(await comesIn(db, 'ines', LEAD.password)).toMatchObject({ id: 'p1', name: 'Ines O.' });
+  expect(await signInAs(db, 'ines', LEAD.password)).toMatchObject({ id: 'p1', name: 'Ines O.' });
   expect(db.pragma('foreign_key_check')).toEqual([]);
   db.close();
   rmSync(folder, { recursive: true });

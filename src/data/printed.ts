@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import type { Paper } from '@/core/papers';
 import { prepared, type Db } from './database';
-import { raiseEpochs } from './kept';
+import { invalidate } from './kept';
 import { IDS } from './many';
 import { json, now } from './rows';
 
@@ -105,5 +105,5 @@ export function holdPlanned(db: Db, releaseId: string, why: string): void {
     why,
     releaseId,
   );
-  raiseEpochs(db, ['publication']);
+  invalidate(db, ['publication']);
 }

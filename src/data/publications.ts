@@ -188,14 +188,14 @@ export function versionProvenBy(db: Db, draftId: string, pulledAt: string): numb
   return row.number;
 }
 
-export const GATES = ['confirmed', 'tasted', 'rested'] as const;
-export type Gate = (typeof GATES)[number];
+export const PUBLISH_CHECKS = ['confirmed', 'tasted', 'rested'] as const;
+export type PublishCheck = (typeof PUBLISH_CHECKS)[number];
 
-const passRow = z.object({ versionId: z.string(), gate: z.enum(GATES), reason: z.string() });
-export type GatePass = z.output<typeof passRow>;
+const passRow = z.object({ versionId: z.string(), gate: z.enum(PUBLISH_CHECKS), reason: z.string() });
+export type PassedCheck = z.output<typeof passRow>;
 
 /** Gates of a release's versions that were passed by the lead's word. */
-export function listGatePasses(db: Db, releaseId: string): GatePass[] {
+export function listPassedChecks(db: Db, releaseId: string): PassedCheck[] {
   return prepared(
     db,
     `SELECT g.version_id AS versionId, g.gate, g.reason FROM gate_pass g
@@ -205,7 +205,7 @@ export function listGatePasses(db: Db, releaseId: string): GatePass[] {
     .map((row) => passRow.parse(row));
 }
 
-export function insertGatePass(db: Db, { versionId, gate, reason }: GatePass): void {
+export function insertPassedCheck(db: Db, { versionId, gate, reason }: PassedCheck): void {
   prepared(db, 'INSERT INTO gate_pass (version_id, gate, reason) VALUES (?, ?, ?)').run(
     versionId,
     gate,

@@ -1,5 +1,5 @@
 /** Checks of a batch that somebody asked for. */
-import type { Entered } from '@/core/entity/field';
+import type { Input } from '@/core/entity/field';
 import { RECHECK } from '@/core/entity/recheck';
 import type { AskedCheck } from '@/core/rest/checkPlan';
 import { prepared, type Db } from './database';
@@ -28,7 +28,7 @@ export function insertRecheck(
   db: Db,
   id: string,
   batchId: string,
-  fields: Entered<typeof RECHECK>,
+  fields: Input<typeof RECHECK>,
   personId: string,
 ): void {
   prepared(

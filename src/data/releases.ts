@@ -31,7 +31,7 @@ export interface StoredRelease extends ReleaseValues {
   readonly id: string;
   readonly rowVersion: number;
   readonly createdAt: string;
-  /** Its own rest span; the school's where unsaid. */
+  /** Its own rest span; the school's where absent. */
   readonly span: RestSpan | undefined;
   readonly components: readonly StoredComponent[];
   /** Newest roast first. */

@@ -62,7 +62,7 @@ export function openSampleOf(db: Db, batchId: string, sampleId: string | null): 
   prepared(db, 'UPDATE batch SET open_sample_id = ? WHERE id = ?').run(sampleId, batchId);
 }
 
-export interface Span {
+export interface StoredSpan {
   readonly opens: number;
   readonly bestFrom: number;
   readonly bestTo: number;
@@ -70,7 +70,7 @@ export interface Span {
 }
 
 /** A release's own span, or the school's again; false when somebody else changed the release meanwhile. */
-export function setSpan(db: Db, { id, rowVersion }: Seen, span: Span | null): boolean {
+export function setSpan(db: Db, { id, rowVersion }: Seen, span: StoredSpan | null): boolean {
   const { changes } = prepared(
     db,
     `UPDATE release SET rest_opens = @opens, rest_best_from = @bestFrom, rest_best_to = @bestTo,

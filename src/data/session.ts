@@ -161,13 +161,13 @@ export function endSessions(
 }
 
 /** The person of a session gave the password just now. */
-export function noteProof(db: Db, id: string): void {
+export function notePasswordGiven(db: Db, id: string): void {
   prepared(db, 'UPDATE session SET proved_at = ? WHERE id = ?').run(now(), id);
 }
 
 /** What leaves the house or changes who is in it asks for a password given within this long. */
-const PROOF_MS = 12 * 3_600_000;
+const FRESH_PASSWORD_MS = 12 * 3_600_000;
 
-export function isProofFresh({ provedAt }: Pick<Session, 'provedAt'>): boolean {
-  return clock.now().getTime() - Date.parse(provedAt) <= PROOF_MS;
+export function isPasswordFresh({ provedAt }: Pick<Session, 'provedAt'>): boolean {
+  return clock.now().getTime() - Date.parse(provedAt) <= FRESH_PASSWORD_MS;
 }

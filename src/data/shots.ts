@@ -29,7 +29,7 @@ export interface StoredShot extends ShotValues {
 export const SHOT_TABLE = tableOf('shot', SHOT);
 
 /** Columns of a shot `s` by a person `p`; with the roast date of its batch it is complete. */
-export const SHOT_COLUMNS = `
+export const SHOT_FIELDS_SQL = `
   s.id, s.row_version AS rowVersion, s.recipe_draft_id AS draftId, s.pulled_at AS pulledAt, p.name AS pulledBy,
   EXISTS (SELECT 1 FROM flight_cup c WHERE c.shot_id = s.id) AS isOfFlight, s.sample_id AS sampleId,
   (SELECT x.frozen_on FROM sample x WHERE x.id = s.sample_id) AS frozenOn,
@@ -37,7 +37,7 @@ export const SHOT_COLUMNS = `
   ${SHOT_TABLE.selected('s')}`;
 
 const SELECT_SHOT = `
-  SELECT r.dial_in_id AS owner, b.roast_date AS roastDate, r.drink, ${SHOT_COLUMNS}
+  SELECT r.dial_in_id AS owner, b.roast_date AS roastDate, r.drink, ${SHOT_FIELDS_SQL}
   FROM shot s JOIN recipe_draft r ON r.id = s.recipe_draft_id
   JOIN dial_in d ON d.id = r.dial_in_id JOIN batch b ON b.id = d.batch_id
   JOIN person p ON p.id = s.pulled_by`;

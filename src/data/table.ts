@@ -7,10 +7,10 @@ import { assert } from '@/core/errors';
 import {
   entriesOf,
   snakeCase,
-  type Entered,
+  type Input,
   type Field,
   type Fields,
-  type Values,
+  type Row,
 } from '@/core/entity/field';
 import type { Db } from './database';
 import { prepared } from './database';
@@ -24,7 +24,7 @@ interface Column {
   readonly column: string;
 }
 
-export interface Table<F extends Fields> {
+export interface SqlTable<F extends Fields> {
   readonly name: string;
   readonly fields: F;
   /** "s.dose_g AS doseG, …" for a SELECT; a prefix keeps the names of joined tables apart. */
@@ -35,9 +35,9 @@ export interface Table<F extends Fields> {
   /** "dose_g = @doseG, …" for an UPDATE. */
   readonly sets: string;
   /** Values of a row that was selected; other columns of the row are let by. */
-  readonly read: (row: unknown, prefix?: string) => Values<F>;
-  /** SQL parameters of values; what is not said gets what stands when it is unsaid. */
-  readonly write: (values: Entered<F>) => Record<string, SqlValue>;
+  readonly read: (row: unknown, prefix?: string) => Row<F>;
+  /** SQL parameters of values; what is not given gets its default. */
+  readonly write: (values: Input<F>) => Record<string, SqlValue>;
 }
 
 /** The column or columns a field is kept in. */
@@ -46,7 +46,7 @@ export function columnsOf(name: string, field: Field): Column[] {
   return field.columns.map((column, end) => ({ parameter: `${name}${end}`, column }));
 }
 
-export function tableOf<const F extends Fields>(name: string, fields: F): Table<F> {
+export function tableOf<const F extends Fields>(name: string, fields: F): SqlTable<F> {
   const entries = entriesOf(fields);
   const columns = entries.flatMap(([field, kind]) => columnsOf(field, kind));
   return {
@@ -63,7 +63,7 @@ export function tableOf<const F extends Fields>(name: string, fields: F): Table<
       const values: Record<string, unknown> = {};
       for (const [field, kind] of entries)
         values[field] = valueOf(prefix + field, kind, row as SqlRow);
-      return values as Values<F>;
+      return values as Row<F>;
     },
     write: (values) => {
       const given = values as Readonly<Record<string, unknown>>;
@@ -93,7 +93,7 @@ function valueOf(name: string, field: Field, row: SqlRow): unknown {
 }
 
 function parametersOf(name: string, field: Field, given: unknown): Record<string, SqlValue> {
-  const value = given === undefined ? field.unsaid : given;
+  const value = given === undefined ? field.default : given;
   if (field.kind === 'range') {
     const ends = value as readonly [number, number];
     return { [`${name}0`]: ends[0], [`${name}1`]: ends[1] };
@@ -123,9 +123,9 @@ export interface Seen {
 /** Changes a row of a table with row versions; false when someone else changed or removed it meanwhile. */
 export function updateRow<F extends Fields>(
   db: Db,
-  table: Table<F>,
+  table: SqlTable<F>,
   { id, rowVersion }: Seen,
-  values: Entered<F>,
+  values: Input<F>,
 ): boolean {
   const { changes } = prepared(
     db,

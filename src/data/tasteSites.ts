@@ -2,7 +2,7 @@
 import { Matrix } from 'ml-matrix';
 import type { CupSite } from '@/core/start/fit';
 import { prepared, type Db } from './database';
-import { raiseEpochs } from './kept';
+import { invalidate } from './kept';
 
 interface Row {
   readonly releaseId: string;
@@ -14,7 +14,7 @@ const allOf = (db: Db) =>
   prepared(db, 'SELECT release_id AS releaseId, signature, site FROM taste_site').all() as Row[];
 
 /** By release; those whose cups leave a direction open that the recipe tells are missing. */
-export function tasteSites(db: Db): ReadonlyMap<string, CupSite> {
+export function listTasteEvidence(db: Db): ReadonlyMap<string, CupSite> {
   return new Map(
     allOf(db).flatMap(({ releaseId, site }) =>
       site === null ? [] : [[releaseId, siteFrom(site)] as const],
@@ -23,12 +23,12 @@ export function tasteSites(db: Db): ReadonlyMap<string, CupSite> {
 }
 
 /** What each was worked out from. */
-export function siteSignatures(db: Db): ReadonlyMap<string, string> {
+export function tasteEvidenceSignatures(db: Db): ReadonlyMap<string, string> {
   return new Map(allOf(db).map(({ releaseId, signature }) => [releaseId, signature]));
 }
 
 /** Keeps what was worked out; whatever rests on sites is worked out anew. */
-export function keepTasteSite(
+export function storeTasteEvidence(
   db: Db,
   { releaseId, signature, site }: { releaseId: string; signature: string; site: CupSite | null },
 ): void {
@@ -40,18 +40,18 @@ export function keepTasteSite(
       `INSERT INTO taste_site (release_id, signature, site) VALUES (@releaseId, @signature, @site)
        ON CONFLICT (release_id) DO UPDATE SET signature = excluded.signature, site = excluded.site`,
     ).run({ releaseId, signature, site: written });
-    if (written !== before) raiseEpochs(db, ['site']);
+    if (written !== before) invalidate(db, ['site']);
   }).immediate();
 }
 
 /** A release that is no longer decided teaches nothing. */
-export function dropTasteSites(db: Db, releaseIds: readonly string[]): void {
+export function dropTasteEvidence(db: Db, releaseIds: readonly string[]): void {
   if (releaseIds.length === 0) return;
   db.transaction(() => {
     prepared(db, 'DELETE FROM taste_site WHERE release_id IN (SELECT value FROM json_each(?))').run(
       JSON.stringify(releaseIds),
     );
-    raiseEpochs(db, ['site']);
+    invalidate(db, ['site']);
   }).immediate();
 }
 

@@ -1,6 +1,6 @@
 /** Tastings: what somebody made of the cup of a shot. */
 import { TASTING, type TastingValues } from '@/core/entity/tasting';
-import type { Entered } from '@/core/entity/field';
+import type { Input } from '@/core/entity/field';
 import type { Taste } from '@/core/schema/shot';
 import { prepared, type Db } from './database';
 import { groupedByOwner, IDS } from './many';
@@ -65,7 +65,7 @@ export function listTastings(db: Db, dialInId: string): readonly StoredTasting[]
   return tastingsOfDialIns(db, [dialInId])(dialInId);
 }
 
-export interface TastingFields extends Entered<typeof TASTING> {
+export interface TastingFields extends Input<typeof TASTING> {
   readonly shotId: string;
   readonly scales: Taste;
   /** Name of a taster who is not of the house. */
@@ -106,7 +106,7 @@ export function findTasting(
   return row ? { ...completeTasting(row), releaseId: row.releaseId } : null;
 }
 
-export type CorrectedTasting = Entered<typeof TASTING> & Pick<TastingFields, 'scales'>;
+export type CorrectedTasting = Input<typeof TASTING> & Pick<TastingFields, 'scales'>;
 
 /** False when someone else changed or deleted the sheet since `rowVersion` was read. */
 export function updateTasting(db: Db, { id, rowVersion }: Seen, fields: CorrectedTasting): boolean {

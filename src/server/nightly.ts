@@ -6,7 +6,7 @@ import { log } from '@/data/log';
 import { makeBackup } from '@/data/makeBackup';
 import { troubleOfDatabase } from '@/data/trouble';
 import { learnField } from '@/views/fieldModel';
-import { renewTasteSites } from '@/views/tasteSites';
+import { renewTasteEvidence } from '@/views/tasteSites';
 import { feedFolder } from './feedFolder';
 import { publishPlanned } from './planned';
 import { pressNew } from './press';
@@ -44,7 +44,7 @@ export function startNightly(db: Db): void {
     } catch (err) {
       log.error({ err }, 'checks were not learnt from');
     }
-    void renewTasteSites(db, house).catch((err: unknown) =>
+    void renewTasteEvidence(db, house).catch((err: unknown) =>
       log.error({ err }, 'cups were not learnt from'),
     );
   }, FIRST_LOOK_MS).unref();

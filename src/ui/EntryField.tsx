@@ -95,16 +95,16 @@ export function EntryField<F extends Fields>({
 }
 
 function optionsOf(
-  { isOpen }: Field,
+  { optional }: Field,
   named: readonly { readonly level: number; readonly label: string }[],
 ) {
   const options = named.map(({ level, label }) => ({ value: String(level), label }));
-  return isOpen ? [UNKNOWN, ...options] : options;
+  return optional ? [UNKNOWN, ...options] : options;
 }
 
-function wordsOf({ isOpen, words, labels }: WordField) {
+function wordsOf({ optional, words, labels }: WordField) {
   const options = words.map((value) => ({ value, label: labels[value]! }));
-  return isOpen ? [UNKNOWN, ...options] : options;
+  return optional ? [UNKNOWN, ...options] : options;
 }
 
 /** Several fields in the order of a form. */

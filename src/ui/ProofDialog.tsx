@@ -1,7 +1,7 @@
 'use client';
 
 import { useSyncExternalStore, type FormEvent } from 'react';
-import { answerProof, isProofAsked, subscribeToProof } from './askedProof';
+import { answerPasswordAgain, isPasswordAsked, subscribeToPasswordAsked } from './askedProof';
 import { MainButton, QuietButton } from './Button';
 import { DialogSheet } from './DialogSheet';
 import { Faults } from './Faults';
@@ -10,8 +10,8 @@ import { useSession } from './useSession';
 import { useTextForm } from './useTextForm';
 
 /** Asks for the password again before something leaves the house or changes who is in it. */
-export function ProofDialog() {
-  const isAsked = useSyncExternalStore(subscribeToProof, isProofAsked, () => false);
+export function PasswordAgainDialog() {
+  const isAsked = useSyncExternalStore(subscribeToPasswordAsked, isPasswordAsked, () => false);
   return isAsked ? <Proof /> : null;
 }
 
@@ -21,10 +21,10 @@ function Proof() {
   const onSubmit = async (event: FormEvent) => {
     event.preventDefault();
     const { ok } = await send('POST', text);
-    if (ok) answerProof(true);
+    if (ok) answerPasswordAgain(true);
   };
   return (
-    <DialogSheet title="Your password once more" onClose={() => answerProof(false)}>
+    <DialogSheet title="Your password once more" onClose={() => answerPasswordAgain(false)}>
       <form onSubmit={onSubmit} noValidate style={{ display: 'grid', gap: 12 }}>
         <p>
           It is over twelve hours since you gave it, and this leaves the house or changes who is in
@@ -42,7 +42,7 @@ function Proof() {
           <MainButton type="submit" isPending={isBusy}>
             Go on
           </MainButton>{' '}
-          <QuietButton onPress={() => answerProof(false)}>Cancel</QuietButton>
+          <QuietButton onPress={() => answerPasswordAgain(false)}>Cancel</QuietButton>
         </p>
       </form>
     </DialogSheet>

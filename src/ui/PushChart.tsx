@@ -9,15 +9,15 @@ import { labelText } from './type';
  * its 80 % interval. Used for the ease scale and for the pushes of a proposal. The figures stand in
  * the rows as text, so the drawing needs no other equivalent.
  */
-export interface PushRow {
+export interface ContributionRow {
   readonly label: string;
   readonly amount: number;
   /** The part of the amount that the house's own releases have taught; the rest is the rule. */
   readonly learned?: number;
 }
 
-export interface PushChartProps {
-  readonly rows: readonly PushRow[];
+export interface ContributionChartProps {
+  readonly rows: readonly ContributionRow[];
   /** Where the first row begins. */
   readonly from: number;
   readonly total: number;
@@ -99,13 +99,13 @@ const Track = styled.svg`
 const WIDTH = 400;
 
 /** A row with the places it leads from, over the rule alone, and to. */
-interface Bar extends PushRow {
+interface Bar extends ContributionRow {
   readonly start: number;
   readonly ruled: number;
   readonly end: number;
 }
 
-function barsOf(rows: readonly PushRow[], from: number): Bar[] {
+function barsOf(rows: readonly ContributionRow[], from: number): Bar[] {
   let at = from;
   return rows.map((row) => {
     const start = at;
@@ -114,7 +114,7 @@ function barsOf(rows: readonly PushRow[], from: number): Bar[] {
   });
 }
 
-export function PushChart(props: PushChartProps) {
+export function ContributionChart(props: ContributionChartProps) {
   const { rows, from, total, interval80, format, formatChange, ticks, totalLabel } = props;
   const bars = barsOf(rows, from);
   const isSplit = rows.some(({ learned }) => learned !== undefined);

@@ -10,7 +10,7 @@ function tell(): void {
 }
 
 /** Resolves with whether the password was given. */
-export function askForProof(): Promise<boolean> {
+export function askPasswordAgain(): Promise<boolean> {
   waiting?.(false);
   return new Promise((resolve) => {
     waiting = resolve;
@@ -18,15 +18,15 @@ export function askForProof(): Promise<boolean> {
   });
 }
 
-export function answerProof(isGiven: boolean): void {
+export function answerPasswordAgain(isGiven: boolean): void {
   waiting?.(isGiven);
   waiting = null;
   tell();
 }
 
-export const isProofAsked = (): boolean => waiting !== null;
+export const isPasswordAsked = (): boolean => waiting !== null;
 
-export function subscribeToProof(listener: () => void): () => void {
+export function subscribeToPasswordAsked(listener: () => void): () => void {
   listeners.add(listener);
   return () => listeners.delete(listener);
 }

@@ -7,9 +7,9 @@ import {
   type Field,
   type Fields,
   type Known,
-  type Sent,
+  type FormValues,
   type TypedFigure,
-  type Values,
+  type Row,
 } from '@/core/entity/field';
 import { readNumber } from '@/core/readNumber';
 
@@ -18,10 +18,10 @@ type TextOf<F> = F extends { kind: 'flag' }
   : F extends { kind: 'range' }
     ? readonly [string, string]
     : F extends { kind: 'words' | 'steps' }
-      ? F extends { isOpen: true }
+      ? F extends { optional: true }
         ? Known<F> | null
         : Known<F>
-      : F extends { kind: 'word'; isOpen: true }
+      : F extends { kind: 'word'; optional: true }
         ? Known<F> | ''
         : F extends { kind: 'word' }
           ? Known<F>
@@ -60,21 +60,21 @@ function textOfUnknown({ kind }: Field): unknown {
 /** An entity's values as text; unknown ones are empty. */
 export function textOf<F extends Fields>(
   fields: F,
-  values: { readonly [K in keyof F]?: Values<F>[K] },
+  values: { readonly [K in keyof F]?: Row<F>[K] },
 ): EntryText<F> {
   return Object.fromEntries(
     entriesOf(fields).map(([name, field]) => {
-      const value = values[name] ?? field.unsaid;
+      const value = values[name] ?? field.default;
       return [name, value === undefined ? textOfUnknown(field) : textOfKnown(field, value)];
     }),
   ) as EntryText<F>;
 }
 
 /** What is sent of a form: figures as numbers, unknown facts left out, so that they are missing and not empty. */
-export function sentOf<F extends Fields>(fields: F, text: EntryText<F>): Sent<F> {
+export function sentOf<F extends Fields>(fields: F, text: EntryText<F>): FormValues<F> {
   return Object.fromEntries(
     entriesOf(fields).map(([name, field]) => [name, sentOfField(field, text[name])]),
-  ) as Sent<F>;
+  ) as FormValues<F>;
 }
 
 function sentOfField(field: Field, typed: unknown): unknown {
@@ -89,7 +89,7 @@ function sentOfField(field: Field, typed: unknown): unknown {
         .map((note) => note.trim())
         .filter((note) => note !== '');
     case 'text':
-      return field.isOpen && typed === '' ? undefined : typed;
+      return field.optional && typed === '' ? undefined : typed;
     case 'word':
     case 'day':
       return typed === '' ? undefined : typed;

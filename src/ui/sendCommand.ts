@@ -1,7 +1,7 @@
 /** Sending one command, as every form and the outbox do it. */
 import type { CommandKind, Commands } from '@/core/command/inputs';
 import type { Fault, FaultCode } from '@/core/errors';
-import { askForProof } from './askedProof';
+import { askPasswordAgain } from './askedProof';
 import { lookForServer } from './reach';
 
 export type Answer<K extends CommandKind = CommandKind> =
@@ -33,7 +33,7 @@ export async function sendCommand<K extends CommandKind>(
       faults?: Fault[];
     };
     if (response.ok && body.result) return { ok: true, result: body.result };
-    if (body.code === 'unproved' && (await askForProof())) return sendCommand(id, kind, input);
+    if (body.code === 'unproved' && (await askPasswordAgain())) return sendCommand(id, kind, input);
     return {
       ok: false,
       code: body.code,

@@ -7,7 +7,7 @@ import { batchShots, type TimeEffects } from '@/core/advice/batchShots';
 import type { CarryExpectation } from '@/core/advice/types';
 import { readRoast } from '@/core/coffee/roast';
 import { slopePrior } from '@/core/grinder/dial';
-import type { Era } from '@/core/grinder/era';
+import type { CalibrationPeriod } from '@/core/grinder/era';
 import { DOSE_EXPONENT, NOISE_SD, YIELD_EXPONENT } from '@/core/grinder/timeRows';
 import { groupBy } from '@/core/groupBy';
 import {
@@ -37,14 +37,14 @@ import {
   type StoredDraft,
 } from '@/data/dialIns';
 import type { StoredGrinder } from '@/data/equipment';
-import { listEras } from '@/data/eras';
+import { listPeriods } from '@/data/eras';
 import type { House } from '@/data/house';
-import { kept } from '@/data/kept';
+import { cached } from '@/data/kept';
 import { findReleases } from '@/data/releases';
 import { allSetups, type StoredSetup } from '@/data/setups';
 import { shotsOfDialIns } from '@/data/shots';
 import { grinderMemoryOf, onTodaysDial } from './grinderMemory';
-import { MODEL_RESTS_ON } from './houseModel';
+import { MODEL_TAGS } from './houseModel';
 import { advisedShot, targetOf } from './target';
 
 /** Older dial-ins are of other burrs and other roasts. House heuristic. */
@@ -70,7 +70,7 @@ interface BatchKnowledge {
 
 /** What is known of the batches of this house. */
 export function readBatchKnowledge(db: Db, house: House): BatchKnowledge {
-  return kept(db, { name: 'batch levels', restsOn: MODEL_RESTS_ON }, () => {
+  return cached(db, { name: 'batch levels', tags: MODEL_TAGS }, () => {
     const batches = readBatches(db, house, listNewestDialIns(db, MOST_DIAL_INS).reverse());
     const ageing = learnAgeing(
       batches.map(({ shots, roastLevel }) => ({ ...batchSlope(shots, NOISE_SD), roastLevel })),
@@ -95,7 +95,7 @@ function readBatches(db: Db, house: House, dialIns: readonly StoredDialIn[]): Re
     dialIns.map(({ id }) => id),
   );
   const setups = allSetups(db);
-  const erasOf = groupBy(listEras(db), ({ grinderId }) => grinderId);
+  const erasOf = groupBy(listPeriods(db), ({ grinderId }) => grinderId);
   return dialIns.flatMap((dialIn): ReadBatch[] => {
     const { id, releaseId, batchId, setupId, style } = dialIn;
     const batch = releases.get(releaseId)?.batches.find((each) => each.id === batchId);
@@ -139,7 +139,7 @@ function readBatches(db: Db, house: House, dialIns: readonly StoredDialIn[]): Re
   });
 }
 
-const eras = (known: ReadonlyMap<string, readonly Era[]>, { id }: StoredGrinder) =>
+const eras = (known: ReadonlyMap<string, readonly CalibrationPeriod[]>, { id }: StoredGrinder) =>
   known.get(id) ?? [];
 
 /** The setting levels are said for: whatever the recipe, a 1:2 of the basket at the reference dial. */

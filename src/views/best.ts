@@ -6,7 +6,7 @@ import { questionRow } from '@/core/start/fit';
 import { predictJoint } from '@/core/start/joint';
 import { expectedSigns, type Expected, type TasteModel } from '@/core/start/learnTaste';
 import { bestRecipe, firstCupPoints, type BestRecipe } from '@/core/trials/bestRecipe';
-import { placeAt, type Place } from '@/core/trials/coding';
+import { placeAt, type TrialPoint } from '@/core/trials/coding';
 import { roomOf, type Room } from '@/core/trials/room';
 import { settableG } from '@/core/trials/settable';
 import { cupsOfShots } from '@/core/trials/shotCups';
@@ -15,16 +15,16 @@ import type { BrewStyle, TemperatureSchool } from '@/core/vocabulary';
 import type { Db } from '@/data/database';
 import type { House } from '@/data/house';
 import { findTrial, type StoredTrial } from '@/data/trials';
-import { kept } from '@/data/kept';
+import { cached } from '@/data/kept';
 import { cafeSpread } from './cafeSpread';
-import { cafeTastes, WORDS_REST_ON, type CafeTaste } from './cafeTastes';
-import { MODEL_RESTS_ON, readHouseModel } from './houseModel';
+import { cafeTastes, TASTE_WORD_TAGS, type CafeTaste } from './cafeTastes';
+import { MODEL_TAGS, readHouseModel } from './houseModel';
 import { askedOf, learntFor, type Bench, type ReleaseView } from './release';
 import { numberOf } from './tasteSites';
 import { boundsOf, readAim, type Aim } from './trial';
 
 /** A cup to pull next, and where its grinder should stand for its time. */
-export interface NextCup extends Place {
+export interface NextCup extends TrialPoint {
   readonly yieldG: number;
   readonly dial: number;
 }
@@ -53,11 +53,11 @@ export function readBest(db: Db, house: House, view: ReleaseView): BestView | nu
   const { style, temperatureSchool, recipe, drink } = bench.draft;
   const spread = cafeSpread(db);
   const key = `${release.id} ${bench.draft.id} ${view.today} ${spread.doseG} ${spread.yieldG}`;
-  return kept(
+  return cached(
     db,
     {
       name: 'best recipe',
-      restsOn: [...MODEL_RESTS_ON, 'site', 'shot', 'tasting', 'flight', 'trial', ...WORDS_REST_ON],
+      tags: [...MODEL_TAGS, 'site', 'shot', 'tasting', 'flight', 'trial', ...TASTE_WORD_TAGS],
       key,
     },
     () => {

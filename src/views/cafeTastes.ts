@@ -8,7 +8,7 @@ import type { Clock } from '@/core/vocabulary';
 import type { Db } from '@/data/database';
 import { tastedVersions, type TastedVersion } from '@/data/fieldChecks';
 import type { House } from '@/data/house';
-import { kept } from '@/data/kept';
+import { cached } from '@/data/kept';
 import { listPartners, type StoredPartner } from '@/data/partners';
 import { listVersions } from '@/data/publications';
 import type { RecipeBody } from '@/formats/recipe/document';
@@ -17,13 +17,13 @@ import { sinceDays } from './fieldModel';
 import { recipeAt } from './publishedRecipe';
 
 /** What changes it; the days that pass do as well. */
-export const WORDS_REST_ON = ['house', 'check', 'partner', 'publication'] as const;
+export const TASTE_WORD_TAGS = ['house', 'check', 'partner', 'publication'] as const;
 
 type Tasted = TastedAt & TriedFit;
 
 /** Every café's words; a café that has left no longer counts. */
 function readTasted(db: Db, house: House): readonly Tasted[] {
-  return kept(db, { name: 'words of cafés', restsOn: WORDS_REST_ON, key: sinceToday() }, () => {
+  return cached(db, { name: 'words of cafés', tags: TASTE_WORD_TAGS, key: sinceToday() }, () => {
     const partners = new Map(listPartners(db).map((partner) => [partner.id, partner]));
     const bodies = new Map<string, Map<number, RecipeBody>>();
     const bodyOf = ({ releaseId, versionNumber }: TastedVersion) => {

@@ -1,11 +1,11 @@
 /** Checks and planned cards of every release at hand, for the calendar. Server only. */
 import { checkWords, plannedChecks } from '@/core/rest/checkPlan';
 import { addDays } from '@/core/rest/day';
-import { runThrough } from '@/core/runThrough';
+import { runToEnd } from '@/core/runThrough';
 import { dayWords } from '@/core/dayWords';
 import type { Db } from '@/data/database';
 import type { House } from '@/data/house';
-import { kept } from '@/data/kept';
+import { cached } from '@/data/kept';
 import { findPlanned } from '@/data/printed';
 import { listAtHand } from '@/data/releases';
 import type { CalendarEvent } from '@/formats/calendar';
@@ -17,10 +17,10 @@ import { LONGEST_USE_DAYS, RESTS_ON } from './today';
 const DAYS_BACK = 30;
 
 export function readCalendar(db: Db, house: House, today: string): readonly CalendarEvent[] {
-  return kept(db, { name: 'calendar', restsOn: RESTS_ON, key: today }, () => {
+  return cached(db, { name: 'calendar', tags: RESTS_ON, key: today }, () => {
     const closed = { weekdays: house.closedWeekdays, dates: house.closedDates };
     const ids = listAtHand(db, addDays(today, -LONGEST_USE_DAYS));
-    const views = runThrough(releasesInSteps(db, house, ids, { today }));
+    const views = runToEnd(releasesInSteps(db, house, ids, { today }));
     const since = addDays(today, -DAYS_BACK);
     return views.flatMap(({ release, batches, bench }): CalendarEvent[] => {
       const grams = Math.round(gramsOfCheck(bench));

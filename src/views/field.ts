@@ -91,7 +91,7 @@ export interface FieldView {
 const MATRIX_DAYS = 7;
 const MS_PER_DAY = 86_400_000;
 
-export const planOf = (partner: StoredPartner): CheckPlan => ({
+export const checkPlanOf = (partner: StoredPartner): CheckPlan => ({
   times: readTimes(partner.checkTimes) ?? [],
   // ISO counts Sunday as 7, the plan as 0.
   closed: partner.closedWeekdays.map((day) => Number(day) % 7),
@@ -174,7 +174,7 @@ function factsOf(
   return {
     id: partner.id,
     region: partner.town,
-    plan: planOf(partner),
+    plan: checkPlanOf(partner),
     checks: checks.map((check) => fieldCheckOf(check, partner, zone)),
     firstDay: model.taught(partner.id)?.firstDay ?? localDay(partner.madeAt, zone),
     nowDay: nowDay(partner),
@@ -292,7 +292,7 @@ function cafeLine(
   zone: string,
   nowDay: number,
 ): CafeLine {
-  const plan = planOf(partner);
+  const plan = checkPlanOf(partner);
   const visits = [...groupBy(checks, ({ visitId }) => visitId).values()].map((own) => ({
     atDay: localDay(own[0]!.visitedAt, zone),
     own,

@@ -18,7 +18,7 @@ import {
   setJudgedUpTo,
 } from '@/data/fieldLearnt';
 import type { House } from '@/data/house';
-import { epochOf, raiseEpochs } from '@/data/kept';
+import { versionOfTags, invalidate } from '@/data/kept';
 import { listPartners, type StoredPartner } from '@/data/partners';
 import { zoneOf } from '@/data/timeZone';
 import { fieldCheckOf } from './fieldChecksOf';
@@ -44,7 +44,7 @@ const states = new WeakMap<Db, Kept>();
 
 /** The model with every visit that has arrived. */
 export function fieldState(db: Db, house: House): FieldState {
-  const basis = `${epochOf(db, ['partner', 'house'])} ${countRemovedChecks(db)}`;
+  const basis = `${versionOfTags(db, ['partner', 'house'])} ${countRemovedChecks(db)}`;
   let state = states.get(db);
   if (state?.basis !== basis) states.set(db, (state = opened(db, house, basis)));
   catchUp(db, state);
@@ -64,7 +64,7 @@ export function learnField(db: Db, house: House): void {
     }
     state.judged.clear();
     setJudgedUpTo(db, state.lastVisit);
-    raiseEpochs(db, ['field']);
+    invalidate(db, ['field']);
   }).immediate();
 }
 

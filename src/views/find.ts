@@ -1,7 +1,7 @@
 /** What Find answers to the question in the address. Server only. */
 import { ROAST_BANDS, roastBandOf, type RoastBand } from '@/core/coffee/roastBand';
 import { readRoast } from '@/core/coffee/roast';
-import { runThrough } from '@/core/runThrough';
+import { runToEnd } from '@/core/runThrough';
 import { PROCESSES, STYLES } from '@/core/vocabulary';
 import type { Db } from '@/data/database';
 import {
@@ -12,7 +12,7 @@ import {
   type FindFilters,
   type FoundRow,
 } from '@/data/findable';
-import { inSteps, kept } from '@/data/kept';
+import { runInSteps, cached } from '@/data/kept';
 import type { House } from '@/data/house';
 import { findRelease, findReleaseNames, type ReleaseName } from '@/data/releases';
 
@@ -67,7 +67,7 @@ export function readFind(db: Db, house: House, search: Search): FindView {
     asked,
     hits: hits.slice(0, MOST_HITS),
     isCut: hits.length > MOST_HITS,
-    years: kept(db, { name: 'roast years', restsOn: ['release', 'batch'] }, () =>
+    years: cached(db, { name: 'roast years', tags: ['release', 'batch'] }, () =>
       listRoastYears(db),
     ),
   };
@@ -75,7 +75,7 @@ export function readFind(db: Db, house: House, search: Search): FindView {
 
 /** Indexes in steps what is not indexed yet: others are answered in between. */
 export async function prepareFind(db: Db): Promise<void> {
-  await inSteps(refreshIndex(db));
+  await runInSteps(refreshIndex(db));
 }
 
 /** What a search field offers while somebody types. */
@@ -98,7 +98,7 @@ export function readQuickFind(db: Db, house: House, search: Search): QuickFind {
 
 /** Hits for words and filters; the roast is told by the house's own words and colours. */
 function find(db: Db, house: House, { words, roast, ...filters }: Asked, most: number): Hit[] {
-  runThrough(refreshIndex(db));
+  runToEnd(refreshIndex(db));
   const isOfRoast = roastFilter(db, house, roast);
   return findWords(db, words, filters, roast === null ? most : MOST_BEFORE_ROAST)
     .filter(({ releaseId }) => isOfRoast(releaseId))

@@ -28,7 +28,7 @@ import {
   type TableCup,
 } from '@/data/flights';
 import type { House } from '@/data/house';
-import { kept } from '@/data/kept';
+import { cached } from '@/data/kept';
 import { findRelease } from '@/data/releases';
 import { findSetup, type StoredSetup } from '@/data/setups';
 import { findShot } from '@/data/shots';
@@ -202,7 +202,7 @@ export interface FlightLine {
 
 /** Flights of a release, the newest first. */
 export function readFlights(db: Db, releaseId: string): readonly FlightLine[] {
-  return kept(db, { name: 'flights', restsOn: ['flight'], key: releaseId }, () =>
+  return cached(db, { name: 'flights', tags: ['flight'], key: releaseId }, () =>
     listFlights(db, releaseId).map((flight) => ({
       id: flight.id,
       question: flight.question,
@@ -281,7 +281,7 @@ export function readTaster(
     })),
     answer: taster.answer,
     promised: findRelease(db, flight.releaseId)?.promisedNotes ?? [],
-    vocabulary: kept(db, { name: 'note vocabulary', restsOn: ['tasting'], key: '' }, () =>
+    vocabulary: cached(db, { name: 'note vocabulary', tags: ['tasting'], key: '' }, () =>
       noteVocabulary(db, MOST_NOTES),
     ),
     reveal:

@@ -5,7 +5,7 @@ import type { Notation } from '@/core/grinder/notation';
 import type { BrewStyle, Drink } from '@/core/vocabulary';
 import type { Db } from '@/data/database';
 import { listDrafts, listOpenDrafts, type StoredDraft } from '@/data/dialIns';
-import { erasOf } from '@/data/eras';
+import { periodsOf } from '@/data/eras';
 import { IDS, allRows } from '@/data/many';
 import { allSetups } from '@/data/setups';
 import type { ReleaseView } from './release';
@@ -45,7 +45,7 @@ export function readFlightRecipes(db: Db, { release, bench }: ReleaseView): Flig
     const last = lastDial.get(draft.id);
     // As it reads on the grinder today; where nobody can translate it, as it stood.
     const { dial, at } = last ?? { dial: draft.startDial, at: draft.createdAt };
-    const onToday = dialToday(dial, at, erasOf(db, grinder.id)) ?? dial;
+    const onToday = dialToday(dial, at, periodsOf(db, grinder.id)) ?? dial;
     return [
       {
         draftId: draft.id,

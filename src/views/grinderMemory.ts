@@ -14,23 +14,23 @@ import {
   type PastDialIn,
 } from '@/core/grinder/memory';
 import { seekingRetention, type RetentionHint } from '@/core/grinder/retentionHint';
-import { taughtBy, type Taught } from '@/core/grinder/taught';
+import { taughtBy, type GrinderLessons } from '@/core/grinder/taught';
 import { spanOf } from '@/core/rest/rest';
-import { runThrough } from '@/core/runThrough';
+import { runToEnd } from '@/core/runThrough';
 import { completeDraft, type StoredDraft } from '@/data/dialIns';
 import { prepared, type Db } from '@/data/database';
-import { erasOf } from '@/data/eras';
-import { dialToday, type Era } from '@/core/grinder/era';
+import { periodsOf } from '@/data/eras';
+import { dialToday, type CalibrationPeriod } from '@/core/grinder/era';
 import type { Shot } from '@/core/schema/shot';
 import { findPart, listParts, type StoredGrinder } from '@/data/equipment';
 import type { House } from '@/data/house';
-import { kept, prepareKept, type KeptOptions } from '@/data/kept';
+import { cached, fillCache, type CacheOptions } from '@/data/kept';
 import { findReleases } from '@/data/releases';
 import { allSetups, type StoredSetup } from '@/data/setups';
 import { shotsOfDialIns } from '@/data/shots';
 import { factsOf } from './facts';
 import { DECIDED } from './history';
-import { MODEL_RESTS_ON } from './houseModel';
+import { MODEL_TAGS } from './houseModel';
 import { advisedShot, targetOf } from './target';
 
 const OF_GRINDER = `SELECT q.* FROM (${DECIDED}) q
@@ -60,7 +60,7 @@ export function grinderMemoryOf(
   return memoryOf(db, house, grinder, style).memory;
 }
 
-export interface GrinderLesson extends Taught {
+export interface GrinderLesson extends GrinderLessons {
   /** What it seems to keep, where that is not what its profile says. */
   readonly hint: RetentionHint | null;
 }
@@ -81,8 +81,8 @@ export async function listTaught(
       const { pastWith } = gather(db, house, grinder, style);
       return seekingRetention(pastWith, slopePrior(grinder), grinder.retentionG);
     };
-    await prepareKept(db, options, seeking);
-    lessons[grinder.id] = { ...taught, hint: kept(db, options, () => runThrough(seeking())) };
+    await fillCache(db, options, seeking);
+    lessons[grinder.id] = { ...taught, hint: cached(db, options, () => runToEnd(seeking())) };
   }
   return lessons;
 }
@@ -96,9 +96,9 @@ interface Known {
 const keyOf = (grinderId: string, style: StoredDraft['style']) =>
   `${grinderId} ${style === 'soakFirst' ? 'soaked' : 'flowing'}`;
 
-const keptAs = (grinderId: string, style: StoredDraft['style']): KeptOptions => ({
+const keptAs = (grinderId: string, style: StoredDraft['style']): CacheOptions => ({
   name: 'grinder memory',
-  restsOn: MODEL_RESTS_ON,
+  tags: MODEL_TAGS,
   key: keyOf(grinderId, style),
 });
 
@@ -108,19 +108,19 @@ function memoryOf(
   grinder: StoredGrinder,
   style: StoredDraft['style'],
 ): Known {
-  return kept(db, keptAs(grinder.id, style), () =>
-    runThrough(learningMemory(db, house, grinder, style)),
+  return cached(db, keptAs(grinder.id, style), () =>
+    runToEnd(learningMemory(db, house, grinder, style)),
   );
 }
 
-const MARK: KeptOptions = { name: 'grinder memories are fresh', restsOn: MODEL_RESTS_ON };
+const MARK: CacheOptions = { name: 'grinder memories are fresh', tags: MODEL_TAGS };
 
 /**
  * Learns anew, in steps, what no longer holds: asked for after a command, so that whoever looks next finds it
  * learnt. Nothing is done while all of it holds.
  */
 export async function renewGrinderMemories(db: Db, house: House): Promise<void> {
-  await prepareKept(db, MARK, function* () {
+  await fillCache(db, MARK, function* () {
     const used = prepared(
       db,
       `SELECT DISTINCT u.grinder_id AS grinderId, q.style AS style FROM (${DECIDED}) q
@@ -129,11 +129,11 @@ export async function renewGrinderMemories(db: Db, house: House): Promise<void> 
     yield;
     return used;
   });
-  const used = kept(db, MARK, () => [] as { grinderId: string; style: StoredDraft['style'] }[]);
+  const used = cached(db, MARK, () => [] as { grinderId: string; style: StoredDraft['style'] }[]);
   for (const { grinderId, style } of used) {
     const grinder = findPart(db, 'grinder', grinderId);
     if (grinder)
-      await prepareKept(db, keptAs(grinderId, style), () =>
+      await fillCache(db, keptAs(grinderId, style), () =>
         learningMemory(db, house, grinder, style),
       );
   }
@@ -175,7 +175,7 @@ function gather(db: Db, house: House, grinder: StoredGrinder, style: StoredDraft
     .reverse();
   const dialInIds = drafts.map(({ dialInId }) => dialInId);
   const shotsOf = shotsOfDialIns(db, dialInIds);
-  const eras = erasOf(db, grinder.id);
+  const eras = periodsOf(db, grinder.id);
   const releases = new Map(
     findReleases(
       db,
@@ -215,13 +215,13 @@ function gather(db: Db, house: House, grinder: StoredGrinder, style: StoredDraft
 }
 
 /** Where the first dial-in of this era began, as its dial reads today. */
-function firstStart(drafts: readonly StoredDraft[], eras: readonly Era[]): number | undefined {
+function firstStart(drafts: readonly StoredDraft[], eras: readonly CalibrationPeriod[]): number | undefined {
   const starts = drafts.map(({ startDial, createdAt }) => dialToday(startDial, createdAt, eras));
   return starts.find((dial) => dial !== null) ?? undefined;
 }
 
 /** A shot with its dial as it reads today; nothing where new burrs or an unknown zero point lie between. */
-export function onTodaysDial(shot: Shot, pulledAt: string, eras: readonly Era[]): Shot[] {
+export function onTodaysDial(shot: Shot, pulledAt: string, eras: readonly CalibrationPeriod[]): Shot[] {
   const dial = dialToday(shot.dial, pulledAt, eras);
   return dial === null ? [] : [{ ...shot, dial }];
 }

@@ -10,7 +10,7 @@ import { batchRestDays } from '@/core/rest/batchRest';
 import type { PastRelease } from '@/core/start/fit';
 import type { Db } from '@/data/database';
 import { completeDraft, DRAFT_COLUMNS, type StoredDraft } from '@/data/dialIns';
-import { listEras } from '@/data/eras';
+import { listPeriods } from '@/data/eras';
 import type { House } from '@/data/house';
 import { allRows } from '@/data/many';
 import { listReleases } from '@/data/releases';
@@ -77,7 +77,7 @@ export interface DecidedRecipe extends Ended {
 /** Every decided recipe, oldest first. */
 export function listEnded(db: Db): Ended[] {
   const setups = allSetups(db);
-  const erasOf = groupBy(listEras(db), ({ grinderId }) => grinderId);
+  const erasOf = groupBy(listPeriods(db), ({ grinderId }) => grinderId);
   return allRows(db, HISTORY).flatMap((row): Ended[] => {
     const { name, roastDate, version, decidedAt, lastDial, lastPulledAt } = row as DecidedRow;
     const draft = completeDraft(row);

@@ -10,12 +10,12 @@ import { rulesInForce, type OwnRule } from '@/core/start/priors';
 import { recencyWeight } from '@/core/start/recency';
 import { grindStepsOf, inferredReference } from '@/core/start/startDial';
 import type { Grinder } from '@/core/schema/setup';
-import { runThrough } from '@/core/runThrough';
+import { runToEnd } from '@/core/runThrough';
 import type { TemperatureSchool } from '@/core/vocabulary';
 import type { Db } from '@/data/database';
 import type { StoredGrinder } from '@/data/equipment';
-import { inSteps, kept } from '@/data/kept';
-import { tasteSites } from '@/data/tasteSites';
+import { runInSteps, cached } from '@/data/kept';
+import { listTasteEvidence } from '@/data/tasteSites';
 import { listDecided, type DecidedRecipe } from './history';
 import type { House } from '@/data/house';
 
@@ -39,8 +39,8 @@ export function rulesOf({ rules, headspace }: House): readonly OwnRule[] {
 
 /** Everything the house has learnt. */
 export function readHouseModel(db: Db, house: House): HouseKnowledge {
-  return kept(db, { name: 'house model', restsOn: [...MODEL_RESTS_ON, 'site'] }, () =>
-    knowledgeOf(listDecided(db, house), tasteSites(db), house),
+  return cached(db, { name: 'house model', tags: [...MODEL_TAGS, 'site'] }, () =>
+    knowledgeOf(listDecided(db, house), listTasteEvidence(db), house),
   );
 }
 
@@ -51,7 +51,7 @@ export function readHouseModel(db: Db, house: House): HouseKnowledge {
 export async function prepareModel(db: Db, house: House): Promise<void> {
   const knowledge = readHouseModel(db, house);
   await setImmediate();
-  await inSteps(knowledge.learningTasteOf(house.temperatureSchool));
+  await runInSteps(knowledge.learningTasteOf(house.temperatureSchool));
   const { fits } = knowledge.modelOf(house.temperatureSchool);
   for (const fit of Object.values(fits)) {
     await setImmediate();
@@ -60,7 +60,7 @@ export async function prepareModel(db: Db, house: House): Promise<void> {
 }
 
 /** Shots of decided recipes too: one that comes late changes the dial the recipe ended on. */
-export const MODEL_RESTS_ON = [
+export const MODEL_TAGS = [
   'house',
   'equipment',
   'release',
@@ -100,7 +100,7 @@ function knowledgeOf(
       tastes.set(school, yield* learningTaste(history, school, rulesOf(house)));
   }
   const tasteOf = (school: TemperatureSchool) => {
-    runThrough(learningTasteOf(school));
+    runToEnd(learningTasteOf(school));
     return tastes.get(school)!;
   };
   return {

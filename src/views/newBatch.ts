@@ -5,7 +5,7 @@
 import { nextMove } from '@/core/advice/next';
 import { grindFeatures } from '@/core/advice/pastDialIn';
 import type { Advice, CarryExpectation } from '@/core/advice/types';
-import { isProvenStatus } from '@/core/advice/types';
+import { isOnTargetStatus } from '@/core/advice/types';
 import { USUAL_FIRST_DRIP_S } from '@/core/extraction/clock';
 import { dialToday } from '@/core/grinder/era';
 import { dialMoveWords } from '@/core/grinder/notation';
@@ -16,7 +16,7 @@ import { roundTo } from '@/core/start/pushed';
 import type { Units } from '@/core/units';
 import type { Db } from '@/data/database';
 import { findDraft, type StoredDraft, type StoredRecipe } from '@/data/dialIns';
-import { erasOf } from '@/data/eras';
+import { periodsOf } from '@/data/eras';
 import type { House } from '@/data/house';
 import type { StoredRelease } from '@/data/releases';
 import { findSetup, type StoredSetup } from '@/data/setups';
@@ -84,7 +84,7 @@ export function newestInUse(batches: readonly BatchView[]): BatchView {
 function lastRecipeOf({ bench, published, isWrong }: OfRelease): string | null {
   const isEnded =
     bench !== null &&
-    (isProvenStatus(bench.advice.status) ||
+    (isOnTargetStatus(bench.advice.status) ||
       (bench.draft.decidedOn !== undefined && bench.draft.isDialKnown));
   const draftId = isEnded ? bench.draft.id : (published?.draftId ?? null);
   return isWrong && draftId === published?.draftId ? null : draftId;
@@ -151,7 +151,7 @@ function sourceOf(db: Db, draftId: string): Source | null {
   if (!draft || !setup) return null;
   const last = listShots(db, draft.dialInId).findLast((shot) => shot.draftId === draft.id);
   const [dial, at] = last ? [last.dial, last.pulledAt] : [draft.startDial, draft.createdAt];
-  const today = dialToday(dial, at, erasOf(db, setup.grinder.id));
+  const today = dialToday(dial, at, periodsOf(db, setup.grinder.id));
   return {
     draft,
     setup,

@@ -2,7 +2,7 @@
 import { addDays } from '@/core/rest/day';
 import { caffeineMg, caffeinePct, type Palate } from '@/core/taste/palate';
 import type { Db } from '@/data/database';
-import { kept } from '@/data/kept';
+import { cached } from '@/data/kept';
 import { allRows } from '@/data/many';
 import { findReleases } from '@/data/releases';
 import { TASTER_COLUMNS } from '@/data/tastings';
@@ -30,8 +30,8 @@ const CUPS = `
 
 /** Everybody who tasted on this day of the house, who had most first. */
 export function readPalates(db: Db, day: string): readonly TasterToday[] {
-  const options = { name: 'palates', restsOn: ['tasting', 'shot', 'release'], key: day } as const;
-  return kept(db, options, () => {
+  const options = { name: 'palates', tags: ['tasting', 'shot', 'release'], key: day } as const;
+  return cached(db, options, () => {
     const midnight = '00:00';
     const rows = allRows(
       db,

@@ -16,8 +16,8 @@ import { PROCESS_LABELS, type Process } from '@/core/vocabulary';
 import type { Db } from '@/data/database';
 import type { DecidedRecipe } from './history';
 import type { House } from '@/data/house';
-import { kept } from '@/data/kept';
-import { MODEL_RESTS_ON, readHouseModel, rulesOf } from './houseModel';
+import { cached } from '@/data/kept';
+import { MODEL_TAGS, readHouseModel, rulesOf } from './houseModel';
 import { readRecords, RECORDS_REST_ON, type About, type Cup, type DialInCost } from './records';
 import { roastBandOf } from '@/core/coffee/roastBand';
 import { isLetThrough, readFilters, type Filters } from './patternFilters';
@@ -103,7 +103,7 @@ function newestOf<T>(all: readonly T[], most: number): Newest<T> {
   return { points: most < all.length ? all.slice(-most) : all, count: all.length };
 }
 
-const RESTS_ON = [...MODEL_RESTS_ON, ...RECORDS_REST_ON];
+const RESTS_ON = [...MODEL_TAGS, ...RECORDS_REST_ON];
 
 /** Reads what the filters let through, at `most` of its points; the model is learnt anew from just that. */
 export function readPatterns(
@@ -114,7 +114,7 @@ export function readPatterns(
 ): PatternsView {
   const filters = readFilters(search);
   const key = JSON.stringify({ filters, most });
-  return kept(db, { name: 'patterns', restsOn: RESTS_ON, key }, () =>
+  return cached(db, { name: 'patterns', tags: RESTS_ON, key }, () =>
     patternsOf(db, house, filters, most),
   );
 }

@@ -5,9 +5,9 @@
 import { CHOKED } from '@/core/choked';
 import { fromPump } from '@/core/extraction/clock';
 import type { PlacedCup } from '@/core/patterns/tongue';
-import { runThrough } from '@/core/runThrough';
+import { runToEnd } from '@/core/runThrough';
 import { purgeOf } from '@/core/advice/judge';
-import { shotsToProven } from '@/core/advice/provenAt';
+import { shotsToTarget } from '@/core/advice/provenAt';
 import { readRoast } from '@/core/coffee/roast';
 import { spanOf } from '@/core/rest/rest';
 import type { BrewStyle, Process } from '@/core/vocabulary';
@@ -17,7 +17,7 @@ import type { Db } from '@/data/database';
 import { findDraftsOf, listDialIns, type StoredDialIn, type StoredDraft } from '@/data/dialIns';
 import { newestEvents } from '@/data/events';
 import type { House } from '@/data/house';
-import { inSteps, kept } from '@/data/kept';
+import { runInSteps, cached } from '@/data/kept';
 import { findReleases, type StoredBatch, type StoredRelease } from '@/data/releases';
 import { allSetups, type StoredSetup } from '@/data/setups';
 import { shotsOfDialIns, type StoredShot } from '@/data/shots';
@@ -66,7 +66,7 @@ export interface Records {
 
 /** Every dial-in and every cup, oldest first. */
 export function readRecords(db: Db, house: House): Records {
-  return kept(db, { name: 'records', restsOn: RECORDS_REST_ON }, () => {
+  return cached(db, { name: 'records', tags: RECORDS_REST_ON }, () => {
     const found = recordsByRelease(db, house);
     const byDay = (a: About, b: About) => (a.day < b.day ? -1 : Number(a.day > b.day));
     return {
@@ -95,12 +95,12 @@ interface ReleaseRecords extends Records {
 
 /** Reads what is not known yet, in steps: other requests are answered in between. */
 export async function prepareRecords(db: Db, house: House): Promise<void> {
-  await inSteps(readStale(db, house, staleRecords(db)));
+  await runInSteps(readStale(db, house, staleRecords(db)));
 }
 
 function recordsByRelease(db: Db, house: House): ReleaseRecords[] {
   const records = staleRecords(db);
-  runThrough(readStale(db, house, records));
+  runToEnd(readStale(db, house, records));
   return [...records.stamps.keys()].map((id) => records.known.get(id)!);
 }
 
@@ -115,9 +115,9 @@ interface KnownRecords {
  * something was done to since are read again.
  */
 function staleRecords(db: Db): KnownRecords {
-  const known = kept(
+  const known = cached(
     db,
-    { name: 'records by release', restsOn: OF_ALL },
+    { name: 'records by release', tags: OF_ALL },
     () => new Map<string, ReleaseRecords>(),
   );
   const stamps = newestEvents(db);
@@ -200,7 +200,7 @@ function readDialIn(
     shots: stored.slice(0, 1),
     today: dayOf(stored[0]!.pulledAt),
   });
-  const count = shotsToProven(
+  const count = shotsToTarget(
     { ...setup, ...judgingOf(house, release), carry: carry ?? undefined },
     stored.map((shot) => ({
       shot: advisedShot(shot, cupsOf.get(shot.id) ?? []),

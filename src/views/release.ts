@@ -13,7 +13,7 @@ import { restOn, spanOf } from '@/core/rest/rest';
 import { daysBetween } from '@/core/rest/day';
 import { METRIC, type Units } from '@/core/units';
 import { groupBy } from '@/core/groupBy';
-import { runThrough } from '@/core/runThrough';
+import { runToEnd } from '@/core/runThrough';
 import type { Db } from '@/data/database';
 import { findBenchDrafts, type StoredDraft } from '@/data/dialIns';
 import type { House } from '@/data/house';
@@ -31,8 +31,8 @@ import { allSetups, type StoredSetup } from '@/data/setups';
 import { shotsOfDialIns, spentOfBatches, type Spent, type StoredShot } from '@/data/shots';
 import { tastingsOfDialIns, type StoredTasting } from '@/data/tastings';
 import { factsToday } from './facts';
-import { dialToday, type Era } from '@/core/grinder/era';
-import { listEras } from '@/data/eras';
+import { dialToday, type CalibrationPeriod } from '@/core/grinder/era';
+import { listPeriods } from '@/data/eras';
 import { memoryFor } from './grinderMemory';
 import { carryOf, newBatchOf, type NewBatch } from './newBatch';
 import type { Target } from '@/core/schema/target';
@@ -122,7 +122,7 @@ export function* releasesInSteps(
   const dialInIds = drafts.map(({ dialInId }) => dialInId);
   const shotsOf = shotsOfDialIns(db, dialInIds);
   const tastingsOf = tastingsOfDialIns(db, dialInIds);
-  const erasOf = groupBy(listEras(db), ({ grinderId }) => grinderId);
+  const erasOf = groupBy(listPeriods(db), ({ grinderId }) => grinderId);
   const versionsOf = versionsOfReleases(db, ids);
   const addressOf = addressesOfReleases(db, ids);
   const heldOf = heldCards(db, ids);
@@ -186,7 +186,7 @@ export function* releasesInSteps(
 
 /** Everything the release page shows, or null when there is no such release. */
 export function readRelease(db: Db, house: House, id: string, reader: Reader): ReleaseView | null {
-  return runThrough(releasesInSteps(db, house, [id], reader))[0] ?? null;
+  return runToEnd(releasesInSteps(db, house, [id], reader))[0] ?? null;
 }
 
 type Learnt = Pick<NextInput, 'memory' | 'coffee' | 'carry'>;
@@ -234,7 +234,7 @@ function readBench(
     units: Units;
     shots: readonly StoredShot[];
     tastings: readonly StoredTasting[];
-    eras: readonly Era[];
+    eras: readonly CalibrationPeriod[];
   },
 ): Bench {
   const target = targetOf(house, draft, { roast: batch.roast, opensOn: batch.span.opens });

@@ -2,7 +2,7 @@
 import { Z_80 } from '@/core/grinder/dial';
 import { groupBy } from '@/core/groupBy';
 import { meanOf } from '@/core/patterns/summary';
-import { bagsFor, isFrozenOn } from '@/core/rest/bags';
+import { samplesFor, isFrozenOn } from '@/core/rest/bags';
 import {
   nextOpenDay,
   plannedChecks,
@@ -19,13 +19,13 @@ import { phaseCount, phasesOf, type Phase } from '@/core/rest/phases';
 import type { Db } from '@/data/database';
 import { listDialIns } from '@/data/dialIns';
 import type { House } from '@/data/house';
-import { kept } from '@/data/kept';
+import { cached } from '@/data/kept';
 import type { StoredSample } from '@/data/samples';
 import { shotsOfDialIns } from '@/data/shots';
 import { tastingsOfDialIns } from '@/data/tastings';
 import { ageingOf } from './batchLevels';
 import { cupsOfCheck, gramsOfCheck, hasShotOn, openRechecks, shotsOfCheck } from './checks';
-import { MODEL_RESTS_ON } from './houseModel';
+import { MODEL_TAGS } from './houseModel';
 import type { BatchView, Bench, ReleaseView } from './release';
 
 /** Seconds on a rest day at one dial. */
@@ -86,7 +86,7 @@ export type CheckState = 'done' | 'missed' | 'overdue' | 'ahead' | 'short';
 export function readRest(db: Db, house: House, view: ReleaseView): RestView {
   const { release, bench, today } = view;
   const key = `${release.id} ${bench?.draft.id} ${today}`;
-  return kept(db, { name: 'rest', restsOn: [...MODEL_RESTS_ON, 'shot', 'tasting'], key }, () => ({
+  return cached(db, { name: 'rest', tags: [...MODEL_TAGS, 'shot', 'tasting'], key }, () => ({
     ageing: bench && ageingView(db, house, view, bench),
     ...plannedFor(house, view),
     tasted: tastedOf(db, view),
@@ -165,7 +165,7 @@ function plannedFor(
     return check.kind === 'asked' ? 'overdue' : 'missed';
   };
   const bags = batch.samples.map((bag) => ({ ...bag, leftG: Math.max(0, bag.bagG - bag.spentG) }));
-  const keptIn = bagsFor(room.kept, bags, { gramsEach, today });
+  const keptIn = samplesFor(room.kept, bags, { gramsEach, today });
   return {
     bags: bags.map((bag) => ({
       ...bag,

@@ -1,5 +1,5 @@
 /** A batch and a bench as the screens show them. */
-import type { Era } from '@/core/grinder/era';
+import type { CalibrationPeriod } from '@/core/grinder/era';
 import type { Advice, Judging, ShotMark } from '@/core/advice/types';
 import type { RoastReading } from '@/core/coffee/roast';
 import type { Rest, RestSpan } from '@/core/rest/rest';
@@ -24,7 +24,7 @@ export interface Bench {
   readonly target: Target;
   readonly judging: Judging;
   /** When the grinder's numbers began to mean something else, oldest first. */
-  readonly eras: readonly Era[];
+  readonly eras: readonly CalibrationPeriod[];
   /** The newest of them, in the order they were pulled. */
   readonly shots: readonly BenchShot[];
   /** Every shot of the dial-in: those before the newest count in what was spent alone. */

@@ -3,7 +3,7 @@ import { comingFrom, type ComingFrom } from '@/core/start/comingFrom';
 import { evidenceOf } from '@/core/start/evidence';
 import { questionRow, type HouseModel } from '@/core/start/fit';
 import { OUTPUT_OF, proposeFrom, type Proposal, type Question } from '@/core/start/propose';
-import { PUSHED, type Pushed } from '@/core/start/pushed';
+import { PROPOSED_VARIABLES, type ProposedVariable } from '@/core/start/pushed';
 import { grindStepsOf, LN_TIME_PER_STEP, startDialOf } from '@/core/start/startDial';
 import type { ReleaseFacts } from '@/core/coffee/features';
 import { slopePrior } from '@/core/grinder/dial';
@@ -43,7 +43,7 @@ export interface StartView {
   readonly setups: readonly StoredSetup[];
   readonly setup: StoredSetup | undefined;
   readonly proposal: Proposal;
-  readonly evidence: Readonly<Record<Pushed, readonly EvidenceRow[]>>;
+  readonly evidence: Readonly<Record<ProposedVariable, readonly EvidenceRow[]>>;
   readonly nearest: readonly NearRow[];
   /** The same question in another style, when one is set beside it. */
   readonly beside: Proposal | null;
@@ -182,7 +182,7 @@ function evidenceRows(
   const [, row] = questionRow(release, style);
   const byId = new Map(decided.map((item) => [item.draft.releaseId, item]));
   return Object.fromEntries(
-    PUSHED.map((name) => {
+    PROPOSED_VARIABLES.map((name) => {
       const output = OUTPUT_OF[name];
       const rows = evidenceOf(model.history, row, model.fits[output])
         .slice(0, MOST_EVIDENCE)
@@ -197,7 +197,7 @@ function evidenceRows(
 }
 
 /** An effect on ln, as what it does to the figure shown. */
-function shownEffect(name: Pushed, { mean, recipe }: Proposal, effect: number): number {
+function shownEffect(name: ProposedVariable, { mean, recipe }: Proposal, effect: number): number {
   const output = OUTPUT_OF[name];
   if (!output.startsWith('ln')) return effect;
   const value = name === 'doseG' ? recipe.doseG : Math.exp(mean[output]);

@@ -11,10 +11,10 @@ import { cupsOfShots } from '@/core/trials/shotCups';
 import { groupBy } from '@/core/groupBy';
 import type { Db } from '@/data/database';
 import type { House } from '@/data/house';
-import { prepareKept } from '@/data/kept';
+import { fillCache } from '@/data/kept';
 import { findReleases } from '@/data/releases';
 import { shotsOfDialIns } from '@/data/shots';
-import { dropTasteSites, keepTasteSite, siteSignatures } from '@/data/tasteSites';
+import { dropTasteEvidence, storeTasteEvidence, tasteEvidenceSignatures } from '@/data/tasteSites';
 import { tastingsOfDialIns } from '@/data/tastings';
 import type { DecidedRecipe } from './history';
 import { readHouseModel, rulesOf } from './houseModel';
@@ -30,8 +30,8 @@ const RESTS_ON = [
 ] as const;
 
 /** Works out, in steps, the sites of releases whose cups changed. Nothing is done while none did. */
-export async function renewTasteSites(db: Db, house: House): Promise<void> {
-  await prepareKept(db, { name: 'taste sites are fresh', restsOn: RESTS_ON }, () =>
+export async function renewTasteEvidence(db: Db, house: House): Promise<void> {
+  await fillCache(db, { name: 'taste sites are fresh', tags: RESTS_ON }, () =>
     renewing(db, house),
   );
 }
@@ -41,9 +41,9 @@ function* renewing(db: Db, house: House): Generator<void, true> {
   yield;
   const cupsOf = cupsOfDecided(db, house, decided);
   yield;
-  const known = siteSignatures(db);
+  const known = tasteEvidenceSignatures(db);
   const ids = new Set(decided.map(({ draft }) => draft.releaseId));
-  dropTasteSites(
+  dropTasteEvidence(
     db,
     [...known.keys()].filter((id) => !ids.has(id)),
   );
@@ -63,7 +63,7 @@ function* renewing(db: Db, house: House): Generator<void, true> {
     const site =
       cups.length === 0 ? null : siteOfCups(recipes[i]!, cups, expected, numberOf(draft.releaseId));
     tasted[i] = { ...recipes[i]!, site: site ?? undefined };
-    keepTasteSite(db, { releaseId: draft.releaseId, signature, site });
+    storeTasteEvidence(db, { releaseId: draft.releaseId, signature, site });
   }
   return true;
 }

@@ -1,6 +1,6 @@
 /** The whole house on one page: every release as it stands today and what it asks for. */
 import { doseInForce } from '@/core/advice/setting';
-import { isProvenStatus, type AdviceStatus } from '@/core/advice/types';
+import { isOnTargetStatus, type AdviceStatus } from '@/core/advice/types';
 import { plannedChecks } from '@/core/rest/checkPlan';
 import { LIMITS } from '@/core/limits';
 import { addDays, daysBetween } from '@/core/rest/day';
@@ -10,10 +10,10 @@ import { headOf } from '@/core/advice/head';
 import { dialWords } from '@/core/grinder/notation';
 import { dueOf, type Due, type Standing } from '@/core/due/due';
 import { METRIC, type Units } from '@/core/units';
-import { runThrough } from '@/core/runThrough';
+import { runToEnd } from '@/core/runThrough';
 import type { Db } from '@/data/database';
 import type { House } from '@/data/house';
-import { kept, prepareKept, type KeptOptions } from '@/data/kept';
+import { cached, fillCache, type CacheOptions } from '@/data/kept';
 import type { PublicAddress } from '@/data/publications';
 import { listAtHand } from '@/data/releases';
 import { gramsOfCheck, openRechecks, shotsOfCheck } from './checks';
@@ -41,16 +41,16 @@ interface Asked {
 
 /** Every release the house still has to do with, newest first, as it stands on a day. */
 export function readToday(db: Db, house: House, asked: Asked): readonly Standings[] {
-  return kept(db, keptAs(asked), () => runThrough(standingsInSteps(db, house, asked)));
+  return cached(db, keptAs(asked), () => runToEnd(standingsInSteps(db, house, asked)));
 }
 
 /** Reads in steps what is not known yet: others are answered in between. */
 export function prepareToday(db: Db, house: House, asked: Asked): Promise<void> {
-  return prepareKept(db, keptAs(asked), () => standingsInSteps(db, house, asked));
+  return fillCache(db, keptAs(asked), () => standingsInSteps(db, house, asked));
 }
 
-function keptAs({ today, units = METRIC }: Asked): KeptOptions {
-  return { name: 'today', restsOn: RESTS_ON, key: `${today} ${units.volume} ${units.temperature}` };
+function keptAs({ today, units = METRIC }: Asked): CacheOptions {
+  return { name: 'today', tags: RESTS_ON, key: `${today} ${units.volume} ${units.temperature}` };
 }
 
 export const RESTS_ON = [
@@ -145,7 +145,7 @@ function standingOf(house: House, view: ReleaseView, today: string): Standing {
     rest: batch.rest,
     bench: bench && {
       shots: bench.shotCount,
-      isProven: isProvenStatus(bench.advice.status),
+      isProven: isOnTargetStatus(bench.advice.status),
       next: nextWords(bench),
       tasters: tastersOf(bench).size,
       isPublished: isPublishedDraft(view, bench),

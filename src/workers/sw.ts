@@ -13,7 +13,7 @@ import {
   Serwist,
   type SerwistPlugin,
 } from 'serwist';
-import { isKeptPage, isProxyAlone, KEPT_PAGES, KEPT_PARTS, PART_ADDRESS } from './kept';
+import { isOfflinePage, isProxyAlone, OFFLINE_PAGES, OFFLINE_PARTS, PART_ADDRESS } from './kept';
 
 /** A server that is there but says nothing for this long counts as not reached. */
 const WAIT_S = 6;
@@ -42,15 +42,15 @@ new Serwist({
     {
       matcher: ({ url, sameOrigin }) => sameOrigin && url.pathname.startsWith(PART_ADDRESS),
       handler: new CacheFirst({
-        cacheName: KEPT_PARTS,
+        cacheName: OFFLINE_PARTS,
         plugins: [whole, new ExpirationPlugin({ maxEntries: 400, maxAgeSeconds: 4 * A_WEEK_S })],
       }),
     },
     {
       matcher: ({ request, url, sameOrigin }) =>
-        sameOrigin && request.mode === 'navigate' && isKeptPage(url.pathname),
+        sameOrigin && request.mode === 'navigate' && isOfflinePage(url.pathname),
       handler: new NetworkFirst({
-        cacheName: KEPT_PAGES,
+        cacheName: OFFLINE_PAGES,
         networkTimeoutSeconds: WAIT_S,
         matchOptions: { ignoreVary: true },
         plugins: [
@@ -73,7 +73,7 @@ new Serwist({
 
 /** A page that was never opened here, while the server is away: says so, and what is kept. */
 async function nothingKept(): Promise<Response> {
-  const cache = await caches.open(KEPT_PAGES);
+  const cache = await caches.open(OFFLINE_PAGES);
   const links = await Promise.all(
     (await cache.keys()).map(async (request) => {
       const page = await (await cache.match(request))?.text();

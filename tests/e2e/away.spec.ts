@@ -1,7 +1,7 @@
 /** The bench with the server stopped: it opens, says what it knows, keeps what is entered, and sends it once. */
 import Database from 'better-sqlite3';
 import { expect, test, type Page } from '../support/browserTest';
-import { KEPT_PAGES } from '@/workers/kept';
+import { OFFLINE_PAGES } from '@/workers/kept';
 import { pathOf, untilReady } from '../support/openRelease';
 import type { RunningServer } from '../support/server';
 import { signIn } from '../support/signIn';
@@ -37,7 +37,7 @@ test('the bench opens without the server, keeps shots and cups, and each goes up
     page.evaluate(
       async ([cache, end]) =>
         (await (await caches.open(cache!)).keys()).some(({ url }) => url.endsWith(end!)),
-      [KEPT_PAGES, stage],
+      [OFFLINE_PAGES, stage],
     );
   await expect.poll(() => isKept('/pull')).toBe(true);
   // It may be kept before it answers to keys.
@@ -77,7 +77,7 @@ test('the bench opens without the server, keeps shots and cups, and each goes up
 test('whoever signs out leaves no page of the house in the browser', async ({ page }) => {
   await open(page);
   const kept = () =>
-    page.evaluate(async (name) => (await (await caches.open(name)).keys()).length, KEPT_PAGES);
+    page.evaluate(async (name) => (await (await caches.open(name)).keys()).length, OFFLINE_PAGES);
   await expect.poll(kept).toBeGreaterThan(0);
   await page.getByRole('button', { name: 'Sign out' }).click();
   await expect(page.getByRole('button', { name: /Sign in/ }).first()).toBeVisible();

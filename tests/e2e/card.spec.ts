@@ -3,7 +3,7 @@ import { spawnSync } from 'node:child_process';
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '../support/browserTest';
 import ICAL from 'ical.js';
-import { strangerQuestion, type StrangerAsked } from '@/core/advice/stranger';
+import { cardReaderInput, type CardReaderQuestion } from '@/core/advice/stranger';
 import type { Advice } from '@/core/advice/types';
 import { answerIn } from '@/core/language/helpers/answerIn';
 import { LANGUAGES } from '@/core/language/language';
@@ -107,7 +107,7 @@ test('“my shot did this” answers what kb next answers, and learns the grinde
   const part = page.locator('[data-helper="shot"]');
   await part.getByRole('button', { name: 'What now?' }).click();
   await expect(part.getByText('Time, s: enter 1 to 180.')).toBeVisible();
-  const shots: StrangerAsked['shots'][number][] = [];
+  const shots: CardReaderQuestion['shots'][number][] = [];
   for (const [timeS, finerSteps] of [
     [19, undefined],
     [22, 3],
@@ -119,7 +119,7 @@ test('“my shot did this” answers what kb next answers, and learns the grinde
     if (finerSteps !== undefined)
       await part.getByLabel('Grind since the last shot').fill(String(finerSteps));
     await part.getByRole('button', { name: 'What now?' }).click();
-    const asked: StrangerAsked = {
+    const asked: CardReaderQuestion = {
       card: body.recipe,
       tolerance: body.tolerance,
       roastLevel: body.coffee.roastLevel ?? 0,
@@ -127,7 +127,7 @@ test('“my shot did this” answers what kb next answers, and learns the grinde
       cremaGPerMl: 0.75,
       shots,
     };
-    const { basket, target, grinder, shots: pulled } = strangerQuestion(asked);
+    const { basket, target, grinder, shots: pulled } = cardReaderInput(asked);
     const { roastLevel } = target;
     const kb = spawnSync('node', ['scripts/kb.mjs', 'next'], {
       input: JSON.stringify({ basket, target: { ...target, roastLevel }, grinder, shots: pulled }),

@@ -106,8 +106,9 @@ function requestsOf(page: Page) {
   page.on('request', (request) => {
     if (!request.url().endsWith('/api/stream')) coming.add(request);
   });
-  for (const event of ['requestfinished', 'requestfailed'] as const)
-    page.on(event, (request: Request) => coming.delete(request));
+  const hasCome = (request: Request) => void coming.delete(request);
+  page.on('requestfinished', hasCome);
+  page.on('requestfailed', hasCome);
   return { untilHere: () => expect.poll(() => coming.size).toBe(0) };
 }
 

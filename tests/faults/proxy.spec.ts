@@ -6,7 +6,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import { chromium, expect, test } from '../support/browserTest';
-import { KEPT_PAGES } from '@/workers/kept';
+import { OFFLINE_PAGES } from '@/workers/kept';
 import browserConfig from '../../playwright.config';
 import { DEMO_PEOPLE } from '@/features/people/demoPeople';
 import { documentedProxy, hasNginx, startNginx, type RunningNginx } from '../support/nginx';
@@ -156,7 +156,7 @@ test('over HTTPS a page opens while only the proxy answers, and says of when it 
   await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined));
   await page.reload();
   const kept = () =>
-    page.evaluate(async (name) => (await (await caches.open(name)).keys()).length, KEPT_PAGES);
+    page.evaluate(async (name) => (await (await caches.open(name)).keys()).length, OFFLINE_PAGES);
   await expect.poll(kept).toBeGreaterThan(0);
   await server.kill();
   await page.goto(`${address}/`);

@@ -4,14 +4,14 @@
  */
 import { readFileSync } from 'node:fs';
 import { CHANGES, type CommandKind } from '@/core/command/inputs';
-import { TOPICS, type Topic } from '@/core/command/topics';
+import { CACHE_TAGS, type CacheTag } from '@/core/command/topics';
 import type { Db } from '@/data/database';
 import { checksOfPartner, openHelp } from '@/data/fieldChecks';
 import { findHouse } from '@/data/house';
 import { listMessages, listRemarks } from '@/data/messages';
 import { findPartner } from '@/data/partners';
 import { findAddress } from '@/data/publications';
-import { kept } from '@/data/kept';
+import { cached } from '@/data/kept';
 import { findRelease } from '@/data/releases';
 import { listParts } from '@/data/equipment';
 import {
@@ -31,7 +31,7 @@ import {
 } from '../support/house';
 
 /** The topic each table belongs to; tables of no topic are no part of what is worked out. */
-const TOPIC_OF: Readonly<Record<string, Topic>> = {
+const TOPIC_OF: Readonly<Record<string, CacheTag>> = {
   house: 'house',
   person: 'people',
   invitation: 'people',
@@ -103,7 +103,7 @@ function contents(db: Db): Map<string, string> {
 
 const epochs = (db: Db) =>
   new Map(
-    (db.prepare('SELECT topic, n FROM epoch').all() as { topic: Topic; n: number }[]).map(
+    (db.prepare('SELECT topic, n FROM epoch').all() as { topic: CacheTag; n: number }[]).map(
       ({ topic, n }) => [topic, n],
     ),
   );
@@ -115,7 +115,7 @@ function changesOf(db: Db, kind: CommandKind, input: unknown, personId?: string 
   const [after, epochsAfter] = [contents(db), epochs(db)];
   const changed = [...after].filter(([name, rows]) => before.get(name) !== rows);
   const topics = changed.flatMap(([name]) => TOPIC_OF[name] ?? []);
-  const raised = TOPICS.filter((topic) => epochsAfter.get(topic) !== epochsBefore.get(topic));
+  const raised = CACHE_TAGS.filter((topic) => epochsAfter.get(topic) !== epochsBefore.get(topic));
   return { result, topics: [...new Set(topics)], raised };
 }
 
@@ -310,7 +310,7 @@ describe('what is kept', () => {
   it('is worked out anew when one of its topics changed, and only then', () => {
     const { db, draftId } = openHouse();
     let times = 0;
-    const read = (key = '') => kept(db, { name: 'a test', restsOn: ['shot'], key }, () => ++times);
+    const read = (key = '') => cached(db, { name: 'a test', tags: ['shot'], key }, () => ++times);
     expect([read(), read(), read('other'), read()]).toEqual([1, 1, 2, 1]);
     send(db, 'saveUnits', { volume: 'flOz', temperature: 'C' });
     expect(read()).toBe(1);

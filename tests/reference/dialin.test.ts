@@ -4,7 +4,7 @@
  * this checks the loop, not the physics.
  */
 import { nextMove } from '@/core/advice/next';
-import { isProvenStatus } from '@/core/advice/types';
+import { isOnTargetStatus } from '@/core/advice/types';
 import type { Grinder } from '@/core/schema/setup';
 import type { Shot } from '@/core/schema/shot';
 import { shot, target } from '../support/coffee';
@@ -64,7 +64,7 @@ function dialIn(seed: number, grinder: Grinder, truth: Truth): Shot[] | null {
       doseSchool: 'trim',
       shots,
     });
-    if (isProvenStatus(status)) return shots;
+    if (isOnTargetStatus(status)) return shots;
     if (move?.variable === 'dial') {
       dial = move.to;
       doseG = move.doseTrim?.to ?? doseG;

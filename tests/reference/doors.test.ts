@@ -12,7 +12,7 @@ import { browserOf, endSession, listSessions, startSession } from '@/data/sessio
 import { openSetUp } from '@/data/setUpCode';
 import { openDatabase, type Db } from '@/data/database';
 import { commonHeaders } from '@/server/headers';
-import { comesIn, cookieJar, onNewBrowser } from '../support/door';
+import { signInAs, cookieJar, onNewBrowser } from '../support/door';
 import { faultOf } from '../support/fault';
 import { join, LEAD, newId, openHouse, quickHash, send, stopClock, WORDS } from '../support/house';
 
@@ -27,7 +27,7 @@ async function refusals(db: Db, tries: number, knock = HOME, name = 'ines') {
   const codes: string[] = [];
   for (let i = 0; i < tries; i++)
     codes.push(
-      await comesIn(db, name, `wrong ${i}`, knock).then(
+      await signInAs(db, name, `wrong ${i}`, knock).then(
         () => 'in',
         (error: { code: string }) => error.code,
       ),
@@ -52,16 +52,16 @@ describe('a password', () => {
   it('whose hash is older is hashed anew when it comes in', async () => {
     const { db } = openHouse();
     const before = findSignIn(db, 'ines')!.passwordHash;
-    expect((await comesIn(db, 'INES', LEAD.password)).name).toBe('Ines');
+    expect((await signInAs(db, 'INES', LEAD.password)).name).toBe('Ines');
     const after = findSignIn(db, 'ines')!.passwordHash;
     expect([before.split('$')[1], after.split('$')[1]]).toEqual(['4', '17']);
-    expect((await comesIn(db, 'ines', LEAD.password)).name).toBe('Ines');
+    expect((await signInAs(db, 'ines', LEAD.password)).name).toBe('Ines');
   });
 
   it('is refused alike for a wrong one and a name nobody has', async () => {
     const { db } = openHouse();
     const messageOf = (name: string) =>
-      comesIn(db, name, 'something else').catch((error: Error) => error.message);
+      signInAs(db, name, 'something else').catch((error: Error) => error.message);
     expect(await messageOf('nobody')).toBe(await messageOf('ines'));
   });
 
@@ -79,15 +79,15 @@ describe('the brake on guessing', () => {
   it('holds one address for one name after ten, even for the right one, and lets go later', async () => {
     const { db } = openHouse();
     expect(await refusals(db, 11)).toEqual([...Array<string>(10).fill('signedOut'), 'tooMany']);
-    await expect(comesIn(db, 'ines', LEAD.password)).rejects.toThrow(/Wait 15 minutes/);
+    await expect(signInAs(db, 'ines', LEAD.password)).rejects.toThrow(/Wait 15 minutes/);
     later(16);
-    expect((await comesIn(db, 'ines', LEAD.password)).name).toBe('Ines');
+    expect((await signInAs(db, 'ines', LEAD.password)).name).toBe('Ines');
   });
 
   it('does not hold the name for others: nobody is barred by a stranger', async () => {
     const { db } = openHouse();
     await refusals(db, 12, { address: '203.0.113.9' });
-    expect((await comesIn(db, 'ines', LEAD.password, HOME)).name).toBe('Ines');
+    expect((await signInAs(db, 'ines', LEAD.password, HOME)).name).toBe('Ines');
   });
 
   it('slows strangers who are many, and never a browser that has signed in before', async () => {
@@ -96,10 +96,10 @@ describe('the brake on guessing', () => {
     const browser = browserOf(store);
     for (let i = 0; i < 6; i++) await refusals(db, 10, { address: `203.0.113.${i}` });
     // Fifty strangers' tries for the name: one at a time from now on.
-    await expect(comesIn(db, 'ines', LEAD.password, HOME)).rejects.toThrow(/Wait 5 seconds/);
-    expect((await comesIn(db, 'ines', LEAD.password, { ...HOME, browser })).name).toBe('Ines');
+    await expect(signInAs(db, 'ines', LEAD.password, HOME)).rejects.toThrow(/Wait 5 seconds/);
+    expect((await signInAs(db, 'ines', LEAD.password, { ...HOME, browser })).name).toBe('Ines');
     later(0.1);
-    expect((await comesIn(db, 'ines', LEAD.password, HOME)).name).toBe('Ines');
+    expect((await signInAs(db, 'ines', LEAD.password, HOME)).name).toBe('Ines');
   });
 
   it('gives a known browser its own allowance, and only for its own person', async () => {
@@ -125,7 +125,7 @@ describe('the brake on guessing', () => {
     later(DAY);
     await refusals(db, 12);
     stopClock();
-    expect((await comesIn(db, 'ines', LEAD.password)).name).toBe('Ines');
+    expect((await signInAs(db, 'ines', LEAD.password)).name).toBe('Ines');
   });
 });
 

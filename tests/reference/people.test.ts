@@ -5,7 +5,7 @@ import { join, LEAD, newId, openHouse, send, shotInput, stopClock } from '../sup
 import { clock } from '@/data/clock';
 import { openInvitation } from '@/data/invitations';
 import { listPeople } from '@/data/people';
-import { comesIn } from '../support/door';
+import { signInAs } from '../support/door';
 
 const minutesLater = (minutes: number) => {
   const at = clock.now().getTime() + minutes * 60_000;
@@ -22,7 +22,7 @@ describe('an invitation', () => {
     expect(openInvitation(db, token)).toMatchObject({ forWhom: 'Tobin', role: 'bench' });
     expect(db.serialize().includes(token)).toBe(false);
     send(db, 'acceptInvitation', { token, ...entry }, newId(), null);
-    expect((await comesIn(db, 'tobin', entry.password)).role).toBe('bench');
+    expect((await signInAs(db, 'tobin', entry.password)).role).toBe('bench');
     const again = faultOf(() =>
       send(
         db,
@@ -60,8 +60,8 @@ describe('an invitation', () => {
     const token = newId();
     send(db, 'invite', { forWhom: 'Tobin', role: 'bench', token, personId });
     send(db, 'acceptInvitation', { token, ...entry }, newId(), null);
-    expect((await comesIn(db, 'tobin', entry.password)).id).toBe(personId);
-    await expect(comesIn(db, 'tobin', 'a long password')).rejects.toMatchObject({
+    expect((await signInAs(db, 'tobin', entry.password)).id).toBe(personId);
+    await expect(signInAs(db, 'tobin', 'a long password')).rejects.toMatchObject({
       code: 'signedOut',
     });
   });
@@ -168,7 +168,7 @@ describe('roles', () => {
     );
     const second = join(db, 'lead', 'second');
     send(db, 'takeAway', { what: 'person', id: ines }, newId(), second);
-    await expect(comesIn(db, 'ines', LEAD.password)).rejects.toMatchObject({ code: 'signedOut' });
+    await expect(signInAs(db, 'ines', LEAD.password)).rejects.toMatchObject({ code: 'signedOut' });
     const gone = faultOf(() => send(db, 'saveUnits', {}, newId(), ines));
     expect(gone.code).toBe('signedOut');
   });

@@ -6,7 +6,7 @@ import { UserFault } from '@/core/errors';
 import type { Db } from '@/data/database';
 import { listEvents, listEventsAfter, newestEvent } from '@/data/events';
 import { findHouse } from '@/data/house';
-import { findPublished, findVersionByHash, listGatePasses } from '@/data/publications';
+import { findPublished, findVersionByHash, listPassedChecks } from '@/data/publications';
 import { openInvitation } from '@/data/invitations';
 import { findLead, findSignIn } from '@/data/people';
 import { findReleaseNamed } from '@/data/releases';
@@ -15,7 +15,7 @@ import { METRIC } from '@/core/units';
 import { readPull } from '@/views/pull';
 import { readRelease } from '@/views/release';
 import { readToday } from '@/views/today';
-import { comesIn, onNewBrowser } from '../support/door';
+import { signInAs, onNewBrowser } from '../support/door';
 import { openHouse, send, shotInput, TODAY, WORDS } from '../support/house';
 
 /** Tables that grow with the years; of releases there are a thousand in ten. */
@@ -81,7 +81,7 @@ it('pages of one release find their rows by index', async () => {
   listEvents(db, releaseId);
   listEventsAfter(db, 0);
   newestEvent(db);
-  listGatePasses(db, releaseId);
+  listPassedChecks(db, releaseId);
   findPublished(db, 'token');
   findVersionByHash(db, 'hash');
   findReleaseNamed(db, 'Dembi Ridge');
@@ -91,7 +91,7 @@ it('pages of one release find their rows by index', async () => {
   browser.find();
   listSessions(db, findLead(db)!.id);
   isOpenSession(db, 'nobody’s');
-  await expect(comesIn(db, 'ines', 'a wrong password')).rejects.toThrow(UserFault);
+  await expect(signInAs(db, 'ines', 'a wrong password')).rejects.toThrow(UserFault);
   const scans = [...heard]
     .filter(isRead)
     .flatMap((sql) => scanned(db, sql).map((table) => `${table}: ${sql}`));

@@ -1,8 +1,8 @@
 /** Every cup the house scored makes the next proposal better: from the tasting to the next release's Start. */
 import { findHouse } from '@/data/house';
-import { tasteSites } from '@/data/tasteSites';
+import { listTasteEvidence } from '@/data/tasteSites';
 import { readHouseModel } from '@/views/houseModel';
-import { renewTasteSites } from '@/views/tasteSites';
+import { renewTasteEvidence } from '@/views/tasteSites';
 import { newId, RECIPE, send, shotInput, WORDS } from '../support/house';
 import { houseWith } from '../support/view';
 
@@ -55,11 +55,11 @@ it('cups of a decided recipe are learnt from once, move the next proposal, and s
     return { taste: modelOf('both').taste, question };
   };
   expect(expected().taste).toBeUndefined();
-  await renewTasteSites(db, house());
+  await renewTasteEvidence(db, house());
   const { taste } = expected();
   expect(taste!.cups).toBe(2 * PLACES.length);
   expect(taste!.coffees).toBe(1);
-  const site = tasteSites(db).get(releaseId)!;
+  const site = listTasteEvidence(db).get(releaseId)!;
   // Its best point: h = P·x. Longer than the published 1:2.
   expect(site.P.get(0, 0)).toBeGreaterThan(0.5);
   expect(RECIPE.yieldG / RECIPE.doseG).toBe(2);
@@ -68,11 +68,11 @@ it('cups of a decided recipe are learnt from once, move the next proposal, and s
   const epoch = () => db.prepare(`SELECT n FROM epoch WHERE topic = 'site'`).pluck().get();
   const before = epoch();
   send(db, 'saveUnits', { volume: 'flOz', temperature: 'C' });
-  await renewTasteSites(db, house());
+  await renewTasteEvidence(db, house());
   expect(epoch()).toBe(before);
 
   for (const tastingId of tastingIds) send(db, 'removeTasting', { tastingId });
-  await renewTasteSites(db, house());
-  expect(tasteSites(db).size).toBe(0);
+  await renewTasteEvidence(db, house());
+  expect(listTasteEvidence(db).size).toBe(0);
   expect(expected().taste).toBeUndefined();
 });

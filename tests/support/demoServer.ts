@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
-import { TOPICS } from '@/core/command/topics';
+import { CACHE_TAGS } from '@/core/command/topics';
 import { copyDemoHouse } from './demoHouse';
 import { startServer, type RunningServer } from './server';
 
@@ -28,7 +28,7 @@ export async function demoServer(): Promise<DemoServer> {
   return {
     asMade: async () => {
       if (!server.isRunning()) await server.restart();
-      for (const topic of TOPICS) raise.run(topic, EPOCHS_A_HOUSE);
+      for (const topic of CACHE_TAGS) raise.run(topic, EPOCHS_A_HOUSE);
       await made.backup(server.databaseFile);
       return server;
     },

@@ -21,7 +21,7 @@ export function cookieJar() {
   return { store: store as unknown as Store, kept };
 }
 
-export function comesIn(
+export function signInAs(
   db: Db,
   signInName: string,
   password: string,

@@ -1,5 +1,5 @@
 /** A value for every field of an entity, made from what the field says of itself. */
-import { entriesOf, type Fields, type Values } from '@/core/entity/field';
+import { entriesOf, type Fields, type Row } from '@/core/entity/field';
 import { LIMITS } from '@/core/limits';
 
 /** Within its limits, not a round one, and with no more digits than a sheet keeps. */
@@ -10,7 +10,7 @@ function figureOf(limit: keyof typeof LIMITS, isWhole = false): number {
 }
 
 /** Every field known; texts carry their own name, so that a swapped column shows. */
-export function fullValues<F extends Fields>(fields: F): Values<F> {
+export function fullValues<F extends Fields>(fields: F): Row<F> {
   return Object.fromEntries(
     entriesOf(fields).map(([name, field]) => {
       switch (field.kind) {
@@ -29,12 +29,12 @@ export function fullValues<F extends Fields>(fields: F): Values<F> {
         case 'notes':
           return [name, [`${name} one`, `${name} two`]];
         case 'flag':
-          return [name, field.unsaid !== true];
+          return [name, field.default !== true];
         case 'day':
           return [name, '2026-05-06'];
         case 'steps':
           return [name, [{ drive: 'pressure', level: 8, seconds: 20, ramp: true }]];
       }
     }),
-  ) as Values<F>;
+  ) as Row<F>;
 }

@@ -9,7 +9,7 @@ import { loadHouse } from '@/features/frame/load';
 import { AwayBar } from '@/features/frame/AwayBar';
 import { TopBar } from '@/features/frame/TopBar';
 import { PersonProvider } from '@/ui/person';
-import { ProofDialog } from '@/ui/ProofDialog';
+import { PasswordAgainDialog } from '@/ui/ProofDialog';
 import { UndoBar } from '@/ui/undo';
 import { RefreshKeeper } from '@/ui/useRefresh';
 
@@ -37,7 +37,7 @@ export default async function HouseLayout({ children }: { children: ReactNode })
       {children}
       <RefreshKeeper />
       <UndoBar />
-      <ProofDialog />
+      <PasswordAgainDialog />
     </PersonProvider>
   );
 }

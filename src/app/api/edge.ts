@@ -99,7 +99,7 @@ function refuseForeign(request: Request): void {
 
 const MOST_BYTES = 400_000;
 /** What somebody may send who is not signed in, or to sign in. */
-export const STRANGERS_BYTES = 4_000;
+export const ANONYMOUS_BYTES = 4_000;
 
 /** The JSON of a request's body. */
 export async function jsonOf(request: Request, mostBytes = MOST_BYTES): Promise<unknown> {

@@ -1,7 +1,7 @@
 import { targetSchema } from '../schema/target';
 import type { Shot } from '../schema/shot';
 import { nextMove } from './next';
-import { isProvenStatus, type CarryExpectation, type NextInput } from './types';
+import { isOnTargetStatus, type CarryExpectation, type NextInput } from './types';
 import { headOf } from './head';
 
 const LIKED = { sharpness: 2, acidity: 6, sweetness: 6, bitterness: 2, dryness: 1, liking: 8 };
@@ -56,7 +56,7 @@ describe('a new batch on its last recipe', () => {
   it('carries over after one shot near the middle, and is confirmed by a liked cup', () => {
     const one = ask([shot(28.2)]);
     expect(one.status).toBe('repeated');
-    expect(isProvenStatus(one.status)).toBe(true);
+    expect(isOnTargetStatus(one.status)).toBe(true);
     expect(headOf(one)).toBe('The recipe carries over');
     expect(one.proof!.inWindow).toBeGreaterThan(0.85);
     expect(one.proof!.meanS).toBeGreaterThan(27.5);
@@ -74,7 +74,7 @@ describe('a new batch on its last recipe', () => {
       startDial: 12,
     });
     const { status, setting, reasons } = ask([shot(30.6)], { target });
-    expect(isProvenStatus(status)).toBe(false);
+    expect(isOnTargetStatus(status)).toBe(false);
     expect(reasons.at(-1)!.code).toBe('oneMore');
     expect(setting.dial).toBe(13);
     expect(ask([shot(28.4)], { target }).setting.dial).toBe(12);

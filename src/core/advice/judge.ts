@@ -36,7 +36,7 @@ import {
 
 /** Under this share of its yield at the top of the window a shot is choked, or nearly so. */
 const CHOKED_UNDER_SHARE = 0.6;
-/** Two odd shots that agree within this many sd are not odd: they are news. */
+/** Two outliers that agree within this many sd are none: they are news. */
 const CORROBORATED_SDS = 2.5;
 /** sd of a time converted between the clocks by a usual first drip, s. */
 const USUAL_DRIP_SD_S = 1.5;
@@ -163,7 +163,7 @@ function timedOf(
     doseG: shot.doseG,
     yieldG: shot.yieldG,
     aimYieldG: target.yieldG,
-    timeS: beansOf(shot) === beans && !shot.isApart ? pumpSeconds(timeS + offsetS) : null,
+    timeS: beansOf(shot) === beans && !shot.onOldScale ? pumpSeconds(timeS + offsetS) : null,
     lnSd: Math.hypot(sdS / timeS, isByVolume(shot) ? VOLUME_LN_SD : 0),
     purgeG: purgeOf(shot, grinder.retentionG),
     restDays: shot.restDays ?? null,
@@ -234,12 +234,12 @@ function markOf(
     moved && isSpoilt(carriedLnTime) && purgeG < PURGE_TIMES_RETENTION * grinder.retentionG - 1e-9;
   const { isSound, isRight, ...measured } = measuredOf(shot, target, dripS);
   const choked = isChoked(shot, target, measured.timeOnTargetClockS);
-  const odd = weight !== null && weight < ODD_WEIGHT && !choked && !corroborated(shots, index);
+  const outlier = weight !== null && weight < ODD_WEIGHT && !choked && !corroborated(shots, index);
   const otherBeans = beansOf(shot) !== beans;
-  const valid = isSound && !odd && !unpurged && !otherBeans && !choked && !shot.isApart;
+  const valid = isSound && !outlier && !unpurged && !otherBeans && !choked && !shot.onOldScale;
   return {
     weight,
-    odd,
+    outlier,
     unpurged,
     otherBeans,
     choked,
@@ -323,7 +323,7 @@ function timeOnClock(shot: Shot, clock: Shot['clock'], usualDripS: number) {
 /** A time converted by more than all of it is still a time. */
 const LEAST_TIME_S = 1;
 
-/** A neighbour at the same setting with the same time: the pair is believed, odd or not. */
+/** A neighbour at the same setting with the same time: the pair is believed, outlier or not. */
 function corroborated(shots: readonly Shot[], index: number): boolean {
   const shot = shots[index]!;
   return [shots[index - 1], shots[index + 1]].some(

@@ -13,7 +13,7 @@ import { carriedOver, type CarriedOver } from './carried';
 import { correctedLnTime, directionOf, isByVolume, judge, lastOf, type Judged } from './judge';
 import { prepSigns } from './prep';
 import { expectAt, landing, moveTo, purgeBefore } from './grind';
-import { doseToCentre, isProven, isSensible, planOf, proofOf, shotsAt } from './plan';
+import { doseToCentre, isOnTarget, isSensible, nextSettingOf, proofOf, shotsAt } from './plan';
 import { settingAfter } from './setting';
 import { timeReason } from './timeReason';
 import {
@@ -105,7 +105,7 @@ function firstShot(judged: Judged, carry: CarriedOver | null): Judgement | null 
   const { memory } = judged.input;
   const move =
     !judged.isRevised && memory && memory.dialIns > 0
-      ? moveTo(judged, planOf(judged).setting)
+      ? moveTo(judged, nextSettingOf(judged).setting)
       : null;
   if (move && memory)
     return { status: 'grind', move, reasons: [REASON_WORDS.remembered(memory.dialIns)] };
@@ -140,11 +140,11 @@ function preparation(judged: Judged): Judgement | null {
   const { target, shots } = judged.input;
   const { shot, mark } = lastOf(judged);
   const reasons: Reason[] = prepSigns(shot).map((sign) => REASON_WORDS.prepSign(sign));
-  if (shot.isApart) reasons.unshift(REASON_WORDS.otherEra());
+  if (shot.onOldScale) reasons.unshift(REASON_WORDS.otherEra());
   if (mark.otherBeans)
     reasons.unshift(REASON_WORDS.otherBeans(shot.beans ?? 'room', shots.at(-2)?.beans ?? 'room'));
   if (mark.unpurged) reasons.push(REASON_WORDS.unpurged());
-  if (mark.odd && !mark.unpurged) reasons.push(REASON_WORDS.odd());
+  if (mark.outlier && !mark.unpurged) reasons.push(REASON_WORDS.odd());
   if (target.openDay !== undefined && shot.restDays !== undefined && shot.restDays < target.openDay)
     reasons.push(REASON_WORDS.tooFresh(shot.restDays, target.openDay));
   if (isColdStart(judged)) reasons.push(REASON_WORDS.firstAfterPause());
@@ -173,7 +173,7 @@ function farOff(judged: Judged, reasons: readonly Reason[]): Judgement | null {
   const isOnlyUnpurged = reasons.every(({ code }) => code === 'unpurged');
   if (!isOnlyUnpurged || !judged.input.memory) return null;
   const here = settingNow(judged);
-  const { setting } = planOf(judged);
+  const { setting } = nextSettingOf(judged);
   const gain = landing(judged, setting) - landing(judged, here);
   const move = moveTo(judged, setting);
   if (move === null || landing(judged, here) > FAR_OFF.landing || gain < FAR_OFF.gain) return null;
@@ -231,7 +231,7 @@ function offersTrim(judged: Judged, { status }: Judgement): boolean {
   if (status !== 'grind' && status !== 'nearest') return false;
   const doseG = doseToCentre(judged, judged.dial);
   if (doseG === null) return false;
-  const best = landing(judged, planOf(judged).setting);
+  const best = landing(judged, nextSettingOf(judged).setting);
   return best < TRIM_OFFERED_BELOW && landing(judged, { dial: judged.dial, doseG }) > best;
 }
 
@@ -258,7 +258,7 @@ function carried(judged: Judged, carry: CarriedOver | null): Judgement | null {
 /** Proven, with or without a cup; or as near as this grinder comes. */
 function settled(judged: Judged): Judgement | null {
   const here = settingNow(judged);
-  if (!isProven(judged, here)) return null;
+  if (!isOnTarget(judged, here)) return null;
   const proof = proofOf(judged, here);
   return hasLikedCup(judged, shotsAt(judged, here).here)
     ? { status: 'confirmed', move: null, reasons: [REASON_WORDS.confirmed(proof)] }
@@ -311,7 +311,7 @@ function grindMove(judged: Judged): {
   move: Move | null;
   isNearest: boolean;
 } {
-  const { setting, isNearest } = planOf(judged);
+  const { setting, isNearest } = nextSettingOf(judged);
   const { min, max } = settingLimits(judged.input.grinder);
   const atEnd = setting.dial <= min + 1e-9 || setting.dial >= max - 1e-9;
   if (atEnd && setting.dial === judged.dial && landing(judged, setting) < RANGE_ENDS_BELOW) {
@@ -386,12 +386,12 @@ function alternatives(
     const trimmed = { dial: judged.dial, doseG: doseG ?? judged.aimDoseG };
     const isOffered =
       judged.input.doseSchool === 'trim' ||
-      landing(judged, planOf(judged).setting) < TRIM_OFFERED_BELOW;
+      landing(judged, nextSettingOf(judged).setting) < TRIM_OFFERED_BELOW;
     if (doseG !== null && isOffered && judged.marks.length > 1 && isSensible(judged, trimmed))
       add(trimmed, (other) => `${other!.words}, grind stays`);
   }
   if ((status === 'measure' || status === 'prep') && move === null) {
-    const best = planOf(judged).setting;
+    const best = nextSettingOf(judged).setting;
     if (best.dial !== judged.dial || best.doseG !== judged.aimDoseG)
       add(best, (other) => `Believe the shot: ${other!.words.toLowerCase()}`);
   }

@@ -32,7 +32,7 @@ const NEAREST_FROM_SHOTS = 3;
 const NEAREST_SD = 0.03;
 const NEAREST_COST = 8;
 
-export interface Plan {
+export interface NextSetting {
   readonly setting: Setting;
   /** The setting cannot be proven, and no better one is known. */
   readonly isNearest: boolean;
@@ -58,7 +58,7 @@ export function proofOf(judged: Judged, setting: Setting): Proof {
   };
 }
 
-/** Shots at a setting that count towards its proof, and how many of all there were odd. */
+/** Shots at a setting that count towards its proof, and how many of all there were outliers. */
 export function shotsAt({ input, marks, temperatureC }: Judged, { dial, doseG }: Setting) {
   const { shots, target, targetFrom = 0 } = input;
   const here = shots.flatMap((shot, i) =>
@@ -72,7 +72,7 @@ export function shotsAt({ input, marks, temperatureC }: Judged, { dial, doseG }:
   return {
     here,
     valid: here.filter(({ mark }) => mark.valid).length,
-    odd: here.filter(({ mark }) => mark.odd).length,
+    outliers: here.filter(({ mark }) => mark.outlier).length,
   };
 }
 
@@ -82,31 +82,31 @@ const SAME_TEMPERATURE_C = 0.25;
 const isSameTemperature = (a: number | undefined, b: number | undefined) =>
   a === undefined || b === undefined || Math.abs(a - b) < SAME_TEMPERATURE_C;
 
-/** One odd shot among those of a setting asks for more of the others, and for a surer proof. */
-const WITH_AN_ODD_ONE = { shots: 3, surer: 0.03 };
+/** One outlier among those of a setting asks for more of the others, and for a surer proof. */
+const WITH_AN_OUTLIER = { shots: 3, surer: 0.03 };
 
 /** Do the shots at the setting prove that it holds the window? */
-export function isProven(judged: Judged, setting: Setting): boolean {
-  const { valid, odd } = shotsAt(judged, setting);
-  if (!judged.marks.at(-1)?.valid || odd > 1) return false;
+export function isOnTarget(judged: Judged, setting: Setting): boolean {
+  const { valid, outliers } = shotsAt(judged, setting);
+  if (!judged.marks.at(-1)?.valid || outliers > 1) return false;
   const [least, goal] =
-    odd === 0
+    outliers === 0
       ? [LEAST_SHOTS, judged.goal]
-      : [WITH_AN_ODD_ONE.shots, judged.goal + WITH_AN_ODD_ONE.surer];
+      : [WITH_AN_OUTLIER.shots, judged.goal + WITH_AN_OUTLIER.surer];
   return valid >= least && proofOf(judged, setting).inWindow >= goal;
 }
 
 /** What is asked of a plan more than once is planned once. */
-const plans = new WeakMap<Judged, Plan>();
+const plans = new WeakMap<Judged, NextSetting>();
 
 /** The setting to pull next. */
-export function planOf(judged: Judged): Plan {
+export function nextSettingOf(judged: Judged): NextSetting {
   const known = plans.get(judged) ?? makePlan(judged);
   plans.set(judged, known);
   return known;
 }
 
-function makePlan(judged: Judged): Plan {
+function makePlan(judged: Judged): NextSetting {
   const here: Setting = { dial: judged.dial, doseG: judged.aimDoseG };
   const scored = candidates(judged, here)
     .filter((setting) => isSensible(judged, setting))
@@ -197,8 +197,8 @@ const onGrid = (dial: number, from: number, stepSize: number) =>
  * at most to pull it again, if the shots before speak against it.
  */
 export function isSensible(judged: Judged, setting: Setting): boolean {
-  const { side, odd, otherBeans } = judged.marks.at(-1) ?? {};
-  if (judged.isRevised || odd || otherBeans || (side !== 'fast' && side !== 'slow')) return true;
+  const { side, outlier, otherBeans } = judged.marks.at(-1) ?? {};
+  if (judged.isRevised || outlier || otherBeans || (side !== 'fast' && side !== 'slow')) return true;
   const here = { dial: judged.dial, doseG: judged.aimDoseG };
   const change = settledAt(judged, setting).lnTimeS - settledAt(judged, here).lnTimeS;
   return side === 'fast' ? change >= -1e-9 : change <= 1e-9;

@@ -15,7 +15,7 @@ const MOST_SHOTS = 100;
  * Number of shots pulled until a setting of the recipe was first proven, or null when none was.
  * `targetOf` gives the target a shot was pulled for; shots of another target prove nothing.
  */
-export function shotsToProven<T>(
+export function shotsToTarget<T>(
   input: Omit<NextInput, 'target' | 'shots' | 'targetFrom'>,
   shots: readonly { readonly shot: Shot; readonly recipe: T }[],
   targetOf: (recipe: T) => NextInput['target'],

@@ -1,9 +1,9 @@
 import fc from 'fast-check';
 import { answerIn } from '../language/helpers/answerIn';
 import { LANGUAGES } from '../language/language';
-import { adviseStranger, STRANGER_TASTES, type StrangerAsked, type StrangerShot } from './stranger';
+import { adviseCardReader, CARD_READER_TASTES, type CardReaderQuestion, type CardReaderShot } from './stranger';
 
-const asked = (...shots: StrangerShot[]): StrangerAsked => ({
+const asked = (...shots: CardReaderShot[]): CardReaderQuestion => ({
   card: { doseG: 18, yieldG: 36, timeS: [26, 30], clock: 'pump', temperatureC: 93 },
   tolerance: { doseG: 0.2, yieldG: 1 },
   roastLevel: 0,
@@ -11,7 +11,7 @@ const asked = (...shots: StrangerShot[]): StrangerAsked => ({
   cremaGPerMl: 0.75,
   shots,
 });
-const shot = (more: Partial<StrangerShot>): StrangerShot => ({
+const shot = (more: Partial<CardReaderShot>): CardReaderShot => ({
   timeS: 28,
   clock: 'pump',
   doseG: 18,
@@ -19,9 +19,9 @@ const shot = (more: Partial<StrangerShot>): StrangerShot => ({
   finerSteps: 0,
   ...more,
 });
-const answer = (...shots: StrangerShot[]) => {
+const answer = (...shots: CardReaderShot[]) => {
   const question = asked(...shots);
-  return answerIn('en', adviseStranger(question), question);
+  return answerIn('en', adviseCardReader(question), question);
 };
 
 describe('a stranger’s shot', () => {
@@ -40,8 +40,8 @@ describe('a stranger’s shot', () => {
     // A step of this grinder moves .05 in ln time, half of the usual one.
     const second = shot({ timeS: 20 * Math.exp(0.15), finerSteps: 3 });
     expect(answer(first, second).what).toMatch(/^Grind \d+ steps? finer/);
-    const lone = adviseStranger(asked(shot({ timeS: 23.2 }))).move!;
-    const taught = adviseStranger(asked(first, second)).move!;
+    const lone = adviseCardReader(asked(shot({ timeS: 23.2 }))).move!;
+    const taught = adviseCardReader(asked(first, second)).move!;
     expect(Math.abs(taught.to - taught.from)).toBeGreaterThan(Math.abs(lone.to - lone.from));
   });
 
@@ -61,14 +61,14 @@ describe('a stranger’s shot', () => {
       doseG: fc.option(fc.double({ min: 5, max: 30, noNaN: true }), { nil: undefined }),
       yieldG: fc.option(fc.double({ min: 3, max: 150, noNaN: true }), { nil: undefined }),
       yieldMl: fc.option(fc.double({ min: 3, max: 200, noNaN: true }), { nil: undefined }),
-      taste: fc.option(fc.constantFrom(...STRANGER_TASTES), { nil: undefined }),
+      taste: fc.option(fc.constantFrom(...CARD_READER_TASTES), { nil: undefined }),
       clock: fc.constantFrom('pump' as const, 'firstDrip' as const),
       finerSteps: fc.integer({ min: -6, max: 6 }),
     });
     fc.assert(
       fc.property(fc.array(any, { minLength: 1, maxLength: 4 }), (shots) => {
         const question = asked(...shots);
-        const advice = adviseStranger(question);
+        const advice = adviseCardReader(question);
         for (const language of LANGUAGES) {
           const { what, why } = answerIn(language, advice, question);
           expect(what).toMatch(/\p{L}.*\.$/u);

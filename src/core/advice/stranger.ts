@@ -10,11 +10,11 @@ import type { Clock } from '../vocabulary';
 import { nextMove } from './next';
 import type { Advice, NextInput } from './types';
 
-export const STRANGER_TASTES = ['right', 'sour', 'bitter', 'both', 'weak', 'strong'] as const;
-export type StrangerTaste = (typeof STRANGER_TASTES)[number];
+export const CARD_READER_TASTES = ['right', 'sour', 'bitter', 'both', 'weak', 'strong'] as const;
+export type CardReaderTaste = (typeof CARD_READER_TASTES)[number];
 
 /** What a word at a counter stands for on the cup sheet, 0-10; strength −2 to 2. House heuristic. */
-export const TASTE_OF: Readonly<Record<StrangerTaste, Taste>> = {
+export const TASTE_OF: Readonly<Record<CardReaderTaste, Taste>> = {
   right: { sharpness: 2, bitterness: 2, sweetness: 7, liking: 8, strength: 0 },
   sour: { sharpness: 7, bitterness: 1, sweetness: 3, liking: 4, strength: 0 },
   bitter: { sharpness: 1, bitterness: 7, sweetness: 3, liking: 4, strength: 0 },
@@ -23,7 +23,7 @@ export const TASTE_OF: Readonly<Record<StrangerTaste, Taste>> = {
   strong: { sharpness: 2, bitterness: 2, sweetness: 5, liking: 5, strength: 2 },
 };
 
-export interface StrangerShot {
+export interface CardReaderShot {
   readonly timeS: number;
   readonly clock: Clock;
   readonly firstDripS?: number | undefined;
@@ -32,25 +32,25 @@ export interface StrangerShot {
   readonly yieldG?: number | undefined;
   /** As the cup shows it, where nothing is weighed. */
   readonly yieldMl?: number | undefined;
-  readonly taste?: StrangerTaste | undefined;
+  readonly taste?: CardReaderTaste | undefined;
   /** Steps finer than the shot before, coarser with a minus; 0 for the first. */
   readonly finerSteps: number;
 }
 
-export interface StrangerAsked {
+export interface CardReaderQuestion {
   readonly card: Pick<Recipe, 'doseG' | 'yieldG' | 'timeS' | 'clock' | 'temperatureC'>;
   readonly tolerance: { readonly doseG: number; readonly yieldG: number };
   readonly roastLevel: number;
   readonly ratedG: number;
   readonly cremaGPerMl: number;
-  readonly shots: readonly StrangerShot[];
+  readonly shots: readonly CardReaderShot[];
 }
 
 /** Dial numbers nobody reaches: an unknown grinder ends nowhere. */
 const FAR = 200;
 
 /** The question the advisor is asked. */
-export function strangerQuestion(asked: StrangerAsked): NextInput {
+export function cardReaderInput(asked: CardReaderQuestion): NextInput {
   const { card, tolerance, roastLevel, ratedG, cremaGPerMl } = asked;
   let dial = 0;
   const shots = asked.shots.map((shot) => {
@@ -96,4 +96,4 @@ export function strangerQuestion(asked: StrangerAsked): NextInput {
 }
 
 /** The one change for the next shot. */
-export const adviseStranger = (asked: StrangerAsked): Advice => nextMove(strangerQuestion(asked));
+export const adviseCardReader = (asked: CardReaderQuestion): Advice => nextMove(cardReaderInput(asked));

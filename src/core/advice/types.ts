@@ -71,7 +71,7 @@ export const ADVICE_STATUSES = [
 export type AdviceStatus = (typeof ADVICE_STATUSES)[number];
 
 /** The setting holds the window, tasted or not. */
-export const isProvenStatus = (status: AdviceStatus): boolean =>
+export const isOnTargetStatus = (status: AdviceStatus): boolean =>
   status === 'repeated' || status === 'confirmed';
 
 export type MovedVariable = 'dial' | 'doseG' | 'yieldG' | 'temperatureC';
@@ -149,7 +149,7 @@ export type Side = 'fast' | 'inside' | 'slow' | 'unsure';
 export interface ShotMark {
   /** Weight as evidence; null when its time was not usable. */
   readonly weight: number | null;
-  readonly odd: boolean;
+  readonly outlier: boolean;
   readonly unpurged: boolean;
   /** Ground from beans in another state than the shot before. */
   readonly otherBeans: boolean;

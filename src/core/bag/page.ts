@@ -1,11 +1,11 @@
 /** A text being read: which parts of it are taken, and what is left. */
-export interface Span {
+export interface TextSpan {
   readonly from: number;
   readonly to: number;
 }
 
 interface Match {
-  readonly span: Span;
+  readonly span: TextSpan;
   readonly groups: readonly (string | undefined)[];
 }
 
@@ -14,38 +14,38 @@ const CLOSE = 40;
 
 export class Page {
   readonly #text: string;
-  readonly #taken: Span[] = [];
+  readonly #taken: TextSpan[] = [];
 
   constructor(text: string) {
     this.#text = text.replace(/\r\n?/g, '\n');
   }
 
   /** Words of a span without white space around them. */
-  wordsOf({ from, to }: Span): string {
+  wordsOf({ from, to }: TextSpan): string {
     return this.#text.slice(from, to).trim();
   }
 
-  placeOf({ from, to }: Span): number {
+  placeOf({ from, to }: TextSpan): number {
     const words = this.#text.slice(from, to);
     return from + words.length - words.trimStart().length;
   }
 
-  take(span: Span): void {
+  take(span: TextSpan): void {
     this.#taken.push(span);
   }
 
   /** Is a list no longer than its words need, with nothing else between them? */
-  isClose({ from, to }: Span): boolean {
+  isClose({ from, to }: TextSpan): boolean {
     return to - from <= CLOSE || !/[.\n]/.test(this.#text.slice(from, to));
   }
 
-  #isFree({ from, to }: Span): boolean {
+  #isFree({ from, to }: TextSpan): boolean {
     return !this.#taken.some((taken) => from < taken.to && taken.from < to);
   }
 
   /** Parts between separators that nothing was read from yet. */
-  segments(separator: RegExp): Span[] {
-    const spans: Span[] = [];
+  segments(separator: RegExp): TextSpan[] {
+    const spans: TextSpan[] = [];
     let from = 0;
     for (const { index, 0: found } of this.#text.matchAll(new RegExp(separator, 'gu'))) {
       spans.push({ from, to: index });

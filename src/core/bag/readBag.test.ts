@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { readAltitudes } from './altitudes';
 import { readDay } from './days';
-import { readBag } from './readBag';
+import { readPacket } from './readBag';
 
 const factsOf = (text: string) =>
-  Object.fromEntries(readBag(text).facts.map(({ field, value }) => [field, value]));
+  Object.fromEntries(readPacket(text).facts.map(({ field, value }) => [field, value]));
 
 it('reads a bag that names its facts', () => {
   const text = [
@@ -38,13 +38,13 @@ it('reads a bag that names its facts', () => {
     promisedNotes: ['bergamot', 'apricot', 'black tea'],
     roastDate: '2026-05-12',
   });
-  expect(readBag(text).left).toBe('Best enjoyed with friends.');
+  expect(readPacket(text).left).toBe('Best enjoyed with friends.');
 });
 
 it('reads a paragraph, and shows the words of each fact where they stand', () => {
   const text =
     'This fully washed Red Bourbon grows in Rwanda at 1.800 - 2.000 m above the lake. It tastes of red apple, brown sugar and lime. A light roast, organic, crop 2025/26.';
-  const { facts, left } = readBag(text);
+  const { facts, left } = readPacket(text);
   expect(factsOf(text)).toEqual({
     process: 'washed',
     variety: 'Red Bourbon',
@@ -145,7 +145,7 @@ it('never throws, and every fact is of words that stand in the text', () => {
   fc.assert(
     fc.property(fc.array(piece, { maxLength: 30 }), (pieces) => {
       const text = pieces.join(' ').replace(/\r/g, '');
-      const { facts, left } = readBag(text);
+      const { facts, left } = readPacket(text);
       for (const { words, at } of facts) expect(text.slice(at, at + words.length)).toBe(words);
       expect(left.length).toBeLessThanOrEqual(text.length);
     }),
@@ -173,5 +173,5 @@ it('reads several facts of one line, each with its own words', () => {
     promisedNotes: ['strawberry', 'rose', 'cocoa nib'],
     roastDate: '2026-11-20',
   });
-  expect(readBag(text).left).toBe('Rested in cherry for four days.');
+  expect(readPacket(text).left).toBe('Rested in cherry for four days.');
 });

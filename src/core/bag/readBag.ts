@@ -19,7 +19,7 @@ import {
   wordPattern,
   type Variety,
 } from './lookups';
-import { Page, type Span } from './page';
+import { Page, type TextSpan } from './page';
 import {
   ALLERGENS,
   ALTITUDE,
@@ -39,7 +39,7 @@ import {
   VARIETIES,
 } from './vocabulary';
 
-export interface BagFact {
+export interface PacketFact {
   /** Field of release, component or batch; of a blend `components.1.country`. */
   readonly field: string;
   readonly value: string | number | readonly string[];
@@ -49,8 +49,8 @@ export interface BagFact {
   readonly at: number;
 }
 
-export interface ReadBag {
-  readonly facts: readonly BagFact[];
+export interface ReadPacket {
+  readonly facts: readonly PacketFact[];
   /** What was not understood, line by line. */
   readonly left: string;
 }
@@ -59,10 +59,10 @@ export interface ReadBag {
 export const MOST_CHARACTERS = 10_000;
 
 /** @param text free text: a bag, an importer's sheet, a pasted paragraph. */
-export function readBag(text: string): ReadBag {
+export function readPacket(text: string): ReadPacket {
   const page = new Page(text.slice(0, MOST_CHARACTERS));
-  const facts: BagFact[] = [];
-  const add = (field: string, value: BagFact['value'], span: Span) => {
+  const facts: PacketFact[] = [];
+  const add = (field: string, value: PacketFact['value'], span: TextSpan) => {
     // The first to say a thing has said it.
     if (facts.some((fact) => fact.field === field)) return;
     facts.push({ field, value, words: page.wordsOf(span), at: page.placeOf(span) });
@@ -76,7 +76,7 @@ export function readBag(text: string): ReadBag {
   return { facts: facts.sort((a, b) => a.at - b.at), left: page.left() };
 }
 
-type Add = (field: string, value: BagFact['value'], span: Span) => void;
+type Add = (field: string, value: PacketFact['value'], span: TextSpan) => void;
 
 /**
  * What bags write before a colon that our own headers do not say. A bag says what is published of a
@@ -135,7 +135,7 @@ function readLabelled(page: Page, add: Add): void {
 }
 
 /** The value a label announces; one that is not understood leaves its line as it is. */
-function readValue(name: string, text: string, span: Span, add: Add): void {
+function readValue(name: string, text: string, span: TextSpan, add: Add): void {
   const field = FIELDS[name]!;
   switch (name) {
     case 'country': {
@@ -178,7 +178,7 @@ function addFigure(
   name: string,
   text: string,
   limit: keyof typeof LIMITS,
-  span: Span,
+  span: TextSpan,
   add: Add,
 ): void {
   const value = Number(/\d+(?:[.,]\d+)?/.exec(text)?.[0].replace(',', '.') ?? NaN);
@@ -186,21 +186,21 @@ function addFigure(
   if (value >= min && value <= max) add(name, value, span);
 }
 
-function addAltitudes(text: string, span: Span, add: Add, isLabelled = false): void {
+function addAltitudes(text: string, span: TextSpan, add: Add, isLabelled = false): void {
   const [low, high] = readAltitudes(text, isLabelled) ?? [];
   if (low === undefined) return;
   add('altitudeM', low, span);
   if (high !== undefined) add('altitudeToM', high, span);
 }
 
-function addVarieties(text: string, span: Span, add: Add): void {
+function addVarieties(text: string, span: TextSpan, add: Add): void {
   const found = varietiesIn(text);
   add('variety', found.length > 0 ? found.map(({ name }) => name).join(', ') : text, span);
   addClass(found, span, add);
 }
 
 /** A class only where all varieties share it: a mixture is no class. */
-function addClass(found: readonly Variety[], span: Span, add: Add): void {
+function addClass(found: readonly Variety[], span: TextSpan, add: Add): void {
   const classes = new Set(found.map(({ kind }) => kind));
   const [only] = classes;
   if (only && classes.size === 1) add('varietyClass', only, span);

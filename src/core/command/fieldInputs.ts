@@ -1,9 +1,9 @@
 /** Commands about cafés: who they are, what they send, what they are answered. */
-import type { Sent } from '../entity/field';
+import type { FormValues } from '../entity/field';
 import type { FIELD_CHECK } from '../entity/fieldCheck';
 import type { PARTNER } from '../entity/partner';
 import type { SentTable } from './sentTable';
-import type { Topic } from './topics';
+import type { CacheTag } from './topics';
 
 interface Nothing {
   readonly [key: string]: never;
@@ -14,7 +14,7 @@ export interface SentCheck {
   readonly releaseId: string;
   /** On the bag; unknown when absent. */
   readonly roastDate?: string | undefined;
-  readonly check: Sent<typeof FIELD_CHECK>;
+  readonly check: FormValues<typeof FIELD_CHECK>;
 }
 
 export interface FieldCommands {
@@ -22,7 +22,7 @@ export interface FieldCommands {
     asks: {
       readonly id?: string;
       readonly rowVersion?: number;
-      readonly partner: Sent<typeof PARTNER>;
+      readonly partner: FormValues<typeof PARTNER>;
       readonly releaseIds: readonly string[];
     };
     answers: { readonly partnerId: string };
@@ -89,4 +89,4 @@ export const FIELD_CHANGES = {
   answerPartner: ['message'],
   settleSignal: ['field'],
   importChecks: ['check'],
-} as const satisfies Readonly<Record<keyof FieldCommands, readonly Topic[]>>;
+} as const satisfies Readonly<Record<keyof FieldCommands, readonly CacheTag[]>>;

@@ -6,7 +6,7 @@ import type { BATCH } from '../entity/batch';
 import type { COMPONENT } from '../entity/component';
 import type { DRAFT } from '../entity/draft';
 import type { PARTS, Part } from '../entity/equipment';
-import type { Sent, TypedFigure } from '../entity/field';
+import type { FormValues, TypedFigure } from '../entity/field';
 import type { RECIPE } from '../entity/recipe';
 import type { RELEASE } from '../entity/release';
 import type { SHOT } from '../entity/shot';
@@ -16,12 +16,12 @@ import { FIELD_CHANGES, type FieldCommands } from './fieldInputs';
 import type { SentTable } from './sentTable';
 import { LATER_CHANGES, type LaterCommands } from './laterInputs';
 import type { SentCard } from './sentCard';
-import type { Topic } from './topics';
+import type { CacheTag } from './topics';
 
-interface SentRelease extends Sent<typeof RELEASE> {
-  readonly components: readonly Sent<typeof COMPONENT>[];
+interface SentRelease extends FormValues<typeof RELEASE> {
+  readonly components: readonly FormValues<typeof COMPONENT>[];
 }
-type SentBatch = Sent<typeof BATCH>;
+type SentBatch = FormValues<typeof BATCH>;
 
 /** A row to be changed, as the person saw it; a new one when absent. */
 interface MaybeSeen {
@@ -98,7 +98,7 @@ export interface Commands extends LaterCommands, FieldCommands {
   };
   saveUnits: { asks: { readonly volume: string; readonly temperature: string }; answers: Nothing };
   savePart: {
-    asks: MaybeSeen & { readonly part: Part; readonly fields: Sent<(typeof PARTS)[Part]> };
+    asks: MaybeSeen & { readonly part: Part; readonly fields: FormValues<(typeof PARTS)[Part]> };
     answers: Edited & { readonly id: string };
   };
   beginEra: {
@@ -116,7 +116,7 @@ export interface Commands extends LaterCommands, FieldCommands {
       readonly rowVersion?: number;
       readonly setup: { readonly name: string; readonly links: object } & Readonly<
         Partial<Record<`${Part}Id`, string>> & {
-          [P in Part]?: Sent<(typeof PARTS)[P]>;
+          [P in Part]?: FormValues<(typeof PARTS)[P]>;
         }
       >;
     };
@@ -167,9 +167,9 @@ export interface Commands extends LaterCommands, FieldCommands {
   };
   undoEdit: { asks: { readonly editId: string }; answers: Nothing };
   acceptRecipe: {
-    asks: Omit<Sent<typeof RECIPE>, 'steps'> &
-      Sent<Pick<typeof DRAFT, 'temperatureSchool' | 'startDial' | 'why'>> &
-      Partial<Sent<Pick<typeof DRAFT, 'drink'>>> & {
+    asks: Omit<FormValues<typeof RECIPE>, 'steps'> &
+      FormValues<Pick<typeof DRAFT, 'temperatureSchool' | 'startDial' | 'why'>> &
+      Partial<FormValues<Pick<typeof DRAFT, 'drink'>>> & {
         readonly releaseId: string;
         readonly batchId: string;
         readonly setupId: string | undefined;
@@ -192,7 +192,7 @@ export interface Commands extends LaterCommands, FieldCommands {
     answers: Nothing;
   };
   logShot: {
-    asks: Sent<typeof SHOT> & {
+    asks: FormValues<typeof SHOT> & {
       readonly draftId: string;
       readonly pulledAt?: string;
       readonly trace?: Trace | undefined;
@@ -200,7 +200,7 @@ export interface Commands extends LaterCommands, FieldCommands {
     answers: { readonly shotId: string };
   };
   correctShot: {
-    asks: Sent<typeof SHOT> & { readonly shotId: string; readonly rowVersion: number };
+    asks: FormValues<typeof SHOT> & { readonly shotId: string; readonly rowVersion: number };
     answers: Edited & { readonly shotId: string };
   };
   removeShot: { asks: { readonly shotId: string }; answers: { readonly shotId: string } };
@@ -239,7 +239,7 @@ export interface Commands extends LaterCommands, FieldCommands {
     asks: {
       readonly releaseId: string;
       readonly rowVersion: number;
-      readonly bounds: Sent<typeof TRIAL>;
+      readonly bounds: FormValues<typeof TRIAL>;
     };
     answers: Nothing;
   };
@@ -316,7 +316,7 @@ export interface Commands extends LaterCommands, FieldCommands {
 }
 export type CommandKind = keyof Commands;
 
-const REMOVABLES: readonly Topic[] = [
+const REMOVABLES: readonly CacheTag[] = [
   'release',
   'batch',
   'flight',
@@ -326,7 +326,7 @@ const REMOVABLES: readonly Topic[] = [
 ];
 
 /** What a command may change; what is kept in memory of these is worked out anew. */
-export const CHANGES: { readonly [K in CommandKind]: readonly Topic[] } = {
+export const CHANGES: { readonly [K in CommandKind]: readonly CacheTag[] } = {
   setUpHouse: ['house', 'people'],
   saveHouse: ['house'],
   saveRules: ['house'],

@@ -1,9 +1,9 @@
 /** Commands about a coffee's rest and about what leaves the house beside the recipe. */
-import type { Sent, TypedFigure } from '../entity/field';
+import type { FormValues, TypedFigure } from '../entity/field';
 import type { RECHECK } from '../entity/recheck';
 import type { SAMPLE } from '../entity/sample';
 import type { SentCard } from './sentCard';
-import type { Topic } from './topics';
+import type { CacheTag } from './topics';
 
 interface Nothing {
   readonly [key: string]: never;
@@ -45,7 +45,7 @@ export interface LaterCommands {
       readonly batchId: string;
       readonly id?: string;
       readonly rowVersion?: number;
-      readonly sample: Sent<typeof SAMPLE>;
+      readonly sample: FormValues<typeof SAMPLE>;
     };
     answers: { readonly sampleId: string };
   };
@@ -54,7 +54,7 @@ export interface LaterCommands {
     answers: Nothing;
   };
   askRecheck: {
-    asks: { readonly batchId: string; readonly recheck: Sent<typeof RECHECK> };
+    asks: { readonly batchId: string; readonly recheck: FormValues<typeof RECHECK> };
     answers: { readonly recheckId: string };
   };
   saveSpan: {
@@ -85,4 +85,4 @@ export const LATER_CHANGES = {
   askRecheck: ['batch'],
   saveSpan: ['release'],
   renewCalendar: ['house'],
-} as const satisfies Readonly<Record<keyof LaterCommands, readonly Topic[]>>;
+} as const satisfies Readonly<Record<keyof LaterCommands, readonly CacheTag[]>>;

@@ -1,5 +1,5 @@
 /** What a house's data is about: what is kept of it in memory rests on some of these. */
-export const TOPICS = [
+export const CACHE_TAGS = [
   'house',
   'people',
   'equipment',
@@ -26,4 +26,4 @@ export const TOPICS = [
   /** What cups taught: changed by what is worked out after a command. */
   'site',
 ] as const;
-export type Topic = (typeof TOPICS)[number];
+export type CacheTag = (typeof CACHE_TAGS)[number];

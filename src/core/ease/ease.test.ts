@@ -31,7 +31,7 @@ describe('ease', () => {
 
   it('uses altitude only where density is not measured', () => {
     const measured = easeOf({ ...known, altitudeM: 2200 });
-    expect(measured.pushes.map((push) => push.factor)).not.toContain('altitude');
+    expect(measured.contributions.map((push) => push.factor)).not.toContain('altitude');
     const { densityGPerL: _, ...unmeasured } = known;
     expect(easeOf({ ...unmeasured, altitudeM: 2200 }).ease).toBeCloseTo(-0.2, 12);
   });

@@ -23,7 +23,7 @@ const VARIETY_PUSH: Record<VarietyClass, { amount: number; sd: number }> = {
 
 export type EaseFactor = 'roast' | 'process' | 'variety' | 'density' | 'altitude';
 
-export interface EasePush {
+export interface EaseContribution {
   readonly factor: EaseFactor;
   readonly label: string;
   readonly amount: number;
@@ -40,23 +40,23 @@ export interface MissingFact {
 export interface Ease {
   readonly ease: number;
   readonly interval80: readonly [number, number];
-  readonly pushes: readonly EasePush[];
+  readonly contributions: readonly EaseContribution[];
   readonly missing: readonly MissingFact[];
 }
 
 /** Ease of a release with the push of each known fact and what each missing one would narrow. */
 export function easeOf(release: ReleaseFacts): Ease {
   const features = featuresOf(release);
-  const pushes = [
+  const contributions = [
     ...roastPush(features),
     ...processPush(features),
     ...varietyPushes(features),
     ...structurePushes(features),
   ];
   const gaps = missingSpreads(features);
-  const knownVariance = pushes.reduce((sum, push) => sum + push.sd ** 2, 0);
+  const knownVariance = contributions.reduce((sum, push) => sum + push.sd ** 2, 0);
   const variance = gaps.reduce((sum, gap) => sum + gap.sd ** 2, knownVariance);
-  const ease = pushes.reduce((sum, push) => sum + push.amount, 0);
+  const ease = contributions.reduce((sum, push) => sum + push.amount, 0);
   const half = Z_80 * Math.sqrt(variance);
   const missing = gaps
     .map(({ factor, label, sd }) => ({
@@ -65,15 +65,15 @@ export function easeOf(release: ReleaseFacts): Ease {
       narrowsBy: half - Z_80 * Math.sqrt(Math.max(0, variance - sd ** 2)),
     }))
     .sort((a, b) => b.narrowsBy - a.narrowsBy);
-  return { ease, interval80: [ease - half, ease + half], pushes, missing };
+  return { ease, interval80: [ease - half, ease + half], contributions, missing };
 }
 
-function roastPush({ roastLevel }: Features): EasePush[] {
+function roastPush({ roastLevel }: Features): EaseContribution[] {
   if (roastLevel === null) return [];
   return [{ factor: 'roast', label: 'Roast', amount: roastLevel, sd: 0.15 * Math.abs(roastLevel) }];
 }
 
-function processPush({ intensity, processShare, missingShare }: Features): EasePush[] {
+function processPush({ intensity, processShare, missingShare }: Features): EaseContribution[] {
   if (missingShare.process >= 1) return [];
   const unlistedSd = 0.5 * 0.5 * (processShare.other ?? 0);
   return [
@@ -86,7 +86,7 @@ function processPush({ intensity, processShare, missingShare }: Features): EaseP
   ];
 }
 
-function varietyPushes({ varietyShare }: Features): EasePush[] {
+function varietyPushes({ varietyShare }: Features): EaseContribution[] {
   const classes = Object.entries(varietyShare) as [VarietyClass, number][];
   return classes.map(([varietyClass, share]) => ({
     factor: 'variety',
@@ -96,10 +96,10 @@ function varietyPushes({ varietyShare }: Features): EasePush[] {
   }));
 }
 
-function structurePushes(features: Features): EasePush[] {
-  const pushes: EasePush[] = [];
+function structurePushes(features: Features): EaseContribution[] {
+  const contributions: EaseContribution[] = [];
   if (features.densityShare > 0) {
-    pushes.push({
+    contributions.push({
       factor: 'density',
       label: 'Green density',
       amount: -0.2 * features.densityZ,
@@ -107,14 +107,14 @@ function structurePushes(features: Features): EasePush[] {
     });
   }
   if (features.altitudeShare > 0) {
-    pushes.push({
+    contributions.push({
       factor: 'altitude',
       label: 'Altitude',
       amount: -0.1 * features.altitudeZ,
       sd: 0.15 * features.altitudeShare,
     });
   }
-  return pushes;
+  return contributions;
 }
 
 function missingSpreads({ roastSd, missingShare }: Features) {

@@ -1,6 +1,6 @@
 /** One green coffee of a release, with its share. */
 import { PROCESS_LABELS, PROCESSES, VARIETY_CLASSES, VARIETY_LABELS } from '../vocabulary';
-import { quantity, text, word, type Entered, type Values } from './field';
+import { quantity, text, word, type Input, type Row } from './field';
 
 export const COMPONENT = {
   sharePct: quantity('sharePct', {
@@ -10,43 +10,43 @@ export const COMPONENT = {
   }),
   country: text('name', {
     label: 'Country',
-    unsaid: '',
+    default: '',
     isPublished: true,
     headers: ['country', 'origin'],
   }),
   region: text('name', {
     label: 'Region',
-    unsaid: '',
+    default: '',
     isPublished: true,
     headers: ['region', 'area'],
   }),
   producer: text('name', {
     label: 'Producer',
-    unsaid: '',
+    default: '',
     isPublished: true,
     headers: ['producer', 'farm', 'station', 'grower'],
   }),
   variety: text('name', {
     label: 'Variety',
-    unsaid: '',
+    default: '',
     isPublished: true,
     headers: ['variety', 'varietal', 'cultivar'],
   }),
   varietyClass: word(VARIETY_CLASSES, VARIETY_LABELS, {
     label: 'Variety class',
-    isOpen: true,
+    optional: true,
     isPublished: true,
     headers: ['variety class', 'class'],
   }),
   process: word(PROCESSES, PROCESS_LABELS, {
     label: 'Process',
-    isOpen: true,
+    optional: true,
     isPublished: true,
     headers: ['process', 'processing'],
   }),
   altitudeM: quantity('altitudeM', {
     step: 50,
-    isOpen: true,
+    optional: true,
     isPublished: true,
     headers: ['altitude m', 'altitude', 'elevation', 'masl'],
   }),
@@ -54,47 +54,47 @@ export const COMPONENT = {
     label: 'Altitude, up to',
     hint: 'If the bag gives a range',
     step: 50,
-    isOpen: true,
+    optional: true,
     isPublished: true,
   }),
   densityGPerL: quantity('densityGPerL', {
     label: 'Green density, measured',
     hint: 'Wins over altitude',
     step: 5,
-    isOpen: true,
+    optional: true,
     isPublished: true,
     headers: ['density g per l', 'density', 'green density'],
   }),
   moisturePct: quantity('moisturePct', {
     step: 0.1,
-    isOpen: true,
+    optional: true,
     headers: ['moisture pct', 'moisture'],
   }),
   harvest: text('note', {
     label: 'Harvest',
-    unsaid: '',
+    default: '',
     isPublished: true,
     headers: ['harvest', 'crop', 'crop year', 'harvested'],
   }),
   lot: text('note', {
     label: 'Lot',
-    unsaid: '',
+    default: '',
     isPublished: true,
     headers: ['lot number', 'lot id'],
   }),
   certification: text('name', {
     label: 'Certification',
-    unsaid: '',
+    default: '',
     isPublished: true,
     headers: ['certification', 'certificates', 'certified'],
   }),
   cupScore: quantity('cupScore', {
     hint: 'Of the green coffee, 0-100',
     step: 0.25,
-    isOpen: true,
+    optional: true,
     headers: ['cup score', 'cupping score', 'green score'],
   }),
 } as const;
 
-export type ComponentValues = Values<typeof COMPONENT>;
-export type ComponentEntered = Entered<typeof COMPONENT>;
+export type ComponentValues = Row<typeof COMPONENT>;
+export type ComponentEntered = Input<typeof COMPONENT>;

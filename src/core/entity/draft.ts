@@ -5,21 +5,21 @@ import {
   TEMPERATURE_SCHOOL_LABELS,
   TEMPERATURE_SCHOOLS,
 } from '../vocabulary';
-import { day, flag, quantity, text, word, type Entered, type Values } from './field';
+import { day, flag, quantity, text, word, type Input, type Row } from './field';
 
 export const DRAFT = {
   temperatureSchool: word(TEMPERATURE_SCHOOLS, TEMPERATURE_SCHOOL_LABELS, {
     label: 'Temperature school',
   }),
   /** Judged by cups of its own kind alone. */
-  drink: word(DRINKS, DRINK_LABELS, { label: 'For', unsaid: 'straight' }),
+  drink: word(DRINKS, DRINK_LABELS, { label: 'For', default: 'straight' }),
   startDial: quantity('dial', { label: 'Dial to start at', step: 1 }),
   /** False where a record of the house did not say it. */
-  isDialKnown: flag({ label: 'Dial known', unsaid: true, column: 'dial_known' }),
-  why: text('words', { label: 'Why', unsaid: '' }),
+  isDialKnown: flag({ label: 'Dial known', default: true, column: 'dial_known' }),
+  why: text('words', { label: 'Why', default: '' }),
   /** Day since which a recipe of the house's own records was in force. */
-  decidedOn: day({ label: 'Decided on', isOpen: true }),
+  decidedOn: day({ label: 'Decided on', optional: true }),
 } as const;
 
-export type DraftValues = Values<typeof DRAFT>;
-export type DraftEntered = Entered<typeof DRAFT>;
+export type DraftValues = Row<typeof DRAFT>;
+export type DraftEntered = Input<typeof DRAFT>;

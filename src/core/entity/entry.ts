@@ -4,9 +4,9 @@ import { programmeSchema } from '../programme/programme';
 import { day, oneOf, optionalText, quantity, text } from '../schema/fields';
 import { entriesOf, type Field, type Fields, type Known, type RangeField } from './field';
 
-type EntryOf<F> = F extends { isOpen: true }
+type EntryOf<F> = F extends { optional: true }
   ? z.ZodOptional<z.ZodType<Known<F>>>
-  : F extends { unsaid: unknown }
+  : F extends { default: unknown }
     ? z.ZodDefault<z.ZodType<Known<F>>>
     : z.ZodType<Known<F>>;
 type EntryShape<F> = { [K in keyof F]: EntryOf<F[K]> };
@@ -18,9 +18,9 @@ export function entryShape<const F extends Fields>(fields: F): EntryShape<F> {
   ) as EntryShape<F>;
 }
 
-function leftOut({ isOpen, unsaid }: Field, known: z.ZodType): z.ZodType {
-  if (isOpen) return known.optional();
-  return unsaid === undefined ? known : known.default(unsaid as never);
+function leftOut(field: Field, known: z.ZodType): z.ZodType {
+  if (field.optional) return known.optional();
+  return field.default === undefined ? known : known.default(field.default as never);
 }
 
 function knownSchema(field: Field): z.ZodType {
@@ -30,7 +30,7 @@ function knownSchema(field: Field): z.ZodType {
     case 'range':
       return rangeSchema(field);
     case 'text':
-      return field.unsaid === undefined
+      return field.default === undefined
         ? text(field.label, field.limit)
         : optionalText(field.label, field.limit);
     case 'word':

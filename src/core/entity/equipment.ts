@@ -1,6 +1,6 @@
 /** Machine, grinder and basket: each is described once and may stand in several setups. */
 import { BOILER_LABELS, BOILERS, NOTATION_LABELS, NOTATIONS } from '../vocabulary';
-import { flag, quantity, text, word, type Entered, type Values } from './field';
+import { flag, quantity, text, word, type Input, type Row } from './field';
 
 export const MACHINE = {
   name: text('name', { label: 'Machine' }),
@@ -9,28 +9,28 @@ export const MACHINE = {
     label: 'It stands at',
     hint: 'At the group',
     step: 0.5,
-    isOpen: true,
+    optional: true,
   }),
   /** Temperature on the display minus temperature at the group. */
   displayOffsetC: quantity('displayOffsetC', {
     hint: 'Measured at the group; empty if not known',
     step: 0.5,
-    isOpen: true,
+    optional: true,
   }),
-  boiler: word(BOILERS, BOILER_LABELS, { label: 'Brewing water comes from', isOpen: true }),
+  boiler: word(BOILERS, BOILER_LABELS, { label: 'Brewing water comes from', optional: true }),
   /** Seconds of water let through the group before the portafilter goes in. */
   flushS: quantity('flushS', {
     label: 'Flush before a shot',
     hint: 'Empty if none is needed',
     step: 1,
-    isOpen: true,
+    optional: true,
   }),
   /** What still runs into the cup after the pump stops. */
   overrunG: quantity('overrunG', {
     label: 'Drips after the stop',
     hint: 'Into the cup, after the pump stops',
     step: 0.5,
-    isOpen: true,
+    optional: true,
   }),
   pressureControl: flag({ label: 'Pressure can be programmed' }),
   flowControl: flag({ label: 'Flow can be programmed' }),
@@ -47,19 +47,19 @@ export const GRINDER = {
     },
   ),
   /** How its settings are written; they are counted in one figure all the same. */
-  notation: word(NOTATIONS, NOTATION_LABELS, { label: 'The dial shows', unsaid: 'numbers' }),
+  notation: word(NOTATIONS, NOTATION_LABELS, { label: 'The dial shows', default: 'numbers' }),
   /** Letters between two numbers, or marks to a turn. */
   divisions: quantity('divisions', {
     label: 'Letters to a number',
     step: 1,
     isWhole: true,
-    isOpen: true,
+    optional: true,
   }),
   retentionG: quantity('retentionG', { hint: 'Grounds that stay inside', step: 0.1 }),
   min: quantity('dial', { label: 'Lowest dial', step: 1, column: 'dial_min' }),
   max: quantity('dial', { label: 'Highest dial', step: 1, column: 'dial_max' }),
   /** Turns without steps; `stepSize` is then what a hand can repeat. */
-  stepless: flag({ label: 'Steps', unsaid: false }),
+  stepless: flag({ label: 'Steps', default: false }),
   stepSize: quantity('stepSize', {
     label: 'One step on the dial',
     hint: 'The smallest move that is proposed',
@@ -70,33 +70,33 @@ export const GRINDER = {
     label: 'Choke point',
     hint: 'If known: finer is never proposed',
     step: 1,
-    isOpen: true,
+    optional: true,
   }),
   /** What one step changes in a shot of about 28 s; believed before the burr travel. */
   secondsPerStep: quantity('secondsPerStep', {
     label: 'What one step changes',
     hint: 'In a shot of 28 s, if you know it',
     step: 0.5,
-    isOpen: true,
+    optional: true,
   }),
   /** Half of the 80 % interval of `secondsPerStep`, as calibrated. */
   secondsPerStepHalf80: quantity('secondsPerStepHalf80', {
     label: 'What one step changes, ±',
-    isOpen: true,
+    optional: true,
     column: 'seconds_per_step_half80',
   }),
   /** Dial at which the house's usual coffee runs 28 s from the pump. */
   referenceDial: quantity('dial', {
     label: 'Dial where your usual coffee runs 28 s',
     step: 0.5,
-    isOpen: true,
+    optional: true,
   }),
   /** Burr travel of one step. */
   umPerStep: quantity('umPerStep', {
     label: 'Burr travel of one step',
     hint: 'If you know no seconds',
     step: 1,
-    isOpen: true,
+    optional: true,
   }),
 } as const;
 
@@ -107,7 +107,7 @@ export const BASKET = {
     label: 'Depth',
     hint: 'Inside, from rim to floor',
     step: 1,
-    isOpen: true,
+    optional: true,
   }),
   ratedG: quantity('ratedG', { label: 'Rated for', step: 0.5 }),
   /** With a valve that makes its own resistance. */
@@ -118,5 +118,5 @@ export const PARTS = { machine: MACHINE, grinder: GRINDER, basket: BASKET } as c
 export type Part = keyof typeof PARTS;
 export const PART_NAMES = Object.keys(PARTS) as Part[];
 
-export type PartValues = { readonly [P in Part]: Values<(typeof PARTS)[P]> };
-export type PartEntered = { readonly [P in Part]: Entered<(typeof PARTS)[P]> };
+export type PartValues = { readonly [P in Part]: Row<(typeof PARTS)[P]> };
+export type PartEntered = { readonly [P in Part]: Input<(typeof PARTS)[P]> };

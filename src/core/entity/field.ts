@@ -1,6 +1,6 @@
 /**
  * One fact of an entity, said once: what it is called, what it may be, where it is kept, what a
- * spreadsheet calls it, whether it is published, what stands when nobody says it. Entry forms, the
+ * spreadsheet calls it, whether it is published, its default. Entry forms, the
  * schemas of the edge, columns of the database, spreadsheets and the published document follow.
  * Plain data: safe to load in a browser.
  */
@@ -8,7 +8,7 @@ import { LIMITS, type LimitName, type TextLimit } from '../limits';
 import type { Programme } from '../programme/step';
 
 /** What may be said of any field. `Known` is the value of one that is known. */
-interface Said<Known> {
+interface FieldOptions<Known> {
   /** What a person calls it; of a quantity, its own name when absent. */
   readonly label?: string;
   /** One line under the input. */
@@ -20,12 +20,12 @@ interface Said<Known> {
   /** Stands on the card, the public page and in the recipe document. Nothing else does. */
   readonly isPublished?: true;
   /** May be unknown. */
-  readonly isOpen?: true;
+  readonly optional?: true;
   /** What stands where nobody said it. */
-  readonly unsaid?: Known;
+  readonly default?: Known;
 }
 
-interface QuantityOptions extends Said<number> {
+interface QuantityOptions extends FieldOptions<number> {
   /** What one press of an arrow key changes. */
   readonly step?: number;
   /** Only whole figures. */
@@ -41,7 +41,7 @@ export function quantity<const O extends QuantityOptions>(limit: LimitName, opti
 
 /** Two figures of one quantity, the lower first; kept in two columns. */
 export function range<
-  const O extends Said<readonly [number, number]> & {
+  const O extends FieldOptions<readonly [number, number]> & {
     readonly columns: readonly [string, string];
     readonly isWhole?: true;
     readonly step?: number;
@@ -55,12 +55,12 @@ interface Labelled {
 }
 
 /** Words of a person, trimmed. */
-export function text<const O extends Said<string> & Labelled>(limit: TextLimit, options: O) {
+export function text<const O extends FieldOptions<string> & Labelled>(limit: TextLimit, options: O) {
   return { kind: 'text' as const, limit, ...options };
 }
 
 /** One word of a list. */
-export function word<const W extends string, const O extends Said<NoInfer<W>> & Labelled>(
+export function word<const W extends string, const O extends FieldOptions<NoInfer<W>> & Labelled>(
   words: readonly W[],
   labels: Readonly<Record<W, string>>,
   options: O,
@@ -71,30 +71,30 @@ export function word<const W extends string, const O extends Said<NoInfer<W>> & 
 /** Several words of a list. */
 export function words<
   const W extends string,
-  const O extends Said<readonly NoInfer<W>[]> & Labelled,
+  const O extends FieldOptions<readonly NoInfer<W>[]> & Labelled,
 >(list: readonly W[], labels: Readonly<Record<W, string>>, options: O) {
   return { kind: 'words' as const, words: list, labels, ...options };
 }
 
 /** A list of short texts, typed with commas between them. */
 export function notes<
-  const O extends Said<readonly string[]> &
+  const O extends FieldOptions<readonly string[]> &
     Labelled & { readonly most: number; readonly oneLabel: string },
 >(options: O) {
   return { kind: 'notes' as const, limit: 'note' as const, ...options };
 }
 
-export function flag<const O extends Said<boolean> & Labelled>(options: O) {
+export function flag<const O extends FieldOptions<boolean> & Labelled>(options: O) {
   return { kind: 'flag' as const, ...options };
 }
 
 /** A calendar day, yyyy-mm-dd. */
-export function day<const O extends Said<string> & Labelled>(options: O) {
+export function day<const O extends FieldOptions<string> & Labelled>(options: O) {
   return { kind: 'day' as const, ...options };
 }
 
 /** What a machine does, step by step. */
-export function steps<const O extends Said<Programme> & Labelled>(options: O) {
+export function steps<const O extends FieldOptions<Programme> & Labelled>(options: O) {
   return { kind: 'steps' as const, ...options };
 }
 
@@ -110,7 +110,7 @@ export type QuantityField = Any<
 >;
 export type RangeField = Any<
   'range',
-  Said<readonly [number, number]> &
+  FieldOptions<readonly [number, number]> &
     Labelled & {
       readonly limit: LimitName;
       readonly columns: readonly [string, string];
@@ -118,12 +118,12 @@ export type RangeField = Any<
       readonly step?: number;
     }
 >;
-export type TextField = Any<'text', Said<string> & Labelled & { readonly limit: TextLimit }>;
-export type WordField = Any<'word', Said<string> & Labelled & Listed>;
-export type WordsField = Any<'words', Said<readonly string[]> & Labelled & Listed>;
+export type TextField = Any<'text', FieldOptions<string> & Labelled & { readonly limit: TextLimit }>;
+export type WordField = Any<'word', FieldOptions<string> & Labelled & Listed>;
+export type WordsField = Any<'words', FieldOptions<readonly string[]> & Labelled & Listed>;
 export type NotesField = Any<
   'notes',
-  Said<readonly string[]> &
+  FieldOptions<readonly string[]> &
     Labelled & { readonly limit: TextLimit; readonly most: number; readonly oneLabel: string }
 >;
 export type Field =
@@ -133,9 +133,9 @@ export type Field =
   | WordField
   | WordsField
   | NotesField
-  | Any<'flag', Said<boolean> & Labelled>
-  | Any<'day', Said<string> & Labelled>
-  | Any<'steps', Said<Programme> & Labelled>;
+  | Any<'flag', FieldOptions<boolean> & Labelled>
+  | Any<'day', FieldOptions<string> & Labelled>
+  | Any<'steps', FieldOptions<Programme> & Labelled>;
 
 export type Fields = Readonly<Record<string, Field>>;
 
@@ -159,16 +159,16 @@ export type Known<F> = F extends { kind: 'word'; words: readonly (infer W)[] }
       : never;
 
 /** Values as they are kept: what may be unknown is there as undefined. */
-export type Values<F> = {
-  readonly [K in keyof F]: F[K] extends { isOpen: true } ? Known<F[K]> | undefined : Known<F[K]>;
+export type Row<F> = {
+  readonly [K in keyof F]: F[K] extends { optional: true } ? Known<F[K]> | undefined : Known<F[K]>;
 };
 
 type CanBeLeftOut<F> = {
-  [K in keyof F]: F[K] extends { isOpen: true } | { unsaid: unknown } ? K : never;
+  [K in keyof F]: F[K] extends { optional: true } | { default: unknown } ? K : never;
 }[keyof F];
 
-/** Values as they come in: what may be unknown, or stands unsaid, may be left out. */
-export type Entered<F> = { readonly [K in Exclude<keyof F, CanBeLeftOut<F>>]: Known<F[K]> } & {
+/** Values as they come in: what may be unknown, or has a default, may be left out. */
+export type Input<F> = { readonly [K in Exclude<keyof F, CanBeLeftOut<F>>]: Known<F[K]> } & {
   readonly [K in CanBeLeftOut<F>]?: Known<F[K]> | undefined;
 };
 
@@ -184,11 +184,11 @@ export function snakeCase(name: string): string {
 
 /** Must somebody say it? */
 export function isNeeded(field: Field): boolean {
-  return !field.isOpen && field.unsaid === undefined;
+  return !field.optional && field.default === undefined;
 }
 
 /** The published part of an entity's values: a list of what is public, never of what is not. */
-export function publishedOf<F extends Fields>(fields: F, values: Values<F>): Published<F> {
+export function publishedOf<F extends Fields>(fields: F, values: Row<F>): Published<F> {
   return Object.fromEntries(
     entriesOf(fields)
       .filter(([name, { isPublished }]) => isPublished && values[name] !== undefined)
@@ -209,7 +209,7 @@ export type Published<F> = { readonly [K in PublicNeededNames<F>]: Known<F[K]> }
 /** A figure as a form sends it: what is no number goes on as the text it is, for the edge to name. */
 export type TypedFigure = number | string | undefined;
 
-type SentOf<F> = F extends { kind: 'quantity' }
+type FormValueOf<F> = F extends { kind: 'quantity' }
   ? TypedFigure
   : F extends { kind: 'range' }
     ? readonly TypedFigure[]
@@ -218,4 +218,4 @@ type SentOf<F> = F extends { kind: 'quantity' }
       : Known<F> | undefined;
 
 /** Values as a form sends them, before anything was checked. */
-export type Sent<F> = { readonly [K in keyof F]?: SentOf<F[K]> };
+export type FormValues<F> = { readonly [K in keyof F]?: FormValueOf<F[K]> };

@@ -1,5 +1,5 @@
 /** One coffee checked at a café, as its people wrote it down. */
-import { quantity, text, word, type Entered, type Values } from './field';
+import { quantity, text, word, type Input, type Row } from './field';
 
 export const CHECK_TASTES = ['fine', 'sour', 'bitter', 'weak', 'uneven'] as const;
 export type CheckTaste = (typeof CHECK_TASTES)[number];
@@ -16,16 +16,16 @@ export const FIELD_CHECK = {
   doseG: quantity('doseG', { step: 0.1 }),
   yieldG: quantity('shotYieldG', { step: 0.5 }),
   timeS: quantity('timeS', { step: 0.5 }),
-  dial: quantity('dial', { step: 1, isOpen: true }),
+  dial: quantity('dial', { step: 1, optional: true }),
   /** Shots whose figures were averaged. */
-  shots: quantity('shotsAveraged', { step: 1, isWhole: true, unsaid: 1 }),
+  shots: quantity('shotsAveraged', { step: 1, isWhole: true, default: 1 }),
   taste: word(CHECK_TASTES, CHECK_TASTE_LABELS, {
     label: 'Taste',
     headers: ['taste'],
-    isOpen: true,
+    optional: true,
   }),
-  remark: text('words', { label: 'Remark', unsaid: '' }),
+  remark: text('words', { label: 'Remark', default: '' }),
 } as const;
 
-export type FieldCheckValues = Values<typeof FIELD_CHECK>;
-export type FieldCheckEntered = Entered<typeof FIELD_CHECK>;
+export type FieldCheckValues = Row<typeof FIELD_CHECK>;
+export type FieldCheckEntered = Input<typeof FIELD_CHECK>;

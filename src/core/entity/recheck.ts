@@ -3,5 +3,5 @@ import { day, text } from './field';
 
 export const RECHECK = {
   day: day({ label: 'On' }),
-  why: text('words', { label: 'Why', unsaid: '' }),
+  why: text('words', { label: 'Why', default: '' }),
 } as const;

@@ -3,15 +3,15 @@
  * in a document.
  */
 import { CLOCK_LABELS, CLOCKS } from '../vocabulary';
-import { quantity, range, steps, text, word, type Entered, type Values } from './field';
+import { quantity, range, steps, text, word, type Input, type Row } from './field';
 
 /** What a trial says of a recipe; of another recipe it says nothing. */
 export const HOLDS = {
-  holdsYieldG: quantity('holdsYieldG', { step: 0.1, isOpen: true, isPublished: true }),
-  holdsTemperatureC: quantity('holdsTemperatureC', { step: 0.1, isOpen: true, isPublished: true }),
-  holdsTimeS: quantity('holdsTimeS', { step: 0.5, isOpen: true, isPublished: true }),
+  holdsYieldG: quantity('holdsYieldG', { step: 0.1, optional: true, isPublished: true }),
+  holdsTemperatureC: quantity('holdsTemperatureC', { step: 0.1, optional: true, isPublished: true }),
+  holdsTimeS: quantity('holdsTimeS', { step: 0.5, optional: true, isPublished: true }),
   /** Points an average café cup lies under one that hits the recipe. */
-  costPoints: quantity('costPoints', { step: 0.1, isOpen: true, isPublished: true }),
+  costPoints: quantity('costPoints', { step: 0.1, optional: true, isPublished: true }),
 } as const;
 
 export const RECIPE = {
@@ -40,11 +40,11 @@ export const RECIPE = {
   /** What the machine does in a few words, and step by step. */
   programme: text('name', {
     label: 'Programme',
-    unsaid: '',
+    default: '',
     isPublished: true,
     headers: ['water', 'programme', 'profile'],
   }),
-  steps: steps({ label: 'Programme, step by step', isOpen: true, isPublished: true }),
+  steps: steps({ label: 'Programme, step by step', optional: true, isPublished: true }),
   restDays: range('restDays', {
     label: 'Rest span',
     columns: ['rest_from', 'rest_to'],
@@ -56,5 +56,5 @@ export const RECIPE = {
   ...HOLDS,
 } as const;
 
-export type RecipeValues = Values<typeof RECIPE>;
-export type RecipeEntered = Entered<typeof RECIPE>;
+export type RecipeValues = Row<typeof RECIPE>;
+export type RecipeEntered = Input<typeof RECIPE>;

@@ -1,6 +1,6 @@
 /** What is sold. Its components and batches are entities of their own. */
 import { DOSE_SCHOOL_LABELS, DOSE_SCHOOLS, SERVED, SERVED_LABELS } from '../vocabulary';
-import { flag, notes, quantity, text, word, type Entered, type Values } from './field';
+import { flag, notes, quantity, text, word, type Input, type Row } from './field';
 
 export const RELEASE = {
   name: text('name', {
@@ -10,15 +10,15 @@ export const RELEASE = {
   }),
   serving: word(SERVED, SERVED_LABELS, {
     label: 'Served',
-    unsaid: 'both',
+    default: 'both',
     isPublished: true,
     headers: ['served', 'serving'],
   }),
-  /** May a dial-in of this coffee touch the dose? As the house does when unsaid. */
+  /** May a dial-in of this coffee touch the dose? As the house does when default. */
   doseSchool: word(DOSE_SCHOOLS, DOSE_SCHOOL_LABELS, {
     label: 'Dose while dialling in',
     hint: 'Empty: as the house does',
-    isOpen: true,
+    optional: true,
     headers: ['dose school'],
   }),
   promisedNotes: notes({
@@ -26,7 +26,7 @@ export const RELEASE = {
     oneLabel: 'A promised note',
     hint: 'Separated by commas',
     most: 12,
-    unsaid: [],
+    default: [],
     isPublished: true,
     headers: ['notes', 'promised notes', 'tasting notes', 'flavour notes', 'flavor notes'],
   }),
@@ -36,45 +36,45 @@ export const RELEASE = {
     oneLabel: 'A tag',
     hint: 'The house’s own, separated by commas: a menu, a season',
     most: 12,
-    unsaid: [],
+    default: [],
     headers: ['tags', 'labels'],
   }),
   pricePerKg: quantity('pricePerKg', {
     hint: 'This coffee’s own; empty for the house’s usual',
     step: 1,
-    isOpen: true,
+    optional: true,
     headers: ['price per kg', 'price'],
   }),
   /** Kept beside the proposal, and never taken for an overruling of it. */
   suggestedRecipe: text('words', {
     label: 'Recipe its supplier suggests',
     hint: 'In their words; shown beside the proposal',
-    unsaid: '',
+    default: '',
     headers: ['suggested recipe', 'supplier recipe', 'importer recipe'],
   }),
   contains: text('words', {
     label: 'Allergens and added flavours',
     hint: 'On the card. What must be declared, local food-labelling law decides',
-    unsaid: '',
+    default: '',
     isPublished: true,
     headers: ['contains', 'allergens', 'added flavours', 'flavourings'],
   }),
   story: text('story', {
     label: 'Story',
     hint: 'On the public page',
-    unsaid: '',
+    default: '',
     isPublished: true,
     headers: ['story', 'description'],
   }),
   freeNotes: text('story', {
     label: 'Notes of the house',
     hint: 'Stay in the house',
-    unsaid: '',
+    default: '',
     headers: ['house notes', 'free notes', 'internal notes'],
   }),
   /** The house is done with it: left out of what is at hand, and of nothing else. */
-  isArchived: flag({ label: 'Archived', unsaid: false, headers: ['archived'] }),
+  isArchived: flag({ label: 'Archived', default: false, headers: ['archived'] }),
 } as const;
 
-export type ReleaseValues = Values<typeof RELEASE>;
-export type ReleaseEntered = Entered<typeof RELEASE>;
+export type ReleaseValues = Row<typeof RELEASE>;
+export type ReleaseEntered = Input<typeof RELEASE>;

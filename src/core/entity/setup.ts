@@ -1,9 +1,9 @@
 /** A setup: machine, grinder and basket that stand together, and the instruments linked to them. */
 import { INSTRUMENT_LABELS, LINK_LABELS, LINKS, type Instrument } from '../vocabulary';
-import { text, word, type Values } from './field';
+import { text, word, type Row } from './field';
 
 const link = (instrument: Instrument) =>
-  word(LINKS, LINK_LABELS, { label: INSTRUMENT_LABELS[instrument], unsaid: 'none' });
+  word(LINKS, LINK_LABELS, { label: INSTRUMENT_LABELS[instrument], default: 'none' });
 
 export const SETUP = { name: text('name', { label: 'Name of the setup' }) } as const;
 
@@ -15,4 +15,4 @@ export const SETUP_LINKS = {
   colourMeter: link('colourMeter'),
 } as const;
 
-export type SetupLinks = Values<typeof SETUP_LINKS>;
+export type SetupLinks = Row<typeof SETUP_LINKS>;

@@ -7,10 +7,10 @@ import {
   TASTE_SIGN_LABELS,
   TASTE_SIGNS,
 } from '../vocabulary';
-import { notes, quantity, text, word, words, type Values } from './field';
+import { notes, quantity, text, word, words, type Row } from './field';
 
 const scale = <const L extends string>(label: L, headers: readonly string[]) =>
-  quantity('cup', { label, headers, isOpen: true });
+  quantity('cup', { label, headers, optional: true });
 
 export const SCALES = {
   acidity: scale('Acidity', ['acidity']),
@@ -20,13 +20,13 @@ export const SCALES = {
   dryness: scale('Dryness', ['dryness', 'astringency']),
   body: scale('Body', ['body', 'mouthfeel']),
   clarity: scale('Clarity', ['clarity', 'clean cup']),
-  strength: quantity('strength', { label: 'Strength', headers: ['strength'], isOpen: true }),
+  strength: quantity('strength', { label: 'Strength', headers: ['strength'], optional: true }),
   liking: scale('Liking', ['liking', 'score', 'overall', 'rating']),
   /** Words ticked beside the scales. */
   signs: words(TASTE_SIGNS, TASTE_SIGN_LABELS, {
     label: 'Signs',
     headers: ['signs', 'defects'],
-    isOpen: true,
+    optional: true,
   }),
 } as const;
 
@@ -40,10 +40,10 @@ export const TASTING = {
     label: 'Notes found',
     oneLabel: 'A note',
     most: 24,
-    unsaid: [],
+    default: [],
     headers: ['notes found', 'notes', 'flavours', 'flavors'],
   }),
-  remark: text('remark', { label: 'Remark', unsaid: '', headers: ['remark', 'comment'] }),
+  remark: text('remark', { label: 'Remark', default: '', headers: ['remark', 'comment'] }),
 } as const;
 
-export type TastingValues = Values<typeof TASTING>;
+export type TastingValues = Row<typeof TASTING>;

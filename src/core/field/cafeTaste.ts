@@ -6,7 +6,7 @@
  * Units: points of under less over, as in the cup sheet.
  */
 import { groupBy } from '../groupBy';
-import type { Place } from '../trials/coding';
+import type { TrialPoint } from '../trials/coding';
 
 /** How many cups were called so; other words say nothing of the side. */
 export interface Words {
@@ -16,13 +16,13 @@ export interface Words {
 }
 
 /** Words of one café for one coffee at one place. */
-export interface TastedAt extends Words, Place {
+export interface TastedAt extends Words, TrialPoint {
   readonly cafe: string;
   readonly coffee: string;
 }
 
 /** The side a café's cups of a coffee lean to. */
-export interface CafeSign extends Place {
+export interface CafeSign extends TrialPoint {
   readonly cafe: string;
   /** Positive where they taste under. */
   readonly u: number;
@@ -91,7 +91,7 @@ export function leanOf(words: Words): { readonly u: number; readonly variance: n
   };
 }
 
-function middleOf(asked: readonly TastedAt[]): Place {
+function middleOf(asked: readonly TastedAt[]): TrialPoint {
   const cups = cupsOf(together(asked));
   const mean = (of: (one: TastedAt) => number) =>
     asked.reduce((sum, one) => sum + of(one) * cupsOf(one), 0) / cups;

@@ -6,14 +6,14 @@ import { contributionsOf, type Cause } from './contributions';
 import { FIELD } from './fieldRules';
 import type { FieldModel } from './model';
 import { lastRow } from './nextAtCafe';
-import { readField } from './read';
+import { readChecks } from './read';
 
 /** Checks as they were sent, each changed by what happened from a day on. */
 function changed(days: number, change: (check: FieldCheck) => Partial<FieldCheck>): FieldModel {
   const sent = [...checks(days)].map(
     ([id, own]) => [id, own.map((check) => ({ ...check, ...change(check) }))] as const,
   );
-  return readField(CAFES, new Map(sent)).model;
+  return readChecks(CAFES, new Map(sent)).model;
 }
 
 const partOf = (model: FieldModel, cafe: string, cause: Cause) =>

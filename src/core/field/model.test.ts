@@ -1,6 +1,6 @@
 import { FieldModel } from './model';
 import { nextAtCafe } from './nextAtCafe';
-import { readField } from './read';
+import { readChecks } from './read';
 import { fieldSignals } from './signals';
 import { contributionsOf } from './contributions';
 import { batchPoints, type BatchPoint } from './batchPoints';
@@ -18,14 +18,14 @@ import {
 describe('the field model', () => {
   it('says nothing of cafés that only scatter', () => {
     const all = checks(30);
-    const { model, told } = readField(CAFES, all);
+    const { model, told } = readChecks(CAFES, all);
     expect(told).toEqual([]);
     expect(fieldSignals(model, factsOf(all, 29.7), COFFEE_FACTS)).toEqual([]);
   });
 
   it('finds a café that moved, from when and how far, and keeps it after five days', () => {
     const all = checks(30, { cafe: 1, fromDay: 20, ln: -0.12 });
-    const { model, told } = readField(CAFES, all);
+    const { model, told } = readChecks(CAFES, all);
     const [opened, ...later] = told;
     expect(opened).toMatchObject({ cafe: '1', alarm: { coffee: null, state: 'open' } });
     expect(opened!.alarm.openedDay - 20).toBeLessThan(3);
@@ -41,7 +41,7 @@ describe('the field model', () => {
 
   it('blames a bad batch and none of the cafés', () => {
     const all = checks(30, { badBatchFromDay: 26 });
-    const { model, told } = readField(CAFES, all);
+    const { model, told } = readChecks(CAFES, all);
     expect(told).toEqual([]);
     const contrast = batchContrast(model, 'blend', 'second', 'first')!;
     expect(contrast.size).toBeCloseTo(-0.1, 1);
@@ -57,7 +57,7 @@ describe('the field model', () => {
 
   it('draws the checks of a batch apart from the café, the dial and the day they were made on', () => {
     const all = checks(30, { badBatchFromDay: 26, cafe: 1, fromDay: 12, ln: -0.12 });
-    const { model } = readField(CAFES, all);
+    const { model } = readChecks(CAFES, all);
     const points = batchPoints(model, ['0', '1', '2'], 'blend');
     const within = [...all.values()].flat().filter(({ atDay }) => atDay >= points[0]!.atDay);
     expect(points).toHaveLength(within.filter(({ coffee }) => coffee === 'blend').length);
@@ -79,7 +79,7 @@ describe('the field model', () => {
 
   it('shows a damp day as weather and as nobody’s fault, day by day', () => {
     const all = checks(30, { dampDay: 29 });
-    const { model, told } = readField(CAFES, all);
+    const { model, told } = readChecks(CAFES, all);
     expect(told).toEqual([]);
     const days = weatherDays(model, ['0', '1', '2']);
     expect(days.map(({ day }) => day)).toEqual(Array.from({ length: 28 }, (_, i) => i + 2));
@@ -96,7 +96,7 @@ describe('the field model', () => {
 
   it('gives the same whether it is kept from check to check or made anew', () => {
     const all = checks(24, { cafe: 2, fromDay: 15, ln: 0.1 });
-    const { model } = readField(CAFES, all);
+    const { model } = readChecks(CAFES, all);
     const anew = new FieldModel();
     for (const cafe of CAFES)
       anew.addCafe(cafe, {
@@ -124,7 +124,7 @@ describe('the field model', () => {
         // The same shots, judged by a card that asks for 31 s from the twentieth day on.
         if (check.atDay >= 20) own[i] = { ...check, target: { ...TARGET, timeS: 31 } };
       });
-    const { model, told } = readField(CAFES, all);
+    const { model, told } = readChecks(CAFES, all);
     expect(told).toEqual([]);
     expect(nextAtCafe(model, '0', 'blend', [-0.07, 0.07])!.offLn).toBeCloseTo(Math.log(28 / 31), 1);
   });
@@ -135,7 +135,7 @@ describe('the field model', () => {
       '2',
       all.get('2')!.filter(({ atDay }) => atDay < 26),
     );
-    const { model } = readField(CAFES, all);
+    const { model } = readChecks(CAFES, all);
     const signals = fieldSignals(model, factsOf(all, 29.8), COFFEE_FACTS);
     expect(signals).toMatchObject([{ kind: 'silence', cafe: '2', missed: 12 }]);
     const empty = new FieldModel();
@@ -152,7 +152,7 @@ describe('the field model', () => {
     const own = all.get('0')!;
     own[50] = { ...own[50]!, timeS: 120, yieldG: 1 };
     own[70] = { ...own[70]!, timeS: 2 };
-    const { model } = readField(CAFES, all);
+    const { model } = readChecks(CAFES, all);
     expect(Math.abs(nextAtCafe(model, '0', 'blend', [-0.07, 0.07])!.offLn)).toBeLessThan(0.06);
   });
 });

@@ -30,11 +30,11 @@ export interface FieldCafe {
 /** What was known of a café when the model was last put away. */
 export interface CafeBefore {
   readonly alarms?: readonly FieldAlarm[];
-  readonly taught?: Taught;
+  readonly taught?: LearntSlope;
 }
 
 /** What full windows of checks have taught of a café's grinder. */
-export interface Taught extends SlopePrior {
+export interface LearntSlope extends SlopePrior {
   readonly sinceDay: number;
   readonly firstDay: number;
 }
@@ -183,7 +183,7 @@ export class FieldModel {
   }
 
   /** Null before the café has sent anything. */
-  taught(cafeId: string): Taught | null {
+  taught(cafeId: string): LearntSlope | null {
     const { slope, slopeDay, firstDay } = this.state(cafeId);
     if (slopeDay === null || firstDay === null) return null;
     return { ...slope, sinceDay: slopeDay, firstDay };

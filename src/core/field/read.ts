@@ -10,7 +10,7 @@ export interface Told {
 }
 
 /** @returns the model after the last check, and what was opened, withdrawn or kept on the way */
-export function readField(
+export function readChecks(
   cafes: readonly FieldCafe[],
   checksOf: ReadonlyMap<string, readonly FieldCheck[]>,
 ): { model: FieldModel; told: Told[] } {

@@ -8,7 +8,7 @@
  */
 import { inverse, Matrix } from 'ml-matrix';
 import { dot, quadratic } from '../linear';
-import { runThrough } from '../runThrough';
+import { runToEnd } from '../runThrough';
 import { ALTERED_STYLES, styleAtOneSetting } from '../start/priors';
 import { LN_TIME_PER_STEP } from '../start/startDial';
 import type { BrewStyle } from '../vocabulary';
@@ -144,7 +144,7 @@ export function learnGrinder(
   referenceDial: number,
   start?: State,
 ): GrinderMemory {
-  return runThrough(learningGrinder(dialIns, slope, referenceDial, start));
+  return runToEnd(learningGrinder(dialIns, slope, referenceDial, start));
 }
 
 /** The same in steps: a pass each, with others answered in between. */

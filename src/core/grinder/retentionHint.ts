@@ -5,7 +5,7 @@
  */
 import { Matrix, determinant, inverse } from 'ml-matrix';
 import { dot } from '../linear';
-import { runThrough } from '../runThrough';
+import { runToEnd } from '../runThrough';
 import { converge, mapOf, priorOf, type PastDialIn, type State } from './memory';
 import { addRow } from './timeModel';
 import { ODD_SD, type Slope } from './timePrior';
@@ -32,7 +32,7 @@ export function retentionHint(
   slope: Slope,
   retentionG: number,
 ): RetentionHint | null {
-  return runThrough(seekingRetention(withRetention, slope, retentionG));
+  return runToEnd(seekingRetention(withRetention, slope, retentionG));
 }
 
 /** The same in steps. */

@@ -13,7 +13,7 @@ const ENOUGH_DIAL_INS = 3;
 /** So few past dial-ins that the rule they are drawn to says more than they. */
 export const isMostlyRule = (dialIns: number) => dialIns < ENOUGH_DIAL_INS;
 
-export interface Taught {
+export interface GrinderLessons {
   readonly dialIns: number;
   /** Seconds a step finer adds to a shot of 28 s, and half of its 80 % interval for a new coffee. */
   readonly stepS: number;
@@ -31,7 +31,7 @@ export interface Taught {
 export function taughtBy(
   memory: GrinderMemory,
   { stepSize }: Pick<Grinder, 'stepSize'>,
-): Taught | null {
+): GrinderLessons | null {
   if (memory.dialIns === 0) return null;
   const [level, light, dark, , slope] = memory.mean as [number, number, number, number, number];
   const perStep = Math.abs(slope) * stepSize;

@@ -8,7 +8,7 @@
 import { CholeskyDecomposition, Matrix } from 'ml-matrix';
 import { Z_80 } from '../grinder/dial';
 import { CUP_SD } from '../taste/cupNoise';
-import { STEP, type Place } from '../trials/coding';
+import { STEP, type TrialPoint } from '../trials/coding';
 import { groupBy } from '../groupBy';
 
 export const TONGUE = ['liking', 'sweetness', 'sharpness', 'bitterness'] as const;
@@ -18,7 +18,7 @@ export const LEVERS = ['ratio', 'temperatureC', 'timeS', 'restDays'] as const;
 export type Lever = (typeof LEVERS)[number];
 
 /** A cup somebody scored, with the shot it came from. */
-export interface PlacedCup extends Place {
+export interface PlacedCup extends TrialPoint {
   readonly releaseId: string;
   readonly taster: string;
   readonly restDays: number;

@@ -3,7 +3,7 @@
  * level, its seed and the moves so far; everything else follows from them, so nothing of it is stored.
  */
 import { nextMove } from '../advice/next';
-import { isProvenStatus, type Advice } from '../advice/types';
+import { isOnTargetStatus, type Advice } from '../advice/types';
 import type { Progress } from '../progress';
 import { STYLE_STEPS } from '../programme/styles';
 import type { Shot } from '../schema/shot';
@@ -141,7 +141,7 @@ function stateAfter(
   });
   const leftG = budgetG - spentG;
   // Where the cup decides, a window that follows it is the end.
-  const isProven = isProvenStatus(advice.status) || advice.window !== null;
+  const isProven = isOnTargetStatus(advice.status) || advice.window !== null;
   return {
     target,
     startDial: START_DIAL,

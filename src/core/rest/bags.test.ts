@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { bagsFor, checkFrozen, isFrozenOn, spellsOf, type FrozenBag } from './bags';
+import { samplesFor, checkFrozen, isFrozenOn, spellsOf, type FrozenSample } from './bags';
 import type { PlannedCheck } from './checkPlan';
 import { addDays } from './day';
 import { restDaysOn } from './rest';
@@ -14,7 +14,7 @@ const asked = { gramsEach: 42, today: TODAY };
 
 describe('bags', () => {
   it('are held back the smallest first, each for as many checks as it holds', () => {
-    const kept = bagsFor(
+    const kept = samplesFor(
       checks,
       [
         { id: 'big', leftG: 250 },
@@ -27,7 +27,7 @@ describe('bags', () => {
 
   it('that are frozen are kept for none, and what is short is missing', () => {
     const frozen = { id: 'cold', leftG: 250, frozenOn: '2026-05-12' };
-    const kept = bagsFor(checks, [frozen, { id: 'small', leftG: 50 }], asked);
+    const kept = samplesFor(checks, [frozen, { id: 'small', leftG: 50 }], asked);
     expect([...kept]).toEqual([['2026-05-21', 'small']]);
     expect(isFrozenOn(frozen, TODAY)).toBe(true);
     expect(isFrozenOn({ ...frozen, thawedOn: TODAY }, TODAY)).toBe(false);
@@ -41,7 +41,7 @@ describe('bags', () => {
         fc.integer({ min: 10, max: 60 }),
         (bags, gramsEach) => {
           const named = bags.map((one, i) => ({ ...one, id: String(i) }));
-          const kept = [...bagsFor(checks, named, { gramsEach, today: TODAY }).values()];
+          const kept = [...samplesFor(checks, named, { gramsEach, today: TODAY }).values()];
           for (const { id, leftG } of named)
             expect(kept.filter((one) => one === id).length * gramsEach).toBeLessThanOrEqual(
               leftG + 1e-9,
@@ -53,7 +53,7 @@ describe('bags', () => {
 
   it('stand still while they are frozen: the day of the thaw counts', () => {
     const bag = { frozenOn: '2026-05-10', thawedOn: '2026-05-16' };
-    const restOf = (one: FrozenBag | undefined, roastDate = '2026-05-08', on = TODAY) =>
+    const restOf = (one: FrozenSample | undefined, roastDate = '2026-05-08', on = TODAY) =>
       restDaysOn(roastDate, spellsOf(one, roastDate), on);
     expect(restOf(bag)).toBe(12 - 6);
     expect(restOf({ frozenOn: '2026-05-10' })).toBe(2);

@@ -4,7 +4,7 @@ import type { PlannedCheck } from './checkPlan';
 import { daysBetween, type Day } from './day';
 import type { FrozenSpell } from './rest';
 
-export interface FrozenBag {
+export interface FrozenSample {
   readonly frozenOn?: Day | undefined;
   readonly thawedOn?: Day | undefined;
 }
@@ -13,7 +13,7 @@ export interface FrozenBag {
  * Days a bag was frozen, as rest counts them. A roast date that was corrected later must close no page: what lies before
  * it is left out.
  */
-export function spellsOf(bag: FrozenBag | undefined, roastDate: Day): readonly FrozenSpell[] {
+export function spellsOf(bag: FrozenSample | undefined, roastDate: Day): readonly FrozenSpell[] {
   if (bag?.frozenOn === undefined) return [];
   const { frozenOn, thawedOn } = bag;
   if (thawedOn !== undefined && daysBetween(roastDate, thawedOn) < 0) return [];
@@ -21,7 +21,7 @@ export function spellsOf(bag: FrozenBag | undefined, roastDate: Day): readonly F
   return [{ from, to: thawedOn }];
 }
 
-export const isFrozenOn = ({ frozenOn, thawedOn }: FrozenBag, on: Day): boolean =>
+export const isFrozenOn = ({ frozenOn, thawedOn }: FrozenSample, on: Day): boolean =>
   frozenOn !== undefined &&
   daysBetween(frozenOn, on) >= 0 &&
   (thawedOn === undefined || daysBetween(on, thawedOn) > 0);
@@ -29,7 +29,7 @@ export const isFrozenOn = ({ frozenOn, thawedOn }: FrozenBag, on: Day): boolean 
 /**
  * @throws UserFault for days that cannot be: frozen before the roast, thawed without or before being frozen, ahead.
  */
-export function checkFrozen({ frozenOn, thawedOn }: FrozenBag, roastDate: Day, today: Day): void {
+export function checkFrozen({ frozenOn, thawedOn }: FrozenSample, roastDate: Day, today: Day): void {
   const fault = (field: string, message: string) => userFault('badInput', field, message);
   if (thawedOn !== undefined && frozenOn === undefined)
     throw fault('frozenOn', 'Thawed on is there, and frozen on is not. Enter both, or neither.');
@@ -52,7 +52,7 @@ export function checkFrozen({ frozenOn, thawedOn }: FrozenBag, roastDate: Day, t
       throw fault(field, `${day} lies ahead. Enter ${today} or an earlier day.`);
 }
 
-export interface KeptBag extends FrozenBag {
+export interface HeldSample extends FrozenSample {
   readonly id: string;
   readonly leftG: number;
 }
@@ -62,9 +62,9 @@ export interface KeptBag extends FrozenBag {
  * A frozen bag does not age, so it shows nothing of an old coffee and is kept for none.
  * @returns the id of a bag by the day of its check; a check without one is missing.
  */
-export function bagsFor(
+export function samplesFor(
   checks: readonly PlannedCheck[],
-  bags: readonly KeptBag[],
+  bags: readonly HeldSample[],
   { gramsEach, today }: { readonly gramsEach: number; readonly today: Day },
 ): ReadonlyMap<Day, string> {
   const left = new Map(

@@ -14,13 +14,13 @@ const MOST_DRIFT = 0.08;
 const SLACK = 0.02;
 const MOST_PHASES = 3;
 
-export interface Span {
+export interface RestSpan {
   readonly from: number;
   readonly to: number;
 }
 
 /** How far ln time moves by age over a span. */
-export function driftOver({ from, to }: Span, slope: Pick<Estimate, 'mean'>): number {
+export function driftOver({ from, to }: RestSpan, slope: Pick<Estimate, 'mean'>): number {
   return Math.abs(slope.mean) * (ageOf(to) - ageOf(from));
 }
 
@@ -28,7 +28,7 @@ export function driftOver({ from, to }: Span, slope: Pick<Estimate, 'mean'>): nu
  * How many phases a span asks for, 1-3.
  * @param printed the number that was printed last, which is kept while the drift is near its limit.
  */
-export function phaseCount(span: Span, slope: Pick<Estimate, 'mean'>, printed?: number): number {
+export function phaseCount(span: RestSpan, slope: Pick<Estimate, 'mean'>, printed?: number): number {
   const drift = driftOver(span, slope);
   const countFor = (limit: number) =>
     Math.min(MOST_PHASES, Math.max(1, Math.ceil(drift / limit - 1e-9)));
@@ -38,7 +38,7 @@ export function phaseCount(span: Span, slope: Pick<Estimate, 'mean'>, printed?: 
 }
 
 /** Borders between phases at equal ψ: d_i = (a + 10)^(1 − i/k)·(b + 10)^(i/k) − 10, the span's ends among them. */
-export function phaseBorders({ from, to }: Span, count: number): number[] {
+export function phaseBorders({ from, to }: RestSpan, count: number): number[] {
   assert(from < to && count >= 1, 'a span has an end after its beginning, and a phase');
   const [a, b] = [from + OFFSET_DAYS, to + OFFSET_DAYS];
   return Array.from(
@@ -47,7 +47,7 @@ export function phaseBorders({ from, to }: Span, count: number): number[] {
   );
 }
 
-export interface Phase extends Span {
+export interface Phase extends RestSpan {
   /** Finer than the card, for the middle of the phase, with its 80 % interval. */
   readonly steps: number;
   readonly interval80: readonly [number, number];
@@ -59,7 +59,7 @@ export interface Phase extends Span {
  * @param lnTimePerStep what a step of the grinder does to ln time.
  */
 export function phasesOf(
-  span: Span,
+  span: RestSpan,
   {
     count,
     slope,
@@ -91,7 +91,7 @@ const KEPT_WITHIN_S = 2.5;
  * the ageing is taken as it is expected, its own doubt left out.
  */
 export function keptShare(
-  { from, to }: Span,
+  { from, to }: RestSpan,
   { count, slope, centreS }: { count: number; slope: Pick<Estimate, 'mean'>; centreS: number },
 ): number {
   const borders = phaseBorders({ from, to }, count);

@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import type { Fault } from '../errors';
 import { quantity } from '../schema/fields';
-import type { Phase, Span } from './phases';
+import type { Phase, RestSpan } from './phases';
 
 /** To half a step; to a quarter on a grinder without steps. House heuristic. */
 const HINT_STEP = { stepped: 0.5, stepless: 0.25 } as const;
@@ -38,7 +38,7 @@ export function printedPhases(
 }
 
 /** What keeps phases from covering a span: each of its days in one phase, and in one only. */
-export function phaseFaults(phases: readonly PrintedPhase[], span: Span): Fault[] {
+export function phaseFaults(phases: readonly PrintedPhase[], span: RestSpan): Fault[] {
   if (phases.length === 0) return [];
   const faults: Fault[] = [];
   const say = (i: number, message: string) => faults.push({ field: `phases.${i}`, message });

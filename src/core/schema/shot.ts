@@ -54,7 +54,7 @@ export const shotSchema = z
     isFirst: z.boolean().optional(),
     taste: tasteSchema.optional(),
     /** The grinder's numbers meant something else then, and nobody knows what: its time says nothing of a dial. */
-    isApart: z.boolean().optional(),
+    onOldScale: z.boolean().optional(),
     /** Who pulled it: hands differ. */
     pulledBy: z.string().max(80).optional(),
   })

@@ -7,7 +7,7 @@ import { quantity } from './fields';
 import { recipeFields, ratioField } from './recipe';
 
 /** A whole recipe may be given as the target; what judging a shot does not need is let by. */
-const letBy = {
+const allowedKeys = {
   ratio: ratioField.optional(),
   programme: recipeFields.programme.unwrap().optional(),
   steps: recipeFields.steps,
@@ -18,7 +18,7 @@ const letBy = {
 };
 
 const fields = z.strictObject({
-  ...letBy,
+  ...allowedKeys,
   doseG: recipeFields.doseG,
   yieldG: recipeFields.yieldG,
   timeS: recipeFields.timeS,

@@ -9,7 +9,7 @@ import type { OwnRule } from './priors';
 import type { PastRelease } from './fit';
 import { learnWithCups, type TaughtModel } from './learnTaste';
 import { proposeFrom, type Proposal, type Question } from './propose';
-import { PUSHED, type Pushed } from './pushed';
+import { PROPOSED_VARIABLES, type ProposedVariable } from './pushed';
 
 export interface Change {
   readonly from: number;
@@ -21,7 +21,7 @@ export interface Change {
 
 export interface ComingFrom {
   /** A variable is left out where X's own value is not known. */
-  readonly changes: Readonly<Partial<Record<Pushed, Change>>>;
+  readonly changes: Readonly<Partial<Record<ProposedVariable, Change>>>;
   readonly proposal: Proposal;
   /** The model that was told X's recipe. */
   readonly told: TaughtModel;
@@ -48,7 +48,7 @@ export function comingFrom(
   const before = valuesOf(known.recipe, known.grindSteps ?? null);
   const isSameClock = known.recipe.clock === proposal.recipe.clock;
   const changes = Object.fromEntries(
-    PUSHED.flatMap((name) => {
+    PROPOSED_VARIABLES.flatMap((name) => {
       const [from, to] = [before[name], values[name]];
       // Seconds of two clocks look alike and say different things.
       if (from === null || to === null || (name === 'timeS' && !isSameClock)) return [];
@@ -63,7 +63,7 @@ export function comingFrom(
 function valuesOf(
   { ratio, temperatureC, timeS, doseG }: Recipe,
   grindSteps: number | null,
-): Record<Pushed, number | null> {
+): Record<ProposedVariable, number | null> {
   return {
     ratio,
     temperatureC,

@@ -6,7 +6,7 @@
 import type { OutputFit, PastRelease } from './fit';
 import { dot, quadratic } from '../linear';
 
-export interface Evidence {
+export interface RecipeEvidence {
   readonly id: string;
   /** Share of this release's own value in the proposal, on the model's scale. */
   readonly weight: number;
@@ -55,7 +55,7 @@ export function evidenceOf(
   history: readonly PastRelease[],
   row: readonly number[],
   fit: OutputFit,
-): Evidence[] {
+): RecipeEvidence[] {
   const { rows, weights, places, posteriors } = fit;
   const { used, byKappa } = pullsOf(fit);
   const asked = usedOf(row);

@@ -8,7 +8,7 @@ import { referenceStretch } from '../fits/basketLaw';
 import type { Recipe } from '../schema/recipe';
 import type { ScoredCup } from '../trials/bestRecipe';
 import type { SignMessage } from '../trials/signs';
-import type { Site } from '../trials/site';
+import type { TasteEvidence } from '../trials/site';
 import type { BrewStyle, TemperatureSchool } from '../vocabulary';
 import { designRow } from './design';
 import { posteriors, type Posterior } from './posterior';
@@ -40,7 +40,7 @@ export interface PastRelease {
 }
 
 /** What the cups of a past release taught, and how many they were. */
-export interface CupSite extends Site {
+export interface CupSite extends TasteEvidence {
   readonly cups: number;
   /** What they said of the place of "under" and "over" in this house. */
   readonly signs?: SignMessage | undefined;

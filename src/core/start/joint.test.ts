@@ -2,9 +2,9 @@ import { Matrix } from 'ml-matrix';
 import { chanceFrom } from '../random';
 import { WORKED } from '../../../tests/support/workedCups';
 import { STEP } from '../trials/coding';
-import { siteOf } from '../trials/site';
+import { tasteEvidenceOf } from '../trials/site';
 import { fitSurface } from '../trials/surface';
-import { byJointOutput, learnJoint, predictJoint, siteOfRecipe } from './joint';
+import { byJointOutput, learnJoint, predictJoint, evidenceOfRecipe } from './joint';
 import { priorFor } from './priors';
 
 const RULES = byJointOutput((output) => priorFor(output, 'both'));
@@ -14,7 +14,7 @@ const BASE = Array.from({ length: WIDTH }, (_, j) => (RULES.lnRatio[j]!.factor =
 const CENTRE = [Math.log(2) / STEP.lnRatio, 92 / STEP.temperatureC, Math.log(28) / STEP.lnTimeS];
 
 it('one site moves the next proposal: worked figures (14) and (16)', () => {
-  const site = { ...siteOf(fitSurface(WORKED), WORKED.prior, CENTRE), row: BASE };
+  const site = { ...tasteEvidenceOf(fitSurface(WORKED), WORKED.prior, CENTRE), row: BASE };
   const model = learnJoint({ sites: [site], rules: RULES, keepsSpread: true });
   const { mean, covariance } = predictJoint(model, BASE);
   expect(Math.exp(mean[0]! * STEP.lnRatio)).toBeCloseTo(2.131, 3);
@@ -37,7 +37,7 @@ it('learns a house that differs from the rules, and is surer with more releases'
   const truth = [CENTRE[0]! + 1.2, CENTRE[1]! - 0.8, CENTRE[2]! + 0.5];
   const sites = (n: number) =>
     Array.from({ length: n }, () => ({
-      ...siteOfRecipe(truth.map((value) => value + 0.4 * chance.normal())),
+      ...evidenceOfRecipe(truth.map((value) => value + 0.4 * chance.normal())),
       row: BASE,
     }));
   const few = predictJoint(learnJoint({ sites: sites(4), rules: RULES }), BASE);
@@ -52,7 +52,7 @@ it('leaves one release out as if it had never been there', () => {
   const rowOf = (light: number) =>
     BASE.map((value, j) => (RULES.lnRatio[j]!.factor === 'light' ? light : value));
   const sites = Array.from({ length: 4 }, (_, i) => ({
-    ...siteOfRecipe(CENTRE.map((value) => value + 0.5 * chance.normal())),
+    ...evidenceOfRecipe(CENTRE.map((value) => value + 0.5 * chance.normal())),
     row: rowOf(i / 3),
     weight: i === 2 ? 0.5 : 1,
   }));
@@ -71,7 +71,7 @@ it('leaves one release out as if it had never been there', () => {
 
 it('a site that knows nothing teaches nothing, and weight 0 is none', () => {
   const nothing = { P: Matrix.zeros(3, 3), h: [0, 0, 0], row: BASE };
-  const ignored = { ...siteOfRecipe([9, 9, 9]), row: BASE, weight: 0 };
+  const ignored = { ...evidenceOfRecipe([9, 9, 9]), row: BASE, weight: 0 };
   const { mean } = predictJoint(learnJoint({ sites: [nothing, ignored], rules: RULES }), BASE);
   mean.forEach((value, j) => expect(value).toBeCloseTo(CENTRE[j]!, 8));
 });

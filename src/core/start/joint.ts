@@ -7,10 +7,10 @@
  * Valid for any number of sites; below five the rules are trusted as they stand (κ = 1).
  */
 import { CholeskyDecomposition, inverse, Matrix, solve } from 'ml-matrix';
-import { evened } from '../linear';
-import { runThrough } from '../runThrough';
+import { symmetric } from '../linear';
+import { runToEnd } from '../runThrough';
 import { STEP, VARIABLES } from '../trials/coding';
-import type { Site } from '../trials/site';
+import type { TasteEvidence } from '../trials/site';
 import { TRUST, TRUST_FROM_N } from './posterior';
 import { NOISE_SD, type Output, type PriorRule } from './priors';
 
@@ -30,14 +30,14 @@ export function byJointOutput<T>(make: (output: JointOutput) => T): Record<Joint
 }
 
 /** What a past release says, with its row of features. */
-export interface JointSite extends Site {
+export interface ReleaseEvidence extends TasteEvidence {
   readonly row: readonly number[];
   /** How much it counts, 0-1; 1 when absent. */
   readonly weight?: number;
 }
 
 export interface JointInput {
-  readonly sites: readonly JointSite[];
+  readonly sites: readonly ReleaseEvidence[];
   readonly rules: Readonly<Record<JointOutput, readonly PriorRule[]>>;
   /** Leaves the spread between releases at the rules' own. */
   readonly keepsSpread?: boolean;
@@ -75,13 +75,13 @@ const EM_STEPS = 3;
 const RULE_SPREAD = JOINT_OUTPUTS.map((output) => (NOISE_SD[output] / STEP[output]) ** 2);
 
 /** A recipe without cups: as exact as two releases of one kind are alike. */
-export function siteOfRecipe(coded: readonly number[]): Site {
+export function evidenceOfRecipe(coded: readonly number[]): TasteEvidence {
   const precision = RULE_SPREAD.map((variance) => 1 / variance);
   return { P: Matrix.diag(precision), h: precision.map((value, j) => value * coded[j]!) };
 }
 
 /** Learns at once. */
-export const learnJoint = (input: JointInput): JointModel => runThrough(learningJoint(input));
+export const learnJoint = (input: JointInput): JointModel => runToEnd(learningJoint(input));
 
 /** Learns in steps: a thousand sites take more than half a second. */
 export function* learningJoint({
@@ -133,11 +133,11 @@ interface SeenSite {
   readonly Wy: readonly number[];
 }
 
-function seenFrom(prior: Prior, { P, h, row }: JointSite, spread: readonly number[]): SeenSite {
+function seenFrom(prior: Prior, { P, h, row }: ReleaseEvidence, spread: readonly number[]): SeenSite {
   const S = Matrix.diag(spread.map((variance) => 1 / variance));
-  const C = evened(inverse(Matrix.add(S, P)));
+  const C = symmetric(inverse(Matrix.add(S, P)));
   const rest = Matrix.columnVector([...h]).sub(P.mmul(Matrix.columnVector(ruleAt(prior, row))));
-  const W = evened(Matrix.sub(S, S.mmul(C).mmul(S)));
+  const W = symmetric(Matrix.sub(S, S.mmul(C).mmul(S)));
   return { rest, C, W, Wy: S.mmul(C).mmul(rest).to1DArray() };
 }
 
@@ -146,7 +146,7 @@ type Columns = Pick<JointModel, 'prior' | 'seen'>;
 /** A = Λ₀(κ) + ΣW⊗zzᵀ, θ̂ = A⁻¹Σ(Wy)⊗z, and ½(ln|Λ₀| − ln|A| + ρᵀA⁻¹ρ). */
 function trusted(
   { prior, seen }: Columns,
-  sites: readonly JointSite[],
+  sites: readonly ReleaseEvidence[],
   spread: readonly number[],
   kappa: number,
 ): { fit: Trusted; lnEvidence: number } {
@@ -175,8 +175,8 @@ function trusted(
           }
       }
   }
-  const cholesky = new CholeskyDecomposition(evened(A));
-  const covariance = evened(cholesky.solve(Matrix.eye(size)));
+  const cholesky = new CholeskyDecomposition(symmetric(A));
+  const covariance = symmetric(cholesky.solve(Matrix.eye(size)));
   const change = covariance.mmul(Matrix.columnVector(right)).to1DArray();
   const fitted = change.reduce((sum, value, i) => sum + value * right[i]!, 0);
   const lnDet = 2 * cholesky.lowerTriangularMatrix.diag().reduce((sum, d) => sum + Math.log(d), 0);
@@ -229,7 +229,7 @@ function changeWithout(
   model: JointModel,
   fit: Trusted,
   row: readonly number[],
-  site: JointSite,
+  site: ReleaseEvidence,
 ): ReturnType<typeof changeAt> {
   const { mean, spread } = changeAt(model, fit, row);
   const { W, Wy } = seenFrom(model.prior, site, model.spread);
@@ -238,7 +238,7 @@ function changeWithout(
   const wy = Matrix.columnVector(Wy.map((value) => weight * value));
   const across = blockAt(model, fit, row, site.row);
   const own = changeAt(model, fit, site.row);
-  const D = evened(solve(Matrix.sub(Matrix.eye(VARIABLES), W.mmul(own.spread)), W));
+  const D = symmetric(solve(Matrix.sub(Matrix.eye(VARIABLES), W.mmul(own.spread)), W));
   const back = D.mmul(Matrix.sub(Matrix.columnVector(own.mean), own.spread.mmul(wy))).sub(wy);
   const shift = across.mmul(back).to1DArray();
   return {
@@ -248,7 +248,7 @@ function changeWithout(
 }
 
 /** One EM step: s_j² = (4s₀² + ½ΣE e_j²)/(4 + n/2). */
-function nextSpread(model: JointModel, sites: readonly JointSite[]): number[] {
+function nextSpread(model: JointModel, sites: readonly ReleaseEvidence[]): number[] {
   const squares = [0, 0, 0];
   let count = 0;
   for (const site of sites) {
@@ -284,7 +284,7 @@ export interface JointPrediction {
 export function predictJoint(
   model: JointModel,
   row: readonly number[],
-  without?: JointSite,
+  without?: ReleaseEvidence,
 ): JointPrediction {
   const parts = model.fits.map((fit) => ({
     share: fit.share,

@@ -66,7 +66,7 @@ it('what the cups of one coffee liked moves the proposal of the next, and is a b
   expect(tasted.mean.lnRatio).toBeGreaterThan(without.mean.lnRatio + 0.02);
   expect(tasted.mean.temperatureC).toBeGreaterThan(without.mean.temperatureC + 0.1);
   for (const variable of ['ratio', 'temperatureC', 'timeS'] as const) {
-    const bars = tasted.pushes[variable];
+    const bars = tasted.contributions[variable];
     expect(bars.some(({ factor }) => factor === 'cups')).toBe(true);
     const shown = variable === 'timeS' ? (27 + 31) / 2 : 0;
     const sum = bars.reduce((total, { rule, learned }) => total + rule + learned, 0);

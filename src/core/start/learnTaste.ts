@@ -6,12 +6,12 @@
  * ratio and temperature, a ladder of yields nothing of temperature.
  */
 import { EigenvalueDecomposition, Matrix } from 'ml-matrix';
-import { evened } from '../linear';
-import { runThrough } from '../runThrough';
+import { symmetric } from '../linear';
+import { runToEnd } from '../runThrough';
 import { codedFrom, placeAt, STEP } from '../trials/coding';
 import { countRecipes, type ScoredCup } from '../trials/bestRecipe';
 import { houseSigns, signMessageOf } from '../trials/signs';
-import { siteOf, type Site } from '../trials/site';
+import { tasteEvidenceOf, type TasteEvidence } from '../trials/site';
 import { fitSurface, type SignOffset } from '../trials/surface';
 import type { TemperatureSchool } from '../vocabulary';
 import { learn, outputOf, rowOfPast, type CupSite, type HouseModel, type PastRelease } from './fit';
@@ -20,17 +20,17 @@ import {
   JOINT_OUTPUTS,
   learningJoint,
   predictJoint,
-  siteOfRecipe,
+  evidenceOfRecipe,
   type JointModel,
   type JointPrediction,
-  type JointSite,
+  type ReleaseEvidence,
 } from './joint';
 import { priorFor, type OwnRule } from './priors';
 
 export interface TasteModel {
   readonly model: JointModel;
   /** By past release; those whose ratio, temperature or time nobody knows are missing. */
-  readonly sites: ReadonlyMap<PastRelease, JointSite>;
+  readonly sites: ReadonlyMap<PastRelease, ReleaseEvidence>;
   /** Cups behind it, and the coffees they were of. */
   readonly cups: number;
   readonly coffees: number;
@@ -38,7 +38,7 @@ export interface TasteModel {
 
 /** Learns from recipes and from the sites that the past releases carry. */
 export const learnTaste = (...asked: Parameters<typeof learningTaste>): TasteModel =>
-  runThrough(learningTaste(...asked));
+  runToEnd(learningTaste(...asked));
 
 /** The same in steps, with room for others between two of them. */
 export function* learningTaste(
@@ -46,7 +46,7 @@ export function* learningTaste(
   school: TemperatureSchool,
   own: readonly OwnRule[] = [],
 ): Generator<void, TasteModel> {
-  const sites = new Map<PastRelease, JointSite>();
+  const sites = new Map<PastRelease, ReleaseEvidence>();
   for (const past of history) {
     const site = past.site ?? recipeSiteOf(past);
     if (site) sites.set(past, { ...site, row: rowOfPast(past), weight: past.weight ?? 1 });
@@ -70,9 +70,9 @@ function codedRecipe(past: PastRelease): readonly number[] | null {
   return values.every((value) => value !== null) ? values : null;
 }
 
-function recipeSiteOf(past: PastRelease): Site | null {
+function recipeSiteOf(past: PastRelease): TasteEvidence | null {
   const coded = codedRecipe(past);
-  return coded === null ? null : siteOfRecipe(coded);
+  return coded === null ? null : evidenceOfRecipe(coded);
 }
 
 /** Fewer recipes than this tell no direction. House heuristic. */
@@ -85,7 +85,7 @@ const LEAST_PRECISION = 0.5;
  * E_s and E_w the projections on both. Null where cups leave all of them open.
  * @param recipe absolute coded; null where it lacks one of the three.
  */
-export function withRecipe({ P, h }: Site, recipe: readonly number[] | null): Site | null {
+export function withRecipe({ P, h }: TasteEvidence, recipe: readonly number[] | null): TasteEvidence | null {
   const { realEigenvalues, eigenvectorMatrix } = new EigenvalueDecomposition(P, {
     assumeSymmetric: true,
   });
@@ -95,11 +95,11 @@ export function withRecipe({ P, h }: Site, recipe: readonly number[] | null): Si
     eigenvectorMatrix.mmul(Matrix.diag(some.map(Number))).mmul(eigenvectorMatrix.transpose());
   const known = onto(isKnown);
   const cups = { P: known.mmul(P).mmul(known), h: known.mmul(Matrix.columnVector([...h])) };
-  if (recipe === null) return { P: evened(cups.P), h: cups.h.to1DArray() };
+  if (recipe === null) return { P: symmetric(cups.P), h: cups.h.to1DArray() };
   const open = onto(isKnown.map((one) => !one));
-  const spoken = open.mmul(siteOfRecipe(recipe).P).mmul(open);
+  const spoken = open.mmul(evidenceOfRecipe(recipe).P).mmul(open);
   return {
-    P: evened(Matrix.add(cups.P, spoken)),
+    P: symmetric(Matrix.add(cups.P, spoken)),
     h: Matrix.add(cups.h, spoken.mmul(Matrix.columnVector([...recipe]))).to1DArray(),
   };
 }
@@ -127,7 +127,7 @@ export function siteOfCups(
   if (countRecipes(coded.map(({ x }) => x)) < LEAST_RECIPES) return null;
   const { covariance, mean, signs } = expected;
   const surface = fitSurface({ cups: coded, prior: covariance, release, signOffset: signs });
-  const site = withRecipe(siteOf(surface, covariance, mean), codedRecipe(past));
+  const site = withRecipe(tasteEvidenceOf(surface, covariance, mean), codedRecipe(past));
   const message = signMessageOf(surface, signs);
   return site && { ...site, cups: cups.length, ...(message && { signs: message }) };
 }

@@ -63,9 +63,9 @@ describe('the coffee’s own last recipe', () => {
           const setup = { basket: { diameterMm: 54, ratedG } };
           const answer = proposeFrom(learn([...OTHERS, known], 'both'), ask({ setup, clock }));
           const sumOf = (name: 'ratio' | 'timeS') =>
-            answer.pushes[name].reduce((sum, { rule, learned }) => sum + rule + learned, 0);
+            answer.contributions[name].reduce((sum, { rule, learned }) => sum + rule + learned, 0);
           const [low, high] = answer.recipe.timeS;
-          expect(answer.pushes.ratio.some(({ factor }) => factor === 'own')).toBe(true);
+          expect(answer.contributions.ratio.some(({ factor }) => factor === 'own')).toBe(true);
           expect(sumOf('ratio')).toBeCloseTo(answer.recipe.ratio, 9);
           expect(sumOf('timeS')).toBeCloseTo((low + high) / 2, 9);
         },

@@ -7,7 +7,7 @@ import type { PastRelease } from './fit';
 import { posterior } from './posterior';
 import { priorFor } from './priors';
 import { propose, type ProposeInput } from './propose';
-import { PUSHED } from './pushed';
+import { PROPOSED_VARIABLES } from './pushed';
 
 const reference = {
   process: 'washed',
@@ -89,7 +89,7 @@ describe('propose: worked figures', () => {
     expectSignificant(weights.a!, 0.3235);
     expectSignificant(weights.b!, 0.4115);
     expectSignificant(weights.c!, 0.1064);
-    const [base, ...rest] = result.pushes.ratio;
+    const [base, ...rest] = result.contributions.ratio;
     expectSignificant(base!.rule + base!.learned, 2.093);
     const others = rest.filter((push) => push.factor !== 'rounding');
     expectSignificant(
@@ -137,8 +137,8 @@ describe('propose: properties', () => {
             grindSteps: result.grindSteps,
             doseG: result.recipe.doseG,
           };
-          for (const variable of PUSHED) {
-            const sum = result.pushes[variable].reduce((s, p) => s + p.rule + p.learned, 0);
+          for (const variable of PROPOSED_VARIABLES) {
+            const sum = result.contributions[variable].reduce((s, p) => s + p.rule + p.learned, 0);
             expect(Math.abs(sum - proposed[variable])).toBeLessThan(1e-9);
           }
         },
@@ -197,7 +197,7 @@ describe('propose: what stands in the way', () => {
     const setup = { machine: { settableTemperature: false, fixedTemperatureC: 90 } };
     const result = propose(ask({ setup }));
     expect(result.recipe.temperatureC).toBe(90);
-    expect(result.pushes.temperatureC.at(-1)!.factor).toBe('limit');
+    expect(result.contributions.temperatureC.at(-1)!.factor).toBe('limit');
     expect(result.warnings[0]!.text).toMatch(/ratio/);
   });
 

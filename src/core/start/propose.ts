@@ -20,7 +20,7 @@ import {
   type TemperatureSchool,
 } from '../vocabulary';
 import { designRow } from './design';
-import { evidenceOf, type Evidence } from './evidence';
+import { evidenceOf, type RecipeEvidence } from './evidence';
 import {
   averageMean,
   countOf,
@@ -36,8 +36,8 @@ import { predict, TRUST_FROM_N, type Posterior } from './posterior';
 import { FACTORS, processSd, type Output, type OwnRule } from './priors';
 import { dialWarnings, setupWarnings, styleWarnings, type Warning } from './setupLimits';
 import { startDialOf, type StartDial } from './startDial';
-import { PUSHED, roundTo, timeWindowOf, type Pushed } from './pushed';
-import { pushesOf, type Push } from './pushes';
+import { PROPOSED_VARIABLES, roundTo, timeWindowOf, type ProposedVariable } from './pushed';
+import { contributionsOf, type Contribution } from './pushes';
 
 /** What is asked of a house model: a coffee, in a style, on a setup. */
 export interface Question {
@@ -68,10 +68,10 @@ export interface Proposal {
   readonly grindSteps: number;
   /** That grind on the chosen grinder's dial; null while it is not calibrated or none is chosen. */
   readonly startDial: StartDial | null;
-  readonly interval80: Readonly<Record<Pushed, readonly [number, number]>>;
+  readonly interval80: Readonly<Record<ProposedVariable, readonly [number, number]>>;
   readonly mean: Readonly<Record<Output, number>>;
   readonly halfWidth80: Readonly<Record<Output, number>>;
-  readonly pushes: Readonly<Record<Pushed, readonly Push[]>>;
+  readonly contributions: Readonly<Record<ProposedVariable, readonly Contribution[]>>;
   readonly warnings: readonly Warning[];
   readonly rulesOnly: boolean;
   /** Past releases that count at all. */
@@ -92,7 +92,7 @@ const FIRST_DRIP_SD_S = 1.5;
 
 export interface ProposalWithEvidence extends Proposal {
   /** Past releases behind the ratio, the most influential first; see `evidenceOf` for the others. */
-  readonly evidence: readonly Evidence[];
+  readonly evidence: readonly RecipeEvidence[];
 }
 
 /**
@@ -159,9 +159,9 @@ export function proposeFrom(model: TaughtModel, question: Question): Proposal {
     grindSteps: roundTo(mean.grindSteps, 0.5),
     doseG: recipe.doseG,
   };
-  const pushes = mapPushed((variable) => {
+  const contributions = mapPushed((variable) => {
     const output = OUTPUT_OF[variable];
-    return pushesOf({
+    return contributionsOf({
       row,
       ruleMean: fits[output].rule.map(({ mean: own }) => own),
       learnedMean: averageMean(fits[output]),
@@ -195,7 +195,7 @@ export function proposeFrom(model: TaughtModel, question: Question): Proposal {
     interval80,
     mean,
     halfWidth80,
-    pushes,
+    contributions,
     warnings: [
       ...styleWarnings(style, setup?.machine),
       ...setupWarnings(setup, { temperatureC: recipe.temperatureC, units }),
@@ -209,7 +209,7 @@ export function proposeFrom(model: TaughtModel, question: Question): Proposal {
   };
 }
 
-export const OUTPUT_OF: Record<Pushed, Output> = {
+export const OUTPUT_OF: Record<ProposedVariable, Output> = {
   ratio: 'lnRatio',
   temperatureC: 'temperatureC',
   timeS: 'lnTimeS',
@@ -238,8 +238,8 @@ function roastStepOf(features: Features, style: BrewStyle): number[] {
 }
 
 /** What basket and clock do to a time of the reference basket, s. */
-function movedTime(lnTimeS: number, stretch: number, dripS: number): Push[] {
-  const bars: Push[] = [
+function movedTime(lnTimeS: number, stretch: number, dripS: number): Contribution[] {
+  const bars: Contribution[] = [
     {
       factor: 'basket',
       label: 'This basket',
@@ -272,9 +272,9 @@ function bounded(
   setup: Setup | undefined,
   units: Units,
 ) {
-  const limited = new Set<Pushed>();
+  const limited = new Set<ProposedVariable>();
   const warnings: Warning[] = [];
-  const hold = (variable: Pushed, value: number, low: number, high: number) => {
+  const hold = (variable: ProposedVariable, value: number, low: number, high: number) => {
     const held = Math.min(high, Math.max(low, value));
     if (held !== value) limited.add(variable);
     return held;
@@ -331,6 +331,6 @@ function recipeFrom(
   };
 }
 
-function mapPushed<T>(make: (variable: Pushed) => T): Record<Pushed, T> {
-  return Object.fromEntries(PUSHED.map((name) => [name, make(name)])) as Record<Pushed, T>;
+function mapPushed<T>(make: (variable: ProposedVariable) => T): Record<ProposedVariable, T> {
+  return Object.fromEntries(PROPOSED_VARIABLES.map((name) => [name, make(name)])) as Record<ProposedVariable, T>;
 }

@@ -1,6 +1,6 @@
 /** The variables of a starting recipe that facts push, and how they are rounded: light enough for a screen. */
-export const PUSHED = ['ratio', 'temperatureC', 'timeS', 'grindSteps', 'doseG'] as const;
-export type Pushed = (typeof PUSHED)[number];
+export const PROPOSED_VARIABLES = ['ratio', 'temperatureC', 'timeS', 'grindSteps', 'doseG'] as const;
+export type ProposedVariable = (typeof PROPOSED_VARIABLES)[number];
 
 /** Half of the published time window: 7 % of the time, at least 2 s. House heuristic. */
 const WINDOW_SHARE = 0.07;

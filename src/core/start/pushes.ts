@@ -6,14 +6,14 @@
 import { factorLabel } from './design';
 import { FACTORS, type Factor } from './priors';
 
-export interface Push {
+export interface Contribution {
   readonly factor: Factor | 'own' | 'cups' | 'basket' | 'clock' | 'rounding' | 'limit';
   readonly label: string;
   readonly rule: number;
   readonly learned: number;
 }
 
-export interface PushInput {
+export interface ContributionInput {
   readonly row: readonly number[];
   readonly ruleMean: readonly number[];
   readonly learnedMean: readonly number[];
@@ -25,14 +25,14 @@ export interface PushInput {
   /** What the coffee's own last recipe adds, on the model's scale. */
   readonly own?: number;
   /** What basket and clock do to the sum, in the shown unit. */
-  readonly moved?: readonly Push[];
+  readonly moved?: readonly Contribution[];
   /** What the recipe finally says, after limits and rounding. */
   readonly proposed: number;
   readonly limited: boolean;
 }
 
 /** Bars of one variable; bars of zero are left out, the base and the last are always there. */
-export function pushesOf(input: PushInput): Push[] {
+export function contributionsOf(input: ContributionInput): Contribution[] {
   const {
     row,
     ruleMean,
@@ -52,7 +52,7 @@ export function pushesOf(input: PushInput): Push[] {
   const stretch = logarithmic
     ? stretchOf(shownBase, shownTotal, lnTotal - learnedMean[base]!)
     : scale;
-  const bars: Push[] = FACTORS.flatMap<Push>((factor, j) => {
+  const bars: Contribution[] = FACTORS.flatMap<Contribution>((factor, j) => {
     if (factor === 'base') {
       const rule = show(ruleMean[j]!);
       return [{ factor, label: factorLabel(factor), rule, learned: shownBase - rule }];
@@ -79,7 +79,7 @@ export function pushesOf(input: PushInput): Push[] {
     });
   bars.push(...moved);
   const sum = bars.reduce((total, bar) => total + bar.rule + bar.learned, 0);
-  const last: Push = input.limited
+  const last: Contribution = input.limited
     ? { factor: 'limit', label: 'Held by a limit', rule: proposed - sum, learned: 0 }
     : { factor: 'rounding', label: 'Rounding', rule: proposed - sum, learned: 0 };
   return [...bars, last];

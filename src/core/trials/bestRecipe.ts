@@ -7,9 +7,9 @@ import type { Matrix } from 'ml-matrix';
 import { LIMITS } from '../limits';
 import { RATIO_LIMIT, TEMPERATURE_LIMIT_C } from '../start/proposalLimits';
 import { curvatureParticles } from './curvature';
-import { codedFrom, placeAt, STEP, type Coded, type Place } from './coding';
+import { codedFrom, placeAt, STEP, type Coded, type TrialPoint } from './coding';
 import type { Quadratic } from './contours';
-import { isEnough, planFlight } from './plan';
+import { isEnough, nextCups } from './plan';
 import { robustOptimum, toleranceAt, type CafeSpread } from './robust';
 import {
   BOX,
@@ -23,21 +23,21 @@ import {
 } from './surface';
 
 /** A cup that was scored, with the shot it came from. */
-export interface ScoredCup extends Place {
+export interface ScoredCup extends TrialPoint {
   readonly taster: string;
   readonly liking: number;
   readonly u?: number | undefined;
 }
 
 /** A side that others told of a place (surface.ts, ToldSign). */
-export interface PlacedSign extends Place {
+export interface PlacedSign extends TrialPoint {
   readonly u: number;
   readonly sd: number;
 }
 
 export interface BestInput {
   /** The proposal, and the doubt of it, coded. */
-  readonly centre: Place;
+  readonly centre: TrialPoint;
   readonly prior: Matrix;
   readonly cups: readonly ScoredCup[];
   /** The side that cafés' cups lean to. */
@@ -55,15 +55,15 @@ export interface BestInput {
 
 /** The least and the most of each variable; an end nobody said is open. */
 export type Bounds = {
-  readonly [K in keyof Place]?: readonly [least: number | undefined, most: number | undefined];
+  readonly [K in keyof TrialPoint]?: readonly [least: number | undefined, most: number | undefined];
 };
 
 type Range = readonly [number, number];
 
 export interface BestRecipe {
-  readonly optimum: Place;
-  readonly interval80: { readonly [K in keyof Place]: Range };
-  readonly robust: Place;
+  readonly optimum: TrialPoint;
+  readonly interval80: { readonly [K in keyof TrialPoint]: Range };
+  readonly robust: TrialPoint;
   /** Points an average café cup lies under one that hits the robust recipe. */
   readonly costPoints: number;
   /** How far cup mass, temperature and time may be off before a cup loses .3 points. */
@@ -81,7 +81,7 @@ export interface BestRecipe {
   readonly tasters: number;
   /** Points each taster scores above the others; taken out of what is found. */
   readonly offsets: Readonly<Record<string, number>>;
-  readonly next: readonly Place[];
+  readonly next: readonly TrialPoint[];
   readonly isEnough: boolean;
   readonly warnings: readonly SurfaceWarning[];
   readonly drawing: SurfaceDrawing;
@@ -89,7 +89,7 @@ export interface BestRecipe {
 
 /** The surface for a picture of it; coded around the centre. */
 export interface SurfaceDrawing extends Quadratic {
-  readonly centre: Place;
+  readonly centre: TrialPoint;
   readonly mean: readonly number[];
   readonly covariance: readonly (readonly number[])[];
   readonly robust: readonly number[];
@@ -128,8 +128,8 @@ export function bestRecipe(input: BestInput): BestRecipe {
       centre,
       surface.mean.map((mean, j) => mean + side * Z_80 * Math.sqrt(surface.covariance.get(j, j))),
     ),
-  ) as [Place, Place];
-  const between = (name: keyof Place): Range => [ends[0][name], ends[1][name]];
+  ) as [TrialPoint, TrialPoint];
+  const between = (name: keyof TrialPoint): Range => [ends[0][name], ends[1][name]];
   return {
     optimum: placeAt(centre, surface.optimum),
     interval80: {
@@ -150,7 +150,7 @@ export function bestRecipe(input: BestInput): BestRecipe {
     recipes,
     tasters,
     offsets: surface.tasters,
-    next: planFlight(surface, {
+    next: nextCups(surface, {
       tasters: Math.max(1, tasters),
       limits,
     }).map((cup) => placeAt(centre, cup.x)),
@@ -171,7 +171,7 @@ export function bestRecipe(input: BestInput): BestRecipe {
 
 /** The box of a trial, as far as anything is proposed in it and the trial may go; a fixed temperature is the only one. */
 function limitsOf({ centre, fixedTemperatureC, bounds = {} }: BestInput): Limits {
-  const coded = (name: keyof Place, [lowest, highest]: Range, at: 0 | 1 | 2): Range => {
+  const coded = (name: keyof TrialPoint, [lowest, highest]: Range, at: 0 | 1 | 2): Range => {
     const [from = lowest, to = highest] = bounds[name] ?? [];
     const within = [from, to].map((end) => Math.min(highest, Math.max(lowest, end)));
     const [least, most] = within.map(

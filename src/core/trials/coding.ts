@@ -3,7 +3,7 @@
  * matters about as much in each. Source: house heuristic (model.md §4b). Coded places are taken from the
  * centre, which is the release's proposal.
  */
-export interface Place {
+export interface TrialPoint {
   readonly ratio: number;
   readonly temperatureC: number;
   /** From the pump, s. */
@@ -17,7 +17,7 @@ export const STEP = { lnRatio: 0.14, temperatureC: 1.5, lnTimeS: 0.15 } as const
 export const VARIABLES = 3;
 export type Coded = readonly [number, number, number];
 
-export function codedFrom(centre: Place, { ratio, temperatureC, timeS }: Place): Coded {
+export function codedFrom(centre: TrialPoint, { ratio, temperatureC, timeS }: TrialPoint): Coded {
   return [
     Math.log(ratio / centre.ratio) / STEP.lnRatio,
     (temperatureC - centre.temperatureC) / STEP.temperatureC,
@@ -25,7 +25,7 @@ export function codedFrom(centre: Place, { ratio, temperatureC, timeS }: Place):
   ];
 }
 
-export function placeAt(centre: Place, [lnRatio, temperature, lnTime]: readonly number[]): Place {
+export function placeAt(centre: TrialPoint, [lnRatio, temperature, lnTime]: readonly number[]): TrialPoint {
   return {
     ratio: centre.ratio * Math.exp(STEP.lnRatio * lnRatio!),
     temperatureC: centre.temperatureC + STEP.temperatureC * temperature!,

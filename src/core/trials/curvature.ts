@@ -5,7 +5,7 @@
  */
 import jStat from 'jstat';
 import { Matrix, determinant } from 'ml-matrix';
-import { evened } from '../linear';
+import { symmetric } from '../linear';
 
 export interface Curvature {
   /** Positive definite. */
@@ -65,6 +65,6 @@ function curvatureOf(h: readonly number[], r: readonly number[]): Matrix {
     ]);
     if (determinant(R) <= leastDeterminant) continue;
     const root = Matrix.diag(h.map(Math.sqrt));
-    return evened(root.mmul(R).mmul(root));
+    return symmetric(root.mmul(R).mmul(root));
   }
 }

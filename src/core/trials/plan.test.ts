@@ -3,7 +3,7 @@ import { Matrix } from 'ml-matrix';
 import type { Coded } from './coding';
 import { WORKED } from '../../../tests/support/workedCups';
 import { curvatureParticles } from './curvature';
-import { gainAt, isEnough, planFlight } from './plan';
+import { gainAt, isEnough, nextCups } from './plan';
 import { BOX, fitSurface } from './surface';
 
 const PRIOR = Matrix.diag([1, 0.9, 0.8]);
@@ -35,7 +35,7 @@ it('a flight stays within what the setup allows, and each cup is worth less than
     [0, 0],
     [-2, 2],
   ] as const;
-  const flight = planFlight(surface, { limits });
+  const flight = nextCups(surface, { limits });
   expect(flight).toHaveLength(3);
   for (const { x } of flight)
     x.forEach((value, j) => {
@@ -52,7 +52,7 @@ it('cups take away what is left, wherever they are liked', () => {
   fc.assert(
     fc.property(fc.array(liking, { minLength: 6, maxLength: 6 }), (likings) => {
       const before = fitSurface({ cups: [], prior: PRIOR });
-      const flight = planFlight(before, { flight: 6, tasters: 1 });
+      const flight = nextCups(before, { flight: 6, tasters: 1 });
       const cups = flight.map(({ x }, i) => ({ x, taster: 'one', liking: likings[i]! }));
       const after = fitSurface({ cups, prior: PRIOR, misfit: false });
       expect(after.expectedLeft).toBeGreaterThan(0);

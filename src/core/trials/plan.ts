@@ -15,7 +15,7 @@ import {
   type Surface,
 } from './surface';
 
-export interface PlanOptions {
+export interface NextCupsOptions {
   /** Cups of one flight. */
   readonly flight?: number;
   /** Who tastes each cup. */
@@ -26,7 +26,7 @@ export interface PlanOptions {
   readonly limits?: Limits;
 }
 
-export interface PlannedCup {
+export interface NextCup {
   readonly x: Coded;
   /** Points of expected loss it takes away. */
   readonly gain: number;
@@ -36,7 +36,7 @@ export interface PlannedCup {
 const GRID = [-1.5, -0.75, 0, 0.75, 1.5] as const;
 
 /** The next flight, most useful cup first; the centre is not forced into it. */
-export function planFlight(surface: Surface, options: PlanOptions = {}): PlannedCup[] {
+export function nextCups(surface: Surface, options: NextCupsOptions = {}): NextCup[] {
   const { flight = 3, tasters = 2, useSigns = true, limits = WHOLE_BOX } = options;
   const candidates = candidatesAround(surface.optimum, limits);
   const known = surface.fits.map(knownOf);

@@ -6,7 +6,7 @@
  */
 import { CholeskyDecomposition, inverse, Matrix } from 'ml-matrix';
 import { chanceFrom } from '../random';
-import { placeAt, STEP, type Place } from './coding';
+import { placeAt, STEP, type TrialPoint } from './coding';
 import { traceOf, WHOLE_BOX, type Limits, type Surface } from './surface';
 
 /** How far cafés are off, as standard deviations. */
@@ -21,7 +21,7 @@ export interface CafeSpread {
 export const USUAL_SPREAD: CafeSpread = { doseG: 0.3, yieldG: 1.5, timeS: 2.5, temperatureC: 1 };
 
 /** Σ at a recipe: dose moves ratio and time against each other, yield moves both the same way. */
-export function spreadAt(place: Place, doseG: number, spread = USUAL_SPREAD): Matrix {
+export function spreadAt(place: TrialPoint, doseG: number, spread = USUAL_SPREAD): Matrix {
   const yieldShare = spread.yieldG / (place.ratio * doseG);
   const doseShare = spread.doseG / doseG;
   const ratio = (yieldShare ** 2 + doseShare ** 2) / STEP.lnRatio ** 2;
@@ -35,7 +35,7 @@ export function spreadAt(place: Place, doseG: number, spread = USUAL_SPREAD): Ma
 }
 
 export interface RobustInput {
-  readonly centre: Place;
+  readonly centre: TrialPoint;
   readonly doseG: number;
   readonly spread?: CafeSpread;
   /** Lowest and highest coded place of each variable; the box of a trial when absent. */

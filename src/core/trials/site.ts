@@ -1,10 +1,10 @@
 /** What the cups of a release teach the start model of its best point (model.md §4b). */
 import { EigenvalueDecomposition, Matrix } from 'ml-matrix';
-import { evened } from '../linear';
+import { symmetric } from '../linear';
 import { inverseOf, type Surface } from './surface';
 
 /** What a release's cups teach of its best point, without what its own proposal had said. */
-export interface Site {
+export interface TasteEvidence {
   /** Precision, 3 × 3 coded; 0 in directions the cups say nothing of. */
   readonly P: Matrix;
   /** In absolute coded units. */
@@ -15,7 +15,7 @@ export interface Site {
  * P = V⁻¹ − V₀⁻¹ with negative eigenvalues cut off, h = (P + V₀⁻¹)μ − V₀⁻¹m: proposals do not confirm themselves.
  * @param centre the proposal in absolute coded units, m of V₀.
  */
-export function siteOf(surface: Surface, prior: Matrix, centre: readonly number[]): Site {
+export function tasteEvidenceOf(surface: Surface, prior: Matrix, centre: readonly number[]): TasteEvidence {
   const priorInverse = inverseOf(prior);
   const P = withoutNegative(Matrix.sub(inverseOf(surface.covariance), priorInverse));
   const best = Matrix.columnVector(surface.mean.map((value, j) => value + centre[j]!));
@@ -26,7 +26,7 @@ export function siteOf(surface: Surface, prior: Matrix, centre: readonly number[
 }
 
 function withoutNegative(M: Matrix): Matrix {
-  const { realEigenvalues, eigenvectorMatrix } = new EigenvalueDecomposition(evened(M), {
+  const { realEigenvalues, eigenvectorMatrix } = new EigenvalueDecomposition(symmetric(M), {
     assumeSymmetric: true,
   });
   const kept = Matrix.diag(realEigenvalues.map((value) => Math.max(0, value)));

@@ -1,6 +1,6 @@
 import { Matrix } from 'ml-matrix';
 import { WORKED, WORKED_H } from '../../../tests/support/workedCups';
-import { siteOf } from './site';
+import { tasteEvidenceOf } from './site';
 import { fitSurface } from './surface';
 
 /** As far as the worked figures are printed. */
@@ -22,7 +22,7 @@ describe('a surface with a known curvature: worked figures (14)', () => {
   });
 
   it('teaches what the cups say and not what the proposal had said', () => {
-    const { P, h } = siteOf(surface, WORKED.prior, [0, 0, 0]);
+    const { P, h } = tasteEvidenceOf(surface, WORKED.prior, [0, 0, 0]);
     [1.0418, 0.0213, 0.7654].forEach((value, j) => expect(P.get(j, j)).toBeCloseTo(value, 4));
     expect(P.get(0, 1)).toBeCloseTo(0.1488, 4);
     expect(P.get(0, 2)).toBeCloseTo(-0.4196, 4);

@@ -8,7 +8,7 @@
  */
 import jStat from 'jstat';
 import { CholeskyDecomposition, Matrix } from 'ml-matrix';
-import { dot, evened, quadratic } from '../linear';
+import { dot, symmetric, quadratic } from '../linear';
 import { CUP_SD } from '../taste/cupNoise';
 import { VARIABLES, type Coded } from './coding';
 import { curvatureParticles, type Curvature } from './curvature';
@@ -248,7 +248,7 @@ function fitOne(curvature: Curvature, { tasters, priorInverse, responses, signs 
   const cholesky = new CholeskyDecomposition(A);
   if (!cholesky.isPositiveDefinite())
     throw new RangeError('The prior or a curvature is not positive definite.');
-  const inverse = evened(cholesky.solve(Matrix.eye(size)));
+  const inverse = symmetric(cholesky.solve(Matrix.eye(size)));
   const q = inverse.mmul(Matrix.columnVector(b)).to1DArray();
   const chi2 = squares - dot(b, q);
   return {
@@ -353,10 +353,10 @@ export function traceOf(A: Matrix, B: Matrix): number {
 
 /** Of a positive definite matrix; rounding may have made it a little lopsided. */
 export function inverseOf(M: Matrix): Matrix {
-  const cholesky = new CholeskyDecomposition(evened(M));
+  const cholesky = new CholeskyDecomposition(symmetric(M));
   if (!cholesky.isPositiveDefinite())
     throw new RangeError('The prior or a curvature is not positive definite.');
-  return evened(cholesky.solve(Matrix.eye(M.rows)));
+  return symmetric(cholesky.solve(Matrix.eye(M.rows)));
 }
 
 function lnDeterminant(cholesky: CholeskyDecomposition): number {

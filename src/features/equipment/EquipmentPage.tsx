@@ -6,7 +6,7 @@ import { useState, type ReactNode } from 'react';
 import styled from 'styled-components';
 import type { Part } from '@/core/entity/equipment';
 import type { StoredParts } from '@/data/equipment';
-import type { StoredEra } from '@/data/eras';
+import type { StoredPeriod } from '@/data/eras';
 import type { StoredSetup } from '@/data/setups';
 import { Button, QuietButton } from '@/ui/Button';
 import { Faults } from '@/ui/Faults';
@@ -56,7 +56,7 @@ export function EquipmentPage({
   parts: PartLists;
   /** What past dial-ins taught, by grinder. */
   taught: Readonly<Record<string, GrinderLesson>>;
-  eras: readonly StoredEra[];
+  eras: readonly StoredPeriod[];
   hasRelease: boolean;
 }) {
   const { units } = usePerson();

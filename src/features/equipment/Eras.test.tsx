@@ -1,7 +1,7 @@
 import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { StoredGrinder } from '@/data/equipment';
-import type { StoredEra } from '@/data/eras';
+import type { StoredPeriod } from '@/data/eras';
 import { DONE, fakeServer, router } from '../../../tests/support/browser';
 import { GRINDER } from '../../../tests/support/house';
 import { renderAs } from '../../../tests/support/render';
@@ -10,7 +10,7 @@ import { Eras } from './Eras';
 jest.mock('next/navigation', () => ({ useRouter: () => router }));
 
 const grinder = { ...GRINDER, id: 'g', notation: 'numbers' } as unknown as StoredGrinder;
-const era = (more: Partial<StoredEra>): StoredEra => ({
+const era = (more: Partial<StoredPeriod>): StoredPeriod => ({
   id: 'e',
   grinderId: 'g',
   kind: 'zero',

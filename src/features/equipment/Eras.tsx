@@ -5,8 +5,8 @@ import styled from 'styled-components';
 import { dayWords } from '@/core/dayWords';
 import { readNumber } from '@/core/readNumber';
 import { countedIn } from '@/core/grinder/notation';
-import { ERA_KINDS, ERA_LABELS } from '@/core/grinder/era';
-import type { StoredEra } from '@/data/eras';
+import { PERIOD_KINDS, PERIOD_LABELS } from '@/core/grinder/era';
+import type { StoredPeriod } from '@/data/eras';
 import type { StoredGrinder } from '@/data/equipment';
 import { MainButton, QuietButton } from '@/ui/Button';
 import { Choice } from '@/ui/choices';
@@ -25,11 +25,11 @@ const Form = styled.form`
   padding: 10px 0 12px;
 `;
 
-const KINDS = ERA_KINDS.map((value) => ({ value, label: ERA_LABELS[value] }));
-const EMPTY = { kind: 'zero' as (typeof ERA_KINDS)[number], shift: '', reason: '' };
+const KINDS = PERIOD_KINDS.map((value) => ({ value, label: PERIOD_LABELS[value] }));
+const EMPTY = { kind: 'zero' as (typeof PERIOD_KINDS)[number], shift: '', reason: '' };
 
 /** When a grinder's numbers began to mean something else, and the press that says so. */
-export function Eras({ grinder, eras }: { grinder: StoredGrinder; eras: readonly StoredEra[] }) {
+export function Eras({ grinder, eras }: { grinder: StoredGrinder; eras: readonly StoredPeriod[] }) {
   const isLead = useMay('lead');
   const [isOpen, setOpen] = useState(false);
   const newest = eras.at(-1);
@@ -37,7 +37,7 @@ export function Eras({ grinder, eras }: { grinder: StoredGrinder; eras: readonly
     <>
       {newest && (
         <Small as="p" style={{ gridColumn: '2 / -1' }}>
-          {ERA_LABELS[newest.kind]} since {dayWords(newest.beganAt.slice(0, 10))}
+          {PERIOD_LABELS[newest.kind]} since {dayWords(newest.beganAt.slice(0, 10))}
           {newest.shift !== null &&
             `, the same grind reads ${[signed(newest.shift), countedIn(grinder)].filter(Boolean).join(' ')}`}
           : {newest.reason}.{' '}

@@ -1,21 +1,21 @@
 /** From here on a grinder's numbers mean something else: what it taught before is kept apart. */
 import { z } from 'zod';
 import { userFault } from '@/core/errors';
-import { dialToday, ERA_KINDS, ERA_LABELS, type Era } from '@/core/grinder/era';
+import { dialToday, PERIOD_KINDS, PERIOD_LABELS, type CalibrationPeriod } from '@/core/grinder/era';
 import { countedIn } from '@/core/grinder/notation';
 import { oneOf, quantity, text } from '@/core/schema/fields';
 import { roundDial } from '@/core/grinder/dial';
 import { defineCommand, personOf } from '@/data/command';
 import { findPart, updatePart } from '@/data/equipment';
-import { insertEra } from '@/data/eras';
+import { insertPeriod } from '@/data/eras';
 import { now } from '@/data/rows';
 
-export const beginEra = defineCommand({
+export const beginPeriod = defineCommand({
   kind: 'beginEra',
   duty: 'lead',
   input: z.strictObject({
     grinderId: z.string().max(64),
-    kind: oneOf('What was done', ERA_KINDS),
+    kind: oneOf('What was done', PERIOD_KINDS),
     shift: quantity('dialShift').optional(),
     reason: text('Reason', 'words'),
   }),
@@ -26,9 +26,9 @@ export const beginEra = defineCommand({
       throw userFault('notFound', 'grinderId', 'That grinder is gone. Reload the page.');
     // New burrs cut otherwise: no shift of the numbers says what they do.
     const shift = kind === 'burrs' ? null : (typed ?? null);
-    insertEra(db, { id, grinderId, kind, shift, reason }, personOf(context).id);
+    insertPeriod(db, { id, grinderId, kind, shift, reason }, personOf(context).id);
     const { id: _id, rowVersion, ...fields } = grinder;
-    const era: Era = { beganAt: now(), kind, shift };
+    const era: CalibrationPeriod = { beganAt: now(), kind, shift };
     const moved = (dial: number | undefined) => {
       const today = dial === undefined ? null : dialToday(dial, '', [era]);
       return today === null ? undefined : roundDial(today);
@@ -49,7 +49,7 @@ export const beginEra = defineCommand({
         : `, the same grind reads ${[`${shift > 0 ? '+' : ''}${shift}`, countedIn(grinder)].filter(Boolean).join(' ')}`;
     return {
       releaseId: null,
-      words: `began ${ERA_LABELS[kind].toLowerCase()} of ${grinder.name}${far}: ${reason}`,
+      words: `began ${PERIOD_LABELS[kind].toLowerCase()} of ${grinder.name}${far}: ${reason}`,
       result: {},
     };
   },

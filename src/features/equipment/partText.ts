@@ -1,6 +1,6 @@
 /** The forms of machine, grinder and basket as text, and what is sent of them. No DOM. */
 import { BASKET, GRINDER, MACHINE, PARTS, type Part } from '@/core/entity/equipment';
-import type { Fields, Sent } from '@/core/entity/field';
+import type { Fields, FormValues } from '@/core/entity/field';
 import type { StoredParts } from '@/data/equipment';
 import { sentOf, textOf, type EntryText } from '@/ui/entryText';
 
@@ -19,7 +19,7 @@ export function partTextOf<P extends Part>(part: P, stored: StoredParts[P]): Par
 }
 
 /** What is sent: figures as numbers, unknown ones left out. */
-export function partSent<P extends Part>(part: P, text: PartTexts[P]): Sent<(typeof PARTS)[P]> {
+export function partSent<P extends Part>(part: P, text: PartTexts[P]): FormValues<(typeof PARTS)[P]> {
   const sent = sentOf(PARTS[part] as Fields, text as never);
   // A settable machine stands at no temperature of its own.
   const isSettable = part === 'machine' && sent.settableTemperature === true;

@@ -10,7 +10,7 @@ import { day, oneOf, optionalText, text } from '@/core/schema/fields';
 import { changedMeanwhile, defineCommand, personOf } from '@/data/command';
 import type { Db } from '@/data/database';
 import { deviceMoment, momentSaid } from '@/data/deviceMoment';
-import { insertCheck, insertVisit, removeCheck, settleHelp } from '@/data/fieldChecks';
+import { insertCheck, insertVisit, noteHelpSettled, removeCheck } from '@/data/fieldChecks';
 import { keepSettled, SETTLED_CAUSES } from '@/data/fieldLearnt';
 import { findHouse } from '@/data/house';
 import { insertMessage } from '@/data/messages';
@@ -284,12 +284,12 @@ function checkDial(partner: StoredPartner, dial: number | undefined, field: stri
   );
 }
 
-export const settleCall = defineCommand({
+export const settleHelp = defineCommand({
   kind: 'settleHelp',
   duty: 'bench',
   input: z.strictObject({ visitId: id }),
   run: ({ visitId }, context) => {
-    const partnerId = settleHelp(context.db, visitId, personOf(context).id);
+    const partnerId = noteHelpSettled(context.db, visitId, personOf(context).id);
     if (partnerId === null)
       throw userFault('conflict', '', 'That call is settled already. Reload the page.');
     return { releaseId: null, words: 'settled a call for help', result: {} };

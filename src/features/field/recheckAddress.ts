@@ -7,7 +7,7 @@ export function recheckAddress({
   readonly releaseId: string;
   /** Why. */
   readonly check: string;
-  /** Of the batch in doubt; the batch on the bench where unsaid. */
+  /** Of the batch in doubt; the batch on the bench where absent. */
   readonly roast?: string | null | undefined;
 }): string {
   return `/releases/${releaseId}/rest?${new URLSearchParams({ check, ...(roast && { roast }) })}`;

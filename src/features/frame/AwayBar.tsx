@@ -4,7 +4,7 @@ import { usePathname } from 'next/navigation';
 import { useEffect, useState, useSyncExternalStore } from 'react';
 import styled from 'styled-components';
 import { Button, QuietButton } from '@/ui/Button';
-import { keepPage } from '@/ui/keepPage';
+import { saveOffline } from '@/ui/keepPage';
 import { lookForServer, onBack, onReach, readReach } from '@/ui/reach';
 import { useMoment } from '@/ui/moment';
 import { useRefresh } from '@/ui/useRefresh';
@@ -44,7 +44,7 @@ export function AwayBar({
   useEffect(() => onBack(refresh), [refresh]);
   useEffect(() => {
     if (!isReached) return;
-    const timer = setTimeout(() => void keepPage(path), KEEP_AFTER_MS);
+    const timer = setTimeout(() => void saveOffline(path), KEEP_AFTER_MS);
     return () => clearTimeout(timer);
     // What was logged since is to be in what is kept.
   }, [isReached, path, madeAt]);

@@ -1,7 +1,7 @@
 'use client';
 
 import { figure } from '@/core/figure';
-import { isProvenStatus } from '@/core/advice/types';
+import { isOnTargetStatus } from '@/core/advice/types';
 import styled from 'styled-components';
 import { revisedWindow } from '@/core/advice/revise';
 import type { Move } from '@/core/advice/types';
@@ -101,7 +101,7 @@ export function NextMove({ bench, releaseId }: { bench: Bench; releaseId: string
         ))}
       {isLead && window && <MoveWindow bench={bench} window={window} releaseId={releaseId} />}
       {isLead && offersTrim && <AllowTrim releaseId={releaseId} />}
-      {!isProvenStatus(status) && (
+      {!isOnTargetStatus(status) && (
         <Expect>
           Expect <strong>{figure(expect.timeS, 0)} s</strong> {CLOCK_LABELS[expect.clock]}, likely{' '}
           {figure(low, 0)}-{figure(high, 0)} (8 in 10). {figure(100 * expect.landing, 0)} % chance

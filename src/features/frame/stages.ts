@@ -1,6 +1,6 @@
 /** The stages of a release that exist, each with the state and figure its tab shows. */
 import { figure, signed } from '@/core/figure';
-import { isProvenStatus } from '@/core/advice/types';
+import { isOnTargetStatus } from '@/core/advice/types';
 import { easeOf } from '@/core/ease/ease';
 import type { ReleaseView } from '@/views/release';
 
@@ -39,7 +39,7 @@ function statesOf({
   const cups = bench?.shots.reduce((sum, shot) => sum + shot.tastings.length, 0) ?? 0;
   const shots = bench?.shotCount ?? 0;
   const status = bench?.advice.status;
-  const isProven = status !== undefined && isProvenStatus(status);
+  const isProven = status !== undefined && isOnTargetStatus(status);
   const newest = versions[0];
   const isWithdrawn = address?.withdrawnAt != null;
   return {

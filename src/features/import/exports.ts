@@ -7,7 +7,7 @@ import { listPartners } from '@/data/partners';
 import { findReleases, listReleaseNames, listReleases } from '@/data/releases';
 import { stagedFrom } from '@/data/staged';
 import { listSetups } from '@/data/setups';
-import { completeShot, SHOT_COLUMNS as SHOT_SELECT } from '@/data/shots';
+import { completeShot, SHOT_FIELDS_SQL } from '@/data/shots';
 import { completeTasting, TASTING_COLUMNS as TASTING_SELECT } from '@/data/tastings';
 import { dayOf, timeOf } from '@/data/today';
 import { writeCells, type Cell } from '@/formats/sheets/cells';
@@ -176,7 +176,7 @@ function* shotRows(db: Db, only: Only): Generator<Row> {
   const grinders = new Map(listSetups(db).map(({ name, grinder }) => [name, grinder]));
   const rows = inPages(db, only, {
     places: `SELECT s.id, ${PLACE_COLUMNS} FROM shot s ${PLACED}`,
-    rows: `SELECT ${SHOT_SELECT} ${IN_PAGE_ORDER} shot s ON s.id = page.value
+    rows: `SELECT ${SHOT_FIELDS_SQL} ${IN_PAGE_ORDER} shot s ON s.id = page.value
      JOIN person p ON p.id = s.pulled_by ORDER BY page.key`,
   });
   for (const [place, row] of rows) {

@@ -8,7 +8,7 @@ import { plain, suggestUnits } from '@/formats/sheets/columns';
 import { guessCommas } from '@/formats/sheets/commas';
 import { parseCsv, type CsvTable } from '@/formats/sheets/csv';
 import type { ReadOptions } from '@/formats/sheets/rows';
-import { runThrough } from '@/core/runThrough';
+import { runToEnd } from '@/core/runThrough';
 import { listPartners } from '@/data/partners';
 import { prepareChecks } from './checks';
 import { prepareRecipes } from './recipes';
@@ -79,10 +79,10 @@ export function planImport(
   input: ImportInput,
   today: string,
 ): ImportPlan {
-  return planOf(runThrough(prepareImport(db, sheet, input, today)));
+  return importPlanOf(runToEnd(prepareImport(db, sheet, input, today)));
 }
 
-export function planOf({
+export function importPlanOf({
   apply: _apply,
   ...plan
 }: Prepared & { readonly rows: number }): ImportPlan {
@@ -123,7 +123,7 @@ function importCommand(sheet: SheetName): Command {
     duty: 'lead',
     input: importInput,
     run: (input, context) => {
-      const prepared = runThrough(prepareImport(context.db, sheet, input, context.today));
+      const prepared = runToEnd(prepareImport(context.db, sheet, input, context.today));
       const { faults, news } = prepared;
       if (faults.length > 0)
         throw new UserFault(

@@ -7,7 +7,7 @@ import { listSetups, type StoredSetup } from '@/data/setups';
 import { plain } from '@/formats/sheets/columns';
 import type { Where } from '@/formats/sheets/where';
 
-export interface Place {
+export interface ImportTarget {
   readonly release: StoredRelease;
   readonly batch: StoredBatch;
   readonly setup: StoredSetup;
@@ -27,7 +27,7 @@ interface Missing {
 export function placeFinder(
   db: Db,
   { ofDialIn = false } = {},
-): (where: Where, on: string) => Place | Missing {
+): (where: Where, on: string) => ImportTarget | Missing {
   const releases = new Map<string, StoredRelease | null>();
   const setups = listSetups(db);
   const releaseNamed = (name: string) => {

@@ -7,7 +7,7 @@ import { plain, type Columns, type Mapping } from '@/formats/sheets/columns';
 import { columnName } from '@/formats/sheets/cells';
 import type { ReadEntry, RowFault } from '@/formats/sheets/rows';
 import type { Where } from '@/formats/sheets/where';
-import { placeFinder, type Place } from './places';
+import { placeFinder, type ImportTarget } from './places';
 
 export interface PlannedRows<P> {
   readonly planned: readonly P[];
@@ -44,7 +44,7 @@ export function planRows<E extends Where, P extends object>(
   db: Db,
   { entries, faults: readFaults }: Rows<E>,
   { columns, mapping, today, day, batchBy = day.of, ofDialIn = false }: Sheet<E>,
-  judge: (place: Place, entry: E) => P | 'known' | Refusal,
+  judge: (place: ImportTarget, entry: E) => P | 'known' | Refusal,
 ): PlannedRows<P> {
   const findPlace = placeFinder(db, { ofDialIn });
   const faults: RowFault[] = [...readFaults];
@@ -72,7 +72,7 @@ export function planRows<E extends Where, P extends object>(
 }
 
 /** What is read of a dial-in once, however many rows speak of it. */
-export function keptByPlace<T>(read: (place: Place) => T): (place: Place) => T {
+export function keptByPlace<T>(read: (place: ImportTarget) => T): (place: ImportTarget) => T {
   const kept = new Map<string, T>();
   return (place) => {
     const name = Object.values(place.key).join(' ');

@@ -20,12 +20,12 @@ import type { House } from '@/data/house';
 import type { CsvTable } from '@/formats/sheets/csv';
 import { readRecipes, RECIPE_COLUMNS, type RecipeRow } from '@/formats/sheets/recipeSheet';
 import type { ReadOptions } from '@/formats/sheets/rows';
-import type { Place } from './places';
+import type { ImportTarget } from './places';
 import { planRows, Refusal } from './planRows';
 import { countWords, type Prepared } from './prepared';
 
 interface Planned {
-  readonly place: Place;
+  readonly place: ImportTarget;
   readonly entry: RecipeRow;
 }
 
@@ -61,7 +61,7 @@ export function* prepareRecipes(
     known,
     apply: (context) => {
       // What somebody put on the bench stays there; a release without one gets its newest record.
-      const isFree = ({ key }: Place) => findBenchDraft(db, key.releaseId) === null;
+      const isFree = ({ key }: ImportTarget) => findBenchDraft(db, key.releaseId) === null;
       const free = new Set(
         planned.filter(({ place }) => isFree(place)).map(({ place }) => place.key.releaseId),
       );
@@ -78,7 +78,7 @@ export function* prepareRecipes(
 }
 
 /** The same figures on the same dial-in are the same recipe. */
-function isKnown(db: Db, { key }: Place, entry: RecipeRow): boolean {
+function isKnown(db: Db, { key }: ImportTarget, entry: RecipeRow): boolean {
   const dialInId = findDialIn(db, key);
   return dialInId !== null && listDrafts(db, dialInId).some((draft) => isSameRecipe(draft, entry));
 }
@@ -94,7 +94,7 @@ function isSameRecipe({ recipe }: StoredDraft, entry: RecipeRow): boolean {
   );
 }
 
-function draftOf({ release, batch, setup }: Place, entry: RecipeRow, house: House): DraftFields {
+function draftOf({ release, batch, setup }: ImportTarget, entry: RecipeRow, house: House): DraftFields {
   const span = spanOf({
     roastLevel: readRoast(batch, house.roastMap).level ?? 0,
     school: house.restSchool,

@@ -4,18 +4,18 @@ import type { Columns } from '@/formats/sheets/columns';
 import { CHECK_COLUMNS } from '@/formats/sheets/checkSheet';
 import { RECIPE_COLUMNS } from '@/formats/sheets/recipeSheet';
 import { RELEASE_COLUMNS } from '@/formats/sheets/releaseSheet';
-import { SHOT_COLUMNS } from '@/formats/sheets/shotSheet';
+import { SHOT_SHEET_COLUMNS } from '@/formats/sheets/shotSheet';
 import { TASTING_COLUMNS } from '@/formats/sheets/tastingSheet';
 import type { SheetName } from './sheetNames';
 
-export interface Sheet {
+export interface ImportSheet {
   readonly columns: Columns;
   /** The column whose days say in which order a date is written. */
   readonly dayColumn: string;
   readonly command: CommandKind;
 }
 
-export const SHEETS: Readonly<Record<SheetName, Sheet>> = {
+export const SHEETS: Readonly<Record<SheetName, ImportSheet>> = {
   releases: {
     columns: RELEASE_COLUMNS,
     dayColumn: 'roastDate',
@@ -27,7 +27,7 @@ export const SHEETS: Readonly<Record<SheetName, Sheet>> = {
     command: 'importRecipes',
   },
   shots: {
-    columns: SHOT_COLUMNS,
+    columns: SHOT_SHEET_COLUMNS,
     dayColumn: 'pulledOn',
     command: 'importShots',
   },

@@ -5,7 +5,7 @@ import { findDialIn, listDrafts, type StoredDraft } from '@/data/dialIns';
 import { insertShot, listShots, type StoredShot } from '@/data/shots';
 import { dayOf, momentOf, timeOf } from '@/data/today';
 import type { CsvTable } from '@/formats/sheets/csv';
-import { readShots, SHOT_COLUMNS, type ShotRow } from '@/formats/sheets/shotSheet';
+import { readShots, SHOT_SHEET_COLUMNS, type ShotRow } from '@/formats/sheets/shotSheet';
 import type { ReadOptions } from '@/formats/sheets/rows';
 import { keptByPlace, planRows, Refusal, signer } from './planRows';
 import { countWords, type Prepared } from './prepared';
@@ -37,7 +37,7 @@ export function* prepareShots(
     rows,
     {
       ...options,
-      columns: SHOT_COLUMNS,
+      columns: SHOT_SHEET_COLUMNS,
       day: { column: 'pulledOn', of: ({ pulledOn }) => pulledOn },
       ofDialIn: true,
     },

@@ -28,13 +28,13 @@ const Bar = styled.span<{ $share: number }>`
   }
 `;
 
-export interface Sheet {
+export interface PracticeCupSheet {
   readonly name: string;
   readonly taste: CupTaste;
 }
 
 /** Cup sheets side by side, 0-10. */
-export function CupTable({ sheets }: { sheets: readonly Sheet[] }) {
+export function CupTable({ sheets }: { sheets: readonly PracticeCupSheet[] }) {
   return (
     <TableScroll aria-label="Cup sheets">
       <Table>

@@ -56,6 +56,6 @@ function wordsOf(mark: PracticeState['advice']['marks'][number]): string {
   if (mark.gushing) return 'gushed';
   if (mark.landed) return 'landed';
   if (mark.unpurged) return 'unpurged';
-  if (mark.odd) return 'odd one out';
+  if (mark.outlier) return 'odd one out';
   return mark.inTime ? 'off in dose or yield' : 'missed';
 }

@@ -1,7 +1,7 @@
 'use client';
 
 import styled from 'styled-components';
-import type { Gate } from '@/data/publications';
+import type { PublishCheck } from '@/data/publications';
 import { TextInput } from '@/ui/fields';
 import { labelText, SectionTitle } from '@/ui/type';
 import { GATE_LABELS } from './gateLabels';
@@ -38,16 +38,16 @@ const Row = styled.li`
   }
 `;
 
-export interface GatesProps {
+export interface PublishChecksProps {
   readonly readiness: readonly Readiness[];
   /** Reasons typed so far; without them gates are only shown. */
   readonly passed?: PassText;
-  readonly onPass?: (gate: Gate, reason: string) => void;
+  readonly onPass?: (gate: PublishCheck, reason: string) => void;
   readonly faultOf?: (field: string) => string | undefined;
 }
 
 /** What a recipe should have behind it; a gap is passed by the lead's word, which is kept. */
-export function Gates({ readiness, passed = {}, onPass, faultOf }: GatesProps) {
+export function PublishChecks({ readiness, passed = {}, onPass, faultOf }: PublishChecksProps) {
   return (
     <section aria-label="Readiness">
       <SectionTitle>Ready to publish?</SectionTitle>

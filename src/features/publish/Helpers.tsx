@@ -1,7 +1,7 @@
 /** What a card's page can do for its reader. Hidden until the page's script has taken each of them up (src/card). */
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
-import { STRANGER_TASTES } from '@/core/advice/stranger';
+import { CARD_READER_TASTES } from '@/core/advice/stranger';
 import { helperWordsIn } from '@/core/language/helpers/words';
 import type { Language } from '@/core/language/language';
 import { wordsIn } from '@/core/language/words';
@@ -164,7 +164,7 @@ export function Helpers({ language, documentPath, version, doseG }: HelpersProps
               {shot.tasted}
               <select name="taste">
                 <option value="">{shot.notTasted}</option>
-                {STRANGER_TASTES.map((taste) => (
+                {CARD_READER_TASTES.map((taste) => (
                   <option key={taste} value={taste}>
                     {shot.taste[taste]}
                   </option>

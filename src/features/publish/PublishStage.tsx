@@ -29,7 +29,7 @@ import { ConfirmPublish } from './ConfirmPublish';
 import { Differences } from './Differences';
 import type { PublishWords } from './document';
 import { FoundInCups } from './FoundInCups';
-import { Gates } from './Gates';
+import { PublishChecks } from './Gates';
 import type { PassText } from './passText';
 import { Papers } from './Papers';
 import { Planned } from './Planned';
@@ -147,7 +147,7 @@ export function PublishStage(props: PublishStageProps) {
         />
       ) : (
         <>
-          <Gates readiness={props.readiness} />
+          <PublishChecks readiness={props.readiness} />
           <p>
             <Small>Only the lead publishes. This is what the card would say now.</Small>
           </p>
@@ -219,7 +219,7 @@ function PublishForm({
     <Beside>
       <Stack>
         <Form onSubmit={onSubmit} noValidate aria-label="Publish">
-          <Gates
+          <PublishChecks
             readiness={readiness}
             passed={passed}
             onPass={(gate, reason) => setPassed((before) => ({ ...before, [gate]: reason }))}

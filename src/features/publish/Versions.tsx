@@ -3,13 +3,13 @@
 import { dayWords } from '@/core/dayWords';
 import { SectionTitle } from '@/ui/type';
 import { GATE_LABELS } from './gateLabels';
-import type { GatePass } from '@/data/publications';
+import type { PassedCheck } from '@/data/publications';
 
 export interface PublishedVersion {
   readonly number: number;
   readonly publishedAt: string;
   readonly publishedBy: string;
-  readonly passes: readonly Pick<GatePass, 'gate' | 'reason'>[];
+  readonly passes: readonly Pick<PassedCheck, 'gate' | 'reason'>[];
 }
 
 /** Every version that left the house, with the gates that were passed by the lead's word. */

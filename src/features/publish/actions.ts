@@ -13,8 +13,8 @@ import { insertPrinted, removePlanned, setPlanned } from '@/data/printed';
 import { findRelease } from '@/data/releases';
 import {
   findAddress,
-  GATES,
-  insertGatePass,
+  PUBLISH_CHECKS,
+  insertPassedCheck,
   insertVersion,
   listVersions,
   showPublicAgain,
@@ -31,7 +31,7 @@ import { GATE_LABELS } from './gateLabels';
 import { newVersionMessages } from './newVersionMessages';
 import { readinessOf } from './readiness';
 
-const passes = z.partialRecord(z.enum(GATES), optionalText('Why this gate is passed', 'words'));
+const passes = z.partialRecord(z.enum(PUBLISH_CHECKS), optionalText('Why this gate is passed', 'words'));
 
 const cardShape = {
   releaseId: z.string().max(64),
@@ -108,7 +108,7 @@ export const publish = defineCommand({
       },
       person.id,
     );
-    for (const { gate, reason } of open) insertGatePass(db, { versionId: id, gate, reason });
+    for (const { gate, reason } of open) insertPassedCheck(db, { versionId: id, gate, reason });
     const address = `${publicAddress(db)}/p/${findAddress(db, releaseId)!.token}/`;
     for (const message of newVersionMessages(body, { last, address }))
       insertMessage(

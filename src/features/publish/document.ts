@@ -1,6 +1,6 @@
 /** From what stands on the bench to the body of the next published version. */
 import { figure } from '@/core/figure';
-import { isProvenStatus } from '@/core/advice/types';
+import { isOnTargetStatus } from '@/core/advice/types';
 import { doseInForce } from '@/core/advice/setting';
 import { BATCH } from '@/core/entity/batch';
 import { COMPONENT } from '@/core/entity/component';
@@ -28,7 +28,7 @@ export interface PublishWords {
 
 /** Where the recipe holds: the dial that landed; a recipe that carried over may hold at one nobody pulled. */
 function dialOf({ draft, advice, shots }: Bench, landed: readonly { readonly dial: number }[]) {
-  if (draft.carriedFrom !== null && isProvenStatus(advice.status)) return advice.setting.dial;
+  if (draft.carriedFrom !== null && isOnTargetStatus(advice.status)) return advice.setting.dial;
   return landed.at(-1)?.dial ?? shots.at(-1)?.dial ?? draft.startDial;
 }
 

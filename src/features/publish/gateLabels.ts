@@ -1,6 +1,6 @@
-import type { Gate } from '@/data/publications';
+import type { PublishCheck } from '@/data/publications';
 
-export const GATE_LABELS: Record<Gate, string> = {
+export const GATE_LABELS: Record<PublishCheck, string> = {
   confirmed: 'Repeated on target',
   tasted: 'Tasted by two',
   rested: 'Inside its rest span',

@@ -1,4 +1,4 @@
-import type { Gate } from '@/data/publications';
+import type { PublishCheck } from '@/data/publications';
 
 /** Reasons for passing gates that are not met. */
-export type PassText = Readonly<Partial<Record<Gate, string>>>;
+export type PassText = Readonly<Partial<Record<PublishCheck, string>>>;

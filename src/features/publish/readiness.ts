@@ -1,13 +1,13 @@
 /** Is a recipe ready to leave the house? Three gates; each can be passed by the lead's word. */
-import { isProvenStatus } from '@/core/advice/types';
+import { isOnTargetStatus } from '@/core/advice/types';
 import { proofWords } from '@/core/advice/proofWords';
-import type { Gate } from '@/data/publications';
+import type { PublishCheck } from '@/data/publications';
 import { reachOf } from '@/core/programme/reach';
 import type { Bench, ReleaseView } from '@/views/release';
 import { tastersOf } from '@/views/today';
 
 export interface Readiness {
-  readonly gate: Gate;
+  readonly gate: PublishCheck;
   readonly isMet: boolean;
   /** What stands, or what is missing. */
   readonly words: string;
@@ -59,7 +59,7 @@ function lacksOf({ advice, draft, shots, setup }: Bench): string | null {
   // Words alone do not say what the machine would have to do.
   if (draft.recipe.steps && !reachOf(draft.recipe.steps, setup.machine).isWhole)
     return `${setup.machine.name} cannot make the programme the card would promise: pull it on a machine that can, or take at Start what this one makes.`;
-  if (isProvenStatus(advice.status)) return null;
+  if (isOnTargetStatus(advice.status)) return null;
   if (advice.proof === null || (shots.length < 2 && draft.carriedFrom === null))
     return 'No setting is proven yet: at least two sound shots at one setting show whether it holds the window.';
   return `Not proven yet. ${proofWords(advice.proof)}`;

@@ -4,7 +4,7 @@ import type { Db } from '@/data/database';
 import { daysBetween } from '@/core/rest/day';
 import type { House } from '@/data/house';
 import { findPlanned, newestPrinted } from '@/data/printed';
-import { listGatePasses, listPublicNames, listVersions } from '@/data/publications';
+import { listPassedChecks, listPublicNames, listVersions } from '@/data/publications';
 import { recipeDiff } from '@/formats/recipe/diff';
 import { readDocument } from '@/formats/recipe/readers';
 import { readCardOffers } from '@/views/cardOffers';
@@ -40,7 +40,7 @@ export function publishStageOf(
     : null;
   const composed = body && offers ? composedFrom(body, last, offers) : NOTHING_COMPOSED;
   const planned = findPlanned(db, release.id);
-  const passes = listGatePasses(db, release.id);
+  const passes = listPassedChecks(db, release.id);
   return {
     releaseId: release.id,
     draftId: bench?.draft.id ?? null,

@@ -7,7 +7,7 @@ import { finerSign } from '@/core/grinder/dial';
 import { dialWords } from '@/core/grinder/notation';
 import type { CurvePoint } from '@/core/advice/curve';
 import type { Bench } from '@/views/release';
-import { likely } from '@/ui/likely';
+import { intervalWords } from '@/ui/likely';
 import { InView } from '@/ui/charts/InView';
 import { SectionTitle, Small } from '@/ui/type';
 import { evidenceOf, EVIDENCE_WORDS } from './evidence';
@@ -87,5 +87,5 @@ function curveWords(
     Math.abs(point.dial - dial) < Math.abs(best.dial - dial) ? point : best,
   );
   const [low, high] = nearest.interval80;
-  return `At ${written(nearest.dial)}: ${figure(nearest.timeS, 0)} s, ${likely(figure(low, 0), figure(high, 0))}.`;
+  return `At ${written(nearest.dial)}: ${figure(nearest.timeS, 0)} s, ${intervalWords(figure(low, 0), figure(high, 0))}.`;
 }

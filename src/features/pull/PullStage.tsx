@@ -1,6 +1,6 @@
 'use client';
 
-import { isProvenStatus } from '@/core/advice/types';
+import { isOnTargetStatus } from '@/core/advice/types';
 import Link from 'next/link';
 import { useEffect, useRef, useState } from 'react';
 import styled from 'styled-components';
@@ -232,7 +232,7 @@ function BenchWork({ bench, pull, releaseId, price }: BenchWorkProps) {
             trace: onGateClock(pull.traces[id], target.clock, drip),
             mark,
           }))}
-          expect={isProvenStatus(advice.status) ? null : advice.expect}
+          expect={isOnTargetStatus(advice.status) ? null : advice.expect}
           proof={advice.proof}
           runningS={isRunning ? elapsedS : null}
           live={onGateClock(live.live.points, target.clock, timer.firstDripS ?? undefined)}
@@ -261,7 +261,7 @@ function BenchWork({ bench, pull, releaseId, price }: BenchWorkProps) {
       />
       <BenchSheet nextNumber={(last?.number ?? 0) + 1} />
       <Faults faults={faults} shown={SHOWN} />
-      {isProvenStatus(advice.status) && (
+      {isOnTargetStatus(advice.status) && (
         <Notice $kind="good">
           {advice.status === 'confirmed' ? 'Confirmed' : 'Proven'} in {bench.shotCount} shots and{' '}
           {mass(bench.spentG, 0)}

@@ -10,18 +10,18 @@ export const EVIDENCE_WORDS = {
   F: 'first after a break',
   S: 'simulated',
 } as const;
-export type Evidence = keyof typeof EVIDENCE_WORDS;
+export type ShotEvidence = keyof typeof EVIDENCE_WORDS;
 
 /** The letters of one shot among all of its dial-in; `firsts` are the ids of first shots after a break. */
 export function evidenceOf(
   shot: BenchShot,
   all: readonly BenchShot[],
   firsts: readonly string[],
-): Evidence[] {
+): ShotEvidence[] {
   const latestDay = all.at(-1)?.restDays;
-  const has: Record<Evidence, boolean> = {
+  const has: Record<ShotEvidence, boolean> = {
     P: shot.mark.unpurged,
-    O: shot.mark.odd,
+    O: shot.mark.outlier,
     B: shot.mark.otherBeans,
     D: shot.restDays !== latestDay,
     C: shot.seen.includes('coldMetal'),
@@ -29,5 +29,5 @@ export function evidenceOf(
     // Where all are, it tells nothing apart.
     S: shot.isSimulated && !all.every((other) => other.isSimulated),
   };
-  return (Object.keys(has) as Evidence[]).filter((letter) => has[letter]);
+  return (Object.keys(has) as ShotEvidence[]).filter((letter) => has[letter]);
 }

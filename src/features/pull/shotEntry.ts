@@ -26,7 +26,7 @@ export function prefill(
   cremaGPerMl = USUAL_CREMA_G_PER_ML,
 ): ShotText {
   const { yieldG, temperatureC, clock } = draft.recipe;
-  const beans = shots.at(-1)?.beans ?? SHOT.beans.unsaid;
+  const beans = shots.at(-1)?.beans ?? SHOT.beans.default;
   return {
     ...textOf(SHOT, { ...advice.setting, yieldG, temperatureC, clock, beans }),
     // Who reads cups by their marks goes on reading them.
@@ -91,7 +91,7 @@ export function shotSent(text: ShotText, bench: Bench) {
 /** What can be told without the server: what is missing or out of range, by field. */
 export function faultsOf(sent: ReturnType<typeof shotSent>): Fault[] {
   return entriesOf(SHOT).flatMap(([field, kind]) => {
-    if (kind.kind !== 'quantity' || (kind.isOpen && sent[field] === undefined)) return [];
+    if (kind.kind !== 'quantity' || (kind.optional && sent[field] === undefined)) return [];
     const message = quantityFault(kind.limit, sent[field]);
     return message === null ? [] : [{ field, message }];
   });

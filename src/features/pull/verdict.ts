@@ -24,7 +24,7 @@ function judgementOf(shot: BenchShot, target: Bench['target']): string {
     !mark.inYield && (shot.yieldG > target.yieldG ? 'ran long' : 'cut short'),
     mark.unpurged && 'unpurged',
     mark.otherBeans && 'beans in another state',
-    mark.odd && 'odd one out: check puck prep',
+    mark.outlier && 'odd one out: check puck prep',
     ...prepSigns(shot).map((sign) => SEEN_LABELS[sign].toLowerCase()),
     time < low && `◂ ${figure(low - time, 1)} s fast`,
     time > high && `${figure(time - high, 1)} s slow ▸`,

@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import styled from 'styled-components';
-import type { BagFact, ReadBag } from '@/core/bag/readBag';
+import type { PacketFact, ReadPacket } from '@/core/bag/readBag';
 import { Button, QuietButton } from '@/ui/Button';
 import { Chip } from '@/ui/choices';
 import { TextAreaInput } from '@/ui/fields';
@@ -45,11 +45,11 @@ const Left = styled.pre`
 export function PasteBag({
   onTake,
 }: {
-  onTake: (facts: readonly BagFact[], left: string) => void;
+  onTake: (facts: readonly PacketFact[], left: string) => void;
 }) {
   const [isOpen, setOpen] = useState(false);
   const [text, setText] = useState('');
-  const [read, setRead] = useState<ReadBag | null>(null);
+  const [read, setRead] = useState<ReadPacket | null>(null);
   const [refused, setRefused] = useState<readonly string[]>([]);
   const close = () => {
     setOpen(false);
@@ -59,7 +59,7 @@ export function PasteBag({
   };
   const work = async () => {
     // The vocabulary is only fetched by who pastes.
-    const { readBag } = await import('@/core/bag/readBag');
+    const { readPacket: readBag } = await import('@/core/bag/readBag');
     setRead(readBag(text));
     setRefused([]);
   };

@@ -16,7 +16,7 @@ import { Button, mainLook } from '@/ui/Button';
 import { NewBatchOffer } from '@/ui/NewBatchOffer';
 import { useMay } from '@/ui/person';
 import { NearestTable } from '@/ui/PastTable';
-import { PushChart } from '@/ui/PushChart';
+import { ContributionChart } from '@/ui/PushChart';
 import { Notice, SectionTitle, StageTitle, labelText } from '@/ui/type';
 import { Batches } from './Batches';
 
@@ -114,8 +114,8 @@ export function ReadStage({ view, ease, hasBeanMap, nearest }: ReadStageProps) {
         )}
       </Head>
       {newBatch && <NewBatchOffer releaseId={release.id} newBatch={newBatch} />}
-      <PushChart
-        rows={ease.pushes.map(({ label, amount }) => ({ label, amount }))}
+      <ContributionChart
+        rows={ease.contributions.map(({ label, amount }) => ({ label, amount }))}
         from={0}
         total={ease.ease}
         totalLabel="Ease of extraction"

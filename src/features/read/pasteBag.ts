@@ -1,17 +1,17 @@
 /** From what was read of a bag to the texts of the forms. No DOM. */
 import { BATCH } from '@/core/entity/batch';
 import { COMPONENT } from '@/core/entity/component';
-import type { Field, Fields, Values } from '@/core/entity/field';
+import type { Field, Fields, Row } from '@/core/entity/field';
 import { RELEASE } from '@/core/entity/release';
 import { valueWords } from '@/core/entity/words';
-import type { BagFact } from '@/core/bag/readBag';
+import type { PacketFact } from '@/core/bag/readBag';
 import { textOf } from '@/ui/entryText';
 import { EMPTY_COMPONENT, type BatchText, type ReleaseText } from './releaseForm';
 
 const OF_COMPONENT = /^components\.(\d+)\.(\w+)$/;
 
 /** Where a fact belongs: the field, and of a blend the place of its component. */
-function placeOf({ field }: BagFact): { name: string; component: number | null } {
+function placeOf({ field }: PacketFact): { name: string; component: number | null } {
   const blend = OF_COMPONENT.exec(field);
   if (blend) return { name: blend[2]!, component: Number(blend[1]) };
   return { name: field, component: field in COMPONENT ? 0 : null };
@@ -20,7 +20,7 @@ function placeOf({ field }: BagFact): { name: string; component: number | null }
 const FIELDS: Fields = { ...RELEASE, ...BATCH, ...COMPONENT };
 
 /** What a fact is called and what it says, as the person is shown it. */
-export function factWords(fact: BagFact): { label: string; value: string } {
+export function factWords(fact: PacketFact): { label: string; value: string } {
   const { name, component } = placeOf(fact);
   const field: Field = FIELDS[name]!;
   const part = OF_COMPONENT.test(fact.field) ? ` of component ${component! + 1}` : '';
@@ -30,7 +30,7 @@ export function factWords(fact: BagFact): { label: string; value: string } {
 /** The forms with the facts the person agreed to; what was not understood goes to the notes. */
 export function withBag(
   { release, batch }: { release: ReleaseText; batch: BatchText },
-  facts: readonly BagFact[],
+  facts: readonly PacketFact[],
   left: string,
 ): { release: ReleaseText; batch: BatchText } {
   const components = [...release.components];
@@ -59,7 +59,7 @@ export function withBag(
 
 function typed<F extends Fields>(fields: F, name: string, value: unknown) {
   const one = { [name]: fields[name]! } as unknown as F;
-  return textOf(one, { [name]: value } as Partial<Values<F>>);
+  return textOf(one, { [name]: value } as Partial<Row<F>>);
 }
 
 function typedAll(fields: Fields, values: Readonly<Record<string, unknown>>) {

@@ -31,7 +31,7 @@ import { endSessions } from '@/data/session';
 
 const input = z.strictObject({ what: oneOf('What', REMOVABLE), id: z.string().max(70) });
 
-export const takeAway = defineCommand({
+export const removeThing = defineCommand({
   kind: 'takeAway',
   duty: 'lead',
   input,
@@ -48,7 +48,7 @@ export const takeAway = defineCommand({
   },
 });
 
-export const putBack = defineCommand({
+export const restoreThing = defineCommand({
   kind: 'putBack',
   duty: 'lead',
   input,

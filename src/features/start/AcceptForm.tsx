@@ -16,7 +16,7 @@ import { DraftNotice } from '@/ui/DraftNotice';
 import { Faults } from '@/ui/Faults';
 import { QuantityInput } from '@/ui/fields';
 import { readNumber } from '@/core/readNumber';
-import { likely } from '@/ui/likely';
+import { intervalWords } from '@/ui/likely';
 import { NotationProvider } from '@/ui/notation';
 import { OverruleReason } from '@/ui/OverruleReason';
 import { useMay, useUnits } from '@/ui/person';
@@ -152,9 +152,9 @@ export function AcceptForm(props: AcceptFormProps) {
   const band = (
     [low, high]: readonly [number, number],
     show: (value: number) => string = (value) => figure(value, 0),
-  ) => likely(show(low), show(high));
+  ) => intervalWords(show(low), show(high));
   const [shortest, longest] = interval80.ratio.map((ratio) => figure(ratio, 1));
-  const ratioBand = likely(`1:${shortest}`, longest!);
+  const ratioBand = intervalWords(`1:${shortest}`, longest!);
   const plate = (
     <Form onSubmit={onSubmit} noValidate aria-label="Proposed recipe">
       <Head>
@@ -283,7 +283,7 @@ function grindHint({ grindSteps, startDial }: Proposal, grinder: Notation): stri
   if (startDial !== null) {
     const [low, high] = startDial.interval80;
     const written = (dial: number) => dialWords(grinder, Number(dial.toFixed(1)));
-    return likely(written(low), written(high));
+    return intervalWords(written(low), written(high));
   }
   const size = Math.abs(grindSteps) === 1 ? '1 step' : `${Math.abs(grindSteps)} steps`;
   const words =

@@ -1,6 +1,6 @@
 'use client';
 
-import { PUSHED, type Pushed } from '@/core/start/pushed';
+import { PROPOSED_VARIABLES, type ProposedVariable } from '@/core/start/pushed';
 import type { Change } from '@/core/start/comingFrom';
 import { useDialWords } from '@/ui/notation';
 import { useUnits } from '@/ui/person';
@@ -45,7 +45,7 @@ export function ComingFrom({
 function Changes({ compared: { changes, name, dial } }: { compared: Compared }) {
   const units = useUnits();
   const written = useDialWords();
-  const known = PUSHED.flatMap((variable) => {
+  const known = PROPOSED_VARIABLES.flatMap((variable) => {
     const change = changes[variable];
     return change ? [{ variable, change }] : [];
   });
@@ -109,7 +109,7 @@ function Changes({ compared: { changes, name, dial } }: { compared: Compared }) 
   );
 }
 
-const WORDS: Record<Pushed, readonly [less: string, more: string]> = {
+const WORDS: Record<ProposedVariable, readonly [less: string, more: string]> = {
   ratio: ['shorter', 'longer'],
   temperatureC: ['cooler', 'hotter'],
   timeS: ['quicker', 'slower'],
@@ -118,7 +118,7 @@ const WORDS: Record<Pushed, readonly [less: string, more: string]> = {
 };
 
 /** A change the bench would not notice is none. House heuristic: half of the smallest step people set. */
-const NOTICED: Record<Pushed, number> = {
+const NOTICED: Record<ProposedVariable, number> = {
   ratio: 0.03,
   temperatureC: 0.25,
   timeS: 0.5,
@@ -126,7 +126,7 @@ const NOTICED: Record<Pushed, number> = {
   doseG: 0.05,
 };
 
-function soWords(variable: Pushed, { change, interval80: [low, high] }: Change): string {
+function soWords(variable: ProposedVariable, { change, interval80: [low, high] }: Change): string {
   if (Math.abs(change) < NOTICED[variable]) return 'leave it';
   const word = WORDS[variable][change > 0 ? 1 : 0];
   return low < 0 && high > 0 ? `${word}, but hardly sure` : word;

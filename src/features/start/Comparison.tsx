@@ -1,7 +1,7 @@
 'use client';
 
 import { type Proposal } from '@/core/start/propose';
-import { PUSHED } from '@/core/start/pushed';
+import { PROPOSED_VARIABLES } from '@/core/start/pushed';
 import { useUnits } from '@/ui/person';
 import { Table, TableHead, TableScroll } from '@/ui/type';
 import { formatsOf, proposedValue, VARIABLES } from './variables';
@@ -26,7 +26,7 @@ export function Comparison({
           columns={[{ hidden: 'Figure' }, heads[0], 'Likely', heads[1], 'Likely', 'Differs by']}
         />
         <tbody>
-          {PUSHED.map((name) => {
+          {PROPOSED_VARIABLES.map((name) => {
             const { format, formatChange } = formatsOf(name, units);
             const band = (proposal: Proposal) => proposal.interval80[name].map(format).join(' to ');
             const [from, to] = [proposedValue(one, name), proposedValue(other, name)];

@@ -1,6 +1,6 @@
 'use client';
 
-import type { Pushed } from '@/core/start/pushed';
+import type { ProposedVariable } from '@/core/start/pushed';
 import { useUnits } from '@/ui/person';
 import { SectionTitle, Small, Table, TableHead, TableScroll } from '@/ui/type';
 import { NearestTable, PastCells, PAST_COLUMNS } from '@/ui/PastTable';
@@ -9,12 +9,12 @@ import type { EvidenceRow } from '@/views/start';
 import { formatsOf, VARIABLES } from './variables';
 
 /** The past releases a variable rests on, and those most like this coffee; each opens. */
-export function Evidence({
+export function PastRecipes({
   name,
   rows,
   nearest,
 }: {
-  name: Pushed;
+  name: ProposedVariable;
   rows: readonly EvidenceRow[];
   nearest: readonly NearRow[];
 }) {

@@ -2,10 +2,10 @@
 
 import styled from 'styled-components';
 import type { Proposal } from '@/core/start/propose';
-import type { Pushed } from '@/core/start/pushed';
+import type { ProposedVariable } from '@/core/start/pushed';
 import { CLOCK_LABELS } from '@/core/vocabulary';
 import { useUnits } from '@/ui/person';
-import { PushChart } from '@/ui/PushChart';
+import { ContributionChart } from '@/ui/PushChart';
 import { SectionTitle } from '@/ui/type';
 import { formatsOf, VARIABLES } from './variables';
 
@@ -16,11 +16,11 @@ const Variable = styled.section`
 `;
 
 /** One variable as a sum: what the trade's rules push, and what the house's releases have taught. */
-export function Pushes({ name, proposal }: { name: Pushed; proposal: Proposal }) {
+export function Pushes({ name, proposal }: { name: ProposedVariable; proposal: Proposal }) {
   const { title, span } = VARIABLES[name];
   const { format, formatChange } = formatsOf(name, useUnits());
-  const [base, ...rest] = proposal.pushes[name];
-  const total = proposal.pushes[name].reduce((sum, { rule, learned }) => sum + rule + learned, 0);
+  const [base, ...rest] = proposal.contributions[name];
+  const total = proposal.contributions[name].reduce((sum, { rule, learned }) => sum + rule + learned, 0);
   const isLearned = proposal.releases > 0;
   const rows = [
     ...(isLearned ? [{ label: 'Your usual coffee', rule: 0, learned: base!.learned }] : []),
@@ -38,7 +38,7 @@ export function Pushes({ name, proposal }: { name: Pushed; proposal: Proposal })
         {name === 'timeS' && `, counted ${CLOCK_LABELS[proposal.recipe.clock]}`}: {format(total)},
         likely {format(low)} to {format(high)} (8 in 10)
       </SectionTitle>
-      <PushChart
+      <ContributionChart
         rows={rows}
         from={base!.rule}
         total={total}

@@ -6,7 +6,7 @@ import { useState } from 'react';
 import styled from 'styled-components';
 import { dayWords } from '@/core/dayWords';
 import { RELEASE } from '@/core/entity/release';
-import { PUSHED, type Pushed } from '@/core/start/pushed';
+import { PROPOSED_VARIABLES, type ProposedVariable } from '@/core/start/pushed';
 import {
   STYLE_LABELS,
   STYLES,
@@ -20,7 +20,7 @@ import { Notice, SectionTitle, Small, StageTitle } from '@/ui/type';
 import { AcceptForm } from './AcceptForm';
 import { ComingFrom } from './ComingFrom';
 import { Comparison } from './Comparison';
-import { Evidence } from './Evidence';
+import { PastRecipes } from './Evidence';
 import { OpenRecipes } from './OpenRecipes';
 import { Pushes } from './Pushes';
 import type { StartView } from '@/views/start';
@@ -77,7 +77,7 @@ const STYLE_OPTIONS = STYLES.map((value) => ({ value, label: STYLE_LABELS[value]
 /** Where to begin with this coffee: the proposal, why, and what else was asked about it. */
 export function StartStage({ view, start }: { view: ReleaseView; start: StartView }) {
   const { choose, isChoosing } = useQuestion();
-  const [open, setOpen] = useState<Pushed>('ratio');
+  const [open, setOpen] = useState<ProposedVariable>('ratio');
   const { asked, proposal, setup, setups, batch, beside, comingFrom } = start;
   const { style, temperatureSchool } = asked;
   return (
@@ -201,10 +201,10 @@ export function StartStage({ view, start }: { view: ReleaseView; start: StartVie
               label="What moved this figure"
               value={open}
               onChange={setOpen}
-              options={PUSHED.map((value) => ({ value, label: VARIABLES[value].short }))}
+              options={PROPOSED_VARIABLES.map((value) => ({ value, label: VARIABLES[value].short }))}
             />
             <Pushes name={open} proposal={proposal} />
-            <Evidence name={open} rows={start.evidence[open]} nearest={start.nearest} />
+            <PastRecipes name={open} rows={start.evidence[open]} nearest={start.nearest} />
             <WhatIf
               suppose={asked.suppose}
               proposal={proposal}

@@ -1,5 +1,5 @@
 import { DRAFT } from '@/core/entity/draft';
-import { entriesOf, type Sent } from '@/core/entity/field';
+import { entriesOf, type FormValues } from '@/core/entity/field';
 import { HOLDS, RECIPE } from '@/core/entity/recipe';
 import type { Proposal } from '@/core/start/propose';
 import type { BrewStyle, TemperatureSchool } from '@/core/vocabulary';
@@ -27,7 +27,7 @@ export function overruled(text: RecipeText, proposed: RecipeText): string[] {
     .map(([, { label }]) => label.toLowerCase());
 }
 
-export interface AcceptContext extends Sent<Pick<typeof RECIPE, 'clock' | 'programme'>> {
+export interface AcceptContext extends FormValues<Pick<typeof RECIPE, 'clock' | 'programme'>> {
   readonly steps: readonly object[];
   readonly releaseId: string;
   readonly batchId: string;

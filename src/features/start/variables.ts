@@ -1,7 +1,7 @@
 /** The five variables of a proposal as people read them. */
 import { figure, signed } from '@/core/figure';
 import type { Proposal } from '@/core/start/propose';
-import type { Pushed } from '@/core/start/pushed';
+import type { ProposedVariable } from '@/core/start/pushed';
 import { F_PER_C } from '@/core/units';
 import type { useUnits } from '@/ui/person';
 
@@ -13,7 +13,7 @@ export interface Variable {
   readonly span: readonly [number, number];
 }
 
-export const VARIABLES: Readonly<Record<Pushed, Variable>> = {
+export const VARIABLES: Readonly<Record<ProposedVariable, Variable>> = {
   ratio: { title: 'Ratio', short: 'Ratio', unit: '', digits: 2, span: [1.5, 3] },
   temperatureC: {
     title: 'Temperature',
@@ -34,7 +34,7 @@ export const VARIABLES: Readonly<Record<Pushed, Variable>> = {
 };
 
 /** How a variable's values and changes are written in a person's units. */
-export function formatsOf(name: Pushed, { mass, temperature, units }: ReturnType<typeof useUnits>) {
+export function formatsOf(name: ProposedVariable, { mass, temperature, units }: ReturnType<typeof useUnits>) {
   const { unit, digits } = VARIABLES[name];
   const format = (value: number) => {
     if (name === 'doseG') return mass(value);
@@ -50,12 +50,12 @@ export function formatsOf(name: Pushed, { mass, temperature, units }: ReturnType
 }
 
 /** What the proposal says of a variable, after rounding and limits. */
-export function proposedValue({ recipe, grindSteps, pushes }: Proposal, name: Pushed): number {
+export function proposedValue({ recipe, grindSteps, contributions }: Proposal, name: ProposedVariable): number {
   switch (name) {
     case 'grindSteps':
       return grindSteps;
     case 'timeS':
-      return pushes.timeS.reduce((sum, { rule, learned }) => sum + rule + learned, 0);
+      return contributions.timeS.reduce((sum, { rule, learned }) => sum + rule + learned, 0);
     default:
       return recipe[name];
   }

@@ -1,5 +1,5 @@
 /** What the picture of a surface and its controls share; the picture itself is fetched when it is seen. */
-import type { Place } from '@/core/trials/coding';
+import type { TrialPoint } from '@/core/trials/coding';
 import type { Axes } from '@/core/trials/contours';
 
 export const SURFACE_HEIGHT_PX = 320;
@@ -9,7 +9,7 @@ export const VARIABLE_NAMES = [
   'ratio',
   'temperatureC',
   'timeS',
-] as const satisfies readonly (keyof Place)[];
+] as const satisfies readonly (keyof TrialPoint)[];
 export type VariableName = (typeof VARIABLE_NAMES)[number];
 
 export const AXIS_NAMES: Readonly<Record<VariableName, string>> = {

@@ -7,7 +7,7 @@ import { factsOf, type ToPrint } from './card';
 import { batchAddress } from './batchAddress';
 import { drawCode, drawHeading, drawPlate, drawRows } from './parts';
 import { pdfOf } from './pdfPen';
-import { fitting, mm, PAGES, say, SOFT, type Sheet } from './sheet';
+import { fitting, mm, PAGES, say, SOFT, type PaperSheet } from './sheet';
 
 const SCALES = [1, 0.94, 0.88, 0.82, 0.76, 0.7, 0.64, 0.58, 0.52, 0.46, 0.4, 0.34, 0.3];
 const MARGIN = mm(7);
@@ -30,7 +30,7 @@ export async function bagCardPdf(asked: ToPrint): Promise<Uint8Array<ArrayBuffer
   });
 }
 
-function drawFront(sheet: Sheet, { body, address, language }: ToPrint): number {
+function drawFront(sheet: PaperSheet, { body, address, language }: ToPrint): number {
   const lines = cardLines(body, language);
   const words = wordsIn(language);
   const at = { x: MARGIN, width: WIDTH - 2 * MARGIN };
@@ -65,7 +65,7 @@ function drawFront(sheet: Sheet, { body, address, language }: ToPrint): number {
   return Math.max(end, y + CODE);
 }
 
-function drawBack(sheet: Sheet, { body, address, language }: ToPrint): number {
+function drawBack(sheet: PaperSheet, { body, address, language }: ToPrint): number {
   const lines = cardLines(body, language);
   const words = wordsIn(language);
   const at = { x: MARGIN, width: WIDTH - 2 * MARGIN };

@@ -10,7 +10,7 @@ import { batchAddress } from './batchAddress';
 import { factsOf, type ToPrint } from './card';
 import { drawCode, drawPlate } from './parts';
 import { pdfOf } from './pdfPen';
-import { fitting, mm, PAGES, RULE, say, SOFT, type Place, type Sheet } from './sheet';
+import { fitting, mm, PAGES, RULE, say, SOFT, type PaperBox, type PaperSheet } from './sheet';
 
 export const MOST_COFFEES = 3;
 
@@ -36,7 +36,7 @@ export async function cafeSheetPdf(cards: readonly ToPrint[]): Promise<Uint8Arra
   });
 }
 
-function drawSheet(sheet: Sheet, cards: readonly ToPrint[]): number {
+function drawSheet(sheet: PaperSheet, cards: readonly ToPrint[]): number {
   const [{ body, language }] = cards as [ToPrint];
   const { sheet: words } = wordsIn(language);
   const at = { x: MARGIN, width: WIDTH - 2 * MARGIN };
@@ -47,7 +47,7 @@ function drawSheet(sheet: Sheet, cards: readonly ToPrint[]): number {
   return say(sheet, wordsIn(language).caution, { ...at, y, size: 7.5, colour: SOFT });
 }
 
-function drawCoffee(sheet: Sheet, { body, address, language }: ToPrint, place: Place): number {
+function drawCoffee(sheet: PaperSheet, { body, address, language }: ToPrint, place: PaperBox): number {
   const words = wordsIn(language);
   const lines = cardLines(body, language);
   const { x, width } = place;
@@ -73,7 +73,7 @@ function drawCoffee(sheet: Sheet, { body, address, language }: ToPrint, place: P
 }
 
 /** Empty rows, the first three for the day's checks. */
-function drawLog(sheet: Sheet, language: ToPrint['language'], { x, y, width }: Place): number {
+function drawLog(sheet: PaperSheet, language: ToPrint['language'], { x, y, width }: PaperBox): number {
   const { sheet: words } = wordsIn(language);
   const { pen, scale } = sheet;
   const columns = [words.check, words.dose, words.out, words.time, words.dial, words.taste];

@@ -16,7 +16,7 @@ import {
 import { drinksIn, fitsIn, milkIn, phasesIn } from '../recipe/sections';
 import { drawCode, drawHeading, drawPlate, drawProgramme, drawRows } from './parts';
 import { pdfOf } from './pdfPen';
-import { fitting, INK, PAGES, say, SOFT, type Place, type Sheet } from './sheet';
+import { fitting, INK, PAGES, say, SOFT, type PaperBox, type PaperSheet } from './sheet';
 
 /** Sheets and sizes tried in turn, from the handiest to one that holds any card. */
 const TRIALS = [
@@ -54,7 +54,7 @@ export async function cardPdf(asked: ToPrint): Promise<Uint8Array<ArrayBuffer>> 
 
 /** Draws the whole card and answers where it ends, in points from the top. */
 export function drawCard(
-  sheet: Sheet,
+  sheet: PaperSheet,
   pageWidth: number,
   { body, address, language }: ToPrint,
 ): number {
@@ -77,7 +77,7 @@ export function drawCard(
 }
 
 /** One flat step needs no drawing. */
-function drawSteps(sheet: Sheet, body: RecipeBody, language: Language, place: Place): number {
+function drawSteps(sheet: PaperSheet, body: RecipeBody, language: Language, place: PaperBox): number {
   const { steps } = body.recipe;
   if (!steps || steps.length < 2) return place.y;
   const { endsAt, untilS, lanes } = drawProgramme(sheet, steps, place);
@@ -88,7 +88,7 @@ function drawSteps(sheet: Sheet, body: RecipeBody, language: Language, place: Pl
 }
 
 /** What a card says beside its recipe, as rows. */
-function drawSections(sheet: Sheet, body: RecipeBody, language: Language, place: Place): number {
+function drawSections(sheet: PaperSheet, body: RecipeBody, language: Language, place: PaperBox): number {
   const words = wordsIn(language);
   const phases = phasesIn(body, language);
   const milk = milkIn(body, language);
@@ -134,7 +134,7 @@ function drawSections(sheet: Sheet, body: RecipeBody, language: Language, place:
   return y;
 }
 
-function drawSenses(sheet: Sheet, body: RecipeBody, language: Language, { x, y, width }: Place) {
+function drawSenses(sheet: PaperSheet, body: RecipeBody, language: Language, { x, y, width }: PaperBox) {
   const lines = cardLines(body, language);
   const { labels } = wordsIn(language);
   const gap = 12;
@@ -148,7 +148,7 @@ function drawSenses(sheet: Sheet, body: RecipeBody, language: Language, { x, y, 
   return Math.max(...ends);
 }
 
-function drawFoot(sheet: Sheet, { body, address, language }: ToPrint, { x, y, width }: Place) {
+function drawFoot(sheet: PaperSheet, { body, address, language }: ToPrint, { x, y, width }: PaperBox) {
   const words = wordsIn(language);
   drawCode(sheet, address, { x: x + width - CODE_PT, y, side: CODE_PT });
   const at = { x, width: width - CODE_PT - 14 };

@@ -2,7 +2,7 @@
 import { outlineOf } from '@/core/programme/outline';
 import type { Programme } from '@/core/programme/step';
 import { qrSquares } from '../qrCode';
-import { INK, PLATE, PLATE_INK, say, setOf, SOFT, type Place, type Sheet } from './sheet';
+import { INK, PLATE, PLATE_INK, say, setOf, SOFT, type PaperBox, type PaperSheet } from './sheet';
 
 export interface Labelled {
   readonly label: string;
@@ -11,9 +11,9 @@ export interface Labelled {
 
 /** The few figures a recipe stands on, on dark enamel, in rows of so many. */
 export function drawPlate(
-  sheet: Sheet,
+  sheet: PaperSheet,
   figures: readonly Labelled[],
-  { x, y, width, columns = figures.length }: Place & { readonly columns?: number },
+  { x, y, width, columns = figures.length }: PaperBox & { readonly columns?: number },
 ): number {
   const cell = width / columns;
   const pad = 8 * sheet.scale;
@@ -43,9 +43,9 @@ export function drawPlate(
 
 /** Label beside words, row by row. */
 export function drawRows(
-  sheet: Sheet,
+  sheet: PaperSheet,
   rows: readonly Labelled[],
-  { x, y, width, labelPt = 92, size = 9 }: Place & { labelPt?: number; size?: number },
+  { x, y, width, labelPt = 92, size = 9 }: PaperBox & { labelPt?: number; size?: number },
 ): number {
   const labelWidth = labelPt * sheet.scale;
   let at = y;
@@ -65,13 +65,13 @@ export function drawRows(
 }
 
 /** A heading over what follows. */
-export function drawHeading(sheet: Sheet, text: string, place: Place & { size?: number }): number {
+export function drawHeading(sheet: PaperSheet, text: string, place: PaperBox & { size?: number }): number {
   return say(sheet, text, { size: 9, ...place, isStrong: true, role: 'H2' }) + 2;
 }
 
 /** The code that leads to the page. */
 export function drawCode(
-  { pen }: Sheet,
+  { pen }: PaperSheet,
   address: string,
   { x, y, side }: { x: number; y: number; side: number },
 ): void {
@@ -82,7 +82,7 @@ export function drawCode(
 const PROGRAMME_PT = 40;
 
 /** The steps as they are drawn on the screen, without words; answers the y under them and how they are laid out. */
-export function drawProgramme(sheet: Sheet, steps: Programme, { x, y, width }: Place) {
+export function drawProgramme(sheet: PaperSheet, steps: Programme, { x, y, width }: PaperBox) {
   const { pen, scale } = sheet;
   const height = PROGRAMME_PT * scale;
   const { treads, untilS, lanes } = outlineOf(steps, { x, y, width, height });

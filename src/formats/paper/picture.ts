@@ -8,7 +8,7 @@ import { CARD_FIGURES, CARD_SENSES, cardLines, coffeeWords } from '../recipe/lin
 import { phasesIn } from '../recipe/sections';
 import type { ToPrint } from './card';
 import { drawHeading, drawPlate, drawRows } from './parts';
-import { fitting, say, SOFT, type Sheet } from './sheet';
+import { fitting, say, SOFT, type PaperSheet } from './sheet';
 import { drawingOf } from './svgPen';
 
 const WIDTH = 405;
@@ -47,7 +47,7 @@ export async function cardPng(asked: ToPrint): Promise<Uint8Array<ArrayBuffer>> 
   return new Uint8Array(drawn.asPng());
 }
 
-function drawPicture(sheet: Sheet, { body, address, language }: ToPrint): number {
+function drawPicture(sheet: PaperSheet, { body, address, language }: ToPrint): number {
   const lines = cardLines(body, language);
   const words = wordsIn(language);
   const at = { x: MARGIN, width: WIDTH - 2 * MARGIN };

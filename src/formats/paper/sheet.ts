@@ -21,7 +21,7 @@ export const PAGES = {
   A4: [mm(210), mm(297)],
 } as const satisfies Record<string, readonly [number, number]>;
 
-export interface Sheet {
+export interface PaperSheet {
   /** What is drawn with; null where only the height is asked for. */
   readonly pen: Pen | null;
   readonly scale: number;
@@ -29,13 +29,13 @@ export interface Sheet {
   readonly height: number;
 }
 
-export interface Place {
+export interface PaperBox {
   readonly x: number;
   readonly y: number;
   readonly width: number;
 }
 
-export interface Words extends Place {
+export interface Words extends PaperBox {
   readonly size: number;
   readonly isStrong?: boolean;
   readonly colour?: string;
@@ -50,7 +50,7 @@ export function setOf(scale: number, text: string, { width, size, isStrong = fal
 }
 
 /** Sets a text and answers the y under it. */
-export function say({ pen, scale, height }: Sheet, text: string, words: Words): number {
+export function say({ pen, scale, height }: PaperSheet, text: string, words: Words): number {
   if (text === '') return words.y;
   const { lines, lineHeight, points } = setOf(scale, text, words);
   const { x, isStrong = false, colour = INK, role = 'P' } = words;

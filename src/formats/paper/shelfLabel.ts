@@ -6,7 +6,7 @@ import { batchAddress } from './batchAddress';
 import { factsOf, type ToPrint } from './card';
 import { drawCode, drawRows } from './parts';
 import { pdfOf } from './pdfPen';
-import { fitting, mm, say, SOFT, type Sheet } from './sheet';
+import { fitting, mm, say, SOFT, type PaperSheet } from './sheet';
 
 const SIZE = [mm(90), mm(50)] as const;
 const MARGIN = mm(4);
@@ -25,7 +25,7 @@ export async function shelfLabelPdf(asked: ToPrint): Promise<Uint8Array<ArrayBuf
   });
 }
 
-function drawLabel(sheet: Sheet, { body, address, language }: ToPrint): number {
+function drawLabel(sheet: PaperSheet, { body, address, language }: ToPrint): number {
   const lines = cardLines(body, language);
   const words = wordsIn(language);
   const at = { x: MARGIN, width: SIZE[0] - 2 * MARGIN - CODE - 8 };

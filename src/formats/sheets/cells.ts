@@ -87,7 +87,7 @@ function wayOf(name: string, field: Field): Way {
       return rangeWay(name, field);
     case 'text':
       return one(
-        (text) => (text === '' && field.isOpen ? undefined : text),
+        (text) => (text === '' && field.optional ? undefined : text),
         (value: string) => value,
       );
     case 'word':

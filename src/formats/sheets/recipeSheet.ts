@@ -18,12 +18,12 @@ export const RECIPE_SHEET = {
   }),
   ...RECIPE,
   dial: quantity('dial', {
-    isOpen: true,
+    optional: true,
     headers: ['dial', 'grind', 'grind setting', 'grinder setting', 'setting'],
   }),
   why: text('words', {
     label: 'Remark',
-    unsaid: '',
+    default: '',
     headers: ['remark', 'why', 'comment', 'notes'],
   }),
 } as const;

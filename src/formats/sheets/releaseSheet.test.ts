@@ -1,7 +1,7 @@
 import { parseCsv, type DateOrder } from './csv';
 import { suggestMapping as suggest } from './columns';
 import { readReleases, RELEASE_COLUMNS } from './releaseSheet';
-import { runThrough } from '@/core/runThrough';
+import { runToEnd } from '@/core/runThrough';
 
 const suggestMapping = (columns: readonly string[]) => suggest(RELEASE_COLUMNS, columns);
 
@@ -17,7 +17,7 @@ function read(csv: string, dateOrder: DateOrder = 'ymd') {
     notationOf: () => ({}),
     today: '2026-05-20',
   } as const;
-  return runThrough(readReleases(table, options));
+  return runToEnd(readReleases(table, options));
 }
 
 describe('a mapping', () => {

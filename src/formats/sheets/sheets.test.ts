@@ -1,9 +1,9 @@
 import { suggestMapping, suggestUnits } from './columns';
 import { parseCsv, writeCsv } from './csv';
 import { readRecipes, RECIPE_COLUMNS } from './recipeSheet';
-import { runThrough } from '@/core/runThrough';
+import { runToEnd } from '@/core/runThrough';
 import type { ReadOptions } from './rows';
-import { readShots, SHOT_COLUMNS } from './shotSheet';
+import { readShots, SHOT_SHEET_COLUMNS } from './shotSheet';
 import { readTastings, TASTING_COLUMNS } from './tastingSheet';
 
 function optionsFor(columns: Parameters<typeof suggestMapping>[0], csv: string) {
@@ -49,7 +49,7 @@ describe('units of columns', () => {
 describe('a sheet of recipes', () => {
   const read = (csv: string) => {
     const { table, options } = optionsFor(RECIPE_COLUMNS, csv);
-    return runThrough(readRecipes(table, options));
+    return runToEnd(readRecipes(table, options));
   };
 
   it('is read with semicolons, decimal commas, ounces and °F', () => {
@@ -99,10 +99,10 @@ describe('a sheet of recipes', () => {
 describe('a sheet of shots', () => {
   it('reads signs, yes and no, hours, and who pulled', () => {
     const { table, options } = optionsFor(
-      SHOT_COLUMNS,
+      SHOT_SHEET_COLUMNS,
       'coffee,date,hour,grind,in,out,time,first drip,purged,seen,tds,barista\nA,20/04/2026,9:05,12,18.1,36.4,27.9,6.2,x,"spurts; Holes in the puck",9.4,Tobin',
     );
-    const { entries, faults } = runThrough(readShots(table, options));
+    const { entries, faults } = runToEnd(readShots(table, options));
     expect(faults).toEqual([]);
     expect(entries[0]!.entry).toMatchObject({
       pulledOn: '2026-04-20',
@@ -118,8 +118,8 @@ describe('a sheet of shots', () => {
     const rows = (dial: string) =>
       `coffee,date,setup,grind,in,out,time,temp\nA,20/04/2026,Lettered,${dial},18,36,28,93`;
     const read = (dial: string) => {
-      const { table, options } = optionsFor(SHOT_COLUMNS, rows(dial));
-      return runThrough(readShots(table, options));
+      const { table, options } = optionsFor(SHOT_SHEET_COLUMNS, rows(dial));
+      return runToEnd(readShots(table, options));
     };
     expect(read('9 c').entries[0]!.entry.dial).toBe(74);
     expect(read('9 K').faults).toMatchObject([
@@ -130,10 +130,10 @@ describe('a sheet of shots', () => {
   it('takes a volume for a mass, but never one without a unit', () => {
     const read = (header: string, figure: string) => {
       const { table, options } = optionsFor(
-        SHOT_COLUMNS,
+        SHOT_SHEET_COLUMNS,
         `coffee,date,grind,in,${header},time,temp\nA,20/04/2026,9,18,${figure},28,93`,
       );
-      return runThrough(readShots(table, options));
+      return runToEnd(readShots(table, options));
     };
     const weighed = ({ entries }: ReturnType<typeof read>) => entries[0]!.entry;
     expect(weighed(read('yield ml', '48'))).toMatchObject({ yieldMl: 48, yieldG: 36 });
@@ -148,13 +148,13 @@ describe('a sheet of shots', () => {
 
   it('refuses what no bench produces', () => {
     const { table, options } = optionsFor(
-      SHOT_COLUMNS,
+      SHOT_SHEET_COLUMNS,
       'coffee,date,grind,in,out,time,first drip,purged\nA,20/04/2026,12,18,36,28,40,perhaps',
     );
-    const { faults } = runThrough(readShots(table, options));
+    const { faults } = runToEnd(readShots(table, options));
     expect(faults.map(({ column }) => column).sort()).toEqual(['purged']);
     const again = parseCsv('coffee,date,grind,in,out,time,first drip\nA,20/04/2026,12,18,36,28,40');
-    expect(runThrough(readShots(again, options)).faults[0]!.message).toMatch(/first drip/i);
+    expect(runToEnd(readShots(again, options)).faults[0]!.message).toMatch(/first drip/i);
   });
 });
 
@@ -164,7 +164,7 @@ describe('a sheet of tastings', () => {
       TASTING_COLUMNS,
       'coffee,tasted on,taster,sourness,sweetness,score,notes found,defects,served\nA,20/04/2026,Ines,2,7,8,"cocoa, raisin",papery,In milk\nA,20/04/2026,Ines,,,,,,',
     );
-    const { entries, faults } = runThrough(readTastings(table, options));
+    const { entries, faults } = runToEnd(readTastings(table, options));
     expect(entries[0]!.entry).toMatchObject({
       scales: { sharpness: 2, sweetness: 7, liking: 8, signs: ['papery'] },
       notesFound: ['cocoa', 'raisin'],

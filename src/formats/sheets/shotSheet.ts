@@ -15,19 +15,19 @@ export const SHOT_SHEET = {
   pulledOn: day({ label: 'Pulled on', headers: ['pulled on', 'date', 'pulled', 'day'] }),
   pulledAt: text('note', {
     label: 'At (hour)',
-    isOpen: true,
+    optional: true,
     headers: ['pulled at', 'at', 'hour', 'clock time'],
   }),
   ...SHOT,
   person: text('name', {
     label: 'Pulled by',
-    unsaid: '',
+    default: '',
     headers: ['pulled by', 'barista', 'person', 'by'],
   }),
 } as const;
 
 /** The house's clock and the recipe's temperature stand where a sheet says none; a volume for a mass. */
-export const SHOT_COLUMNS = columnsOf(SHOT_SHEET, ['clock', 'temperatureC', 'yieldG']);
+export const SHOT_SHEET_COLUMNS = columnsOf(SHOT_SHEET, ['clock', 'temperatureC', 'yieldG']);
 
 const shape = entryShape(SHOT_SHEET);
 const hour = z.string().regex(/^([01]?\d|2[0-3]):[0-5]\d(:[0-5]\d)?$/, {
@@ -50,7 +50,7 @@ export function readShots(table: CsvTable, options: ReadOptions) {
     table,
     {
       fields: SHOT_SHEET,
-      columns: SHOT_COLUMNS,
+      columns: SHOT_SHEET_COLUMNS,
       schema: shotRow,
       complete: ({ clock = options.clock, ...raw }) => ({
         ...raw,

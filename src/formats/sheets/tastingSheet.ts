@@ -14,17 +14,17 @@ const PLACED = {
   tastedOn: day({ label: 'Tasted on', headers: ['tasted on', 'date', 'tasted', 'day'] }),
   pulledOn: day({
     label: 'Shot pulled on, if another day',
-    isOpen: true,
+    optional: true,
     headers: ['pulled on', 'shot pulled on'],
   }),
   pulledAt: text('note', {
     label: 'Shot pulled at (hour)',
-    isOpen: true,
+    optional: true,
     headers: ['pulled at', 'shot pulled at'],
   }),
   taster: text('name', {
     label: 'Taster',
-    unsaid: '',
+    default: '',
     headers: ['taster', 'tasted by', 'person', 'by'],
   }),
   ...TASTING,

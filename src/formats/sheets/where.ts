@@ -1,5 +1,5 @@
 /** What says which dial-in a row belongs to: release, batch, setup and style. */
-import { day, text, word, type Entered, type Values } from '@/core/entity/field';
+import { day, text, word, type Input, type Row } from '@/core/entity/field';
 import { STYLE_LABELS, STYLES } from '@/core/vocabulary';
 
 export const WHERE = {
@@ -9,15 +9,15 @@ export const WHERE = {
   }),
   roastDate: day({
     label: 'Roast date of the batch',
-    isOpen: true,
+    optional: true,
     headers: ['roast date', 'roasted', 'roasted on'],
   }),
-  setup: text('name', { label: 'Setup', unsaid: '', headers: ['setup', 'bench', 'station'] }),
+  setup: text('name', { label: 'Setup', default: '', headers: ['setup', 'bench', 'station'] }),
   style: word(STYLES, STYLE_LABELS, {
     label: 'Brew style',
-    unsaid: 'classic',
+    default: 'classic',
     headers: ['style', 'brew style'],
   }),
 } as const;
 
-export type Where = Entered<typeof WHERE> & Required<Pick<Values<typeof WHERE>, 'setup' | 'style'>>;
+export type Where = Input<typeof WHERE> & Required<Pick<Row<typeof WHERE>, 'setup' | 'style'>>;

@@ -1,7 +1,7 @@
 import { database } from '@/data/database';
 import { listParts } from '@/data/equipment';
 import { countReleases } from '@/data/releases';
-import { listEras } from '@/data/eras';
+import { listPeriods } from '@/data/eras';
 import { listSetups } from '@/data/setups';
 import { EquipmentPage } from '@/features/equipment/EquipmentPage';
 import { loadHouse } from '@/features/frame/load';
@@ -18,7 +18,7 @@ export default async function Equipment() {
       <EquipmentPage
         setups={listSetups(db)}
         taught={await listTaught(db, house)}
-        eras={listEras(db)}
+        eras={listPeriods(db)}
         hasRelease={countReleases(db) > 0}
         parts={{
           machine: listParts(db, 'machine'),

@@ -6,9 +6,9 @@ import { database } from '@/data/database';
 import { findHouse } from '@/data/house';
 import { learnField } from '@/views/fieldModel';
 import { renewGrinderMemories } from '@/views/grinderMemory';
-import { renewTasteSites } from '@/views/tasteSites';
+import { renewTasteEvidence } from '@/views/tasteSites';
 import { callerOf, withPasswordHash } from '../caller';
-import { answer, jsonOf, STRANGERS_BYTES } from '../edge';
+import { answer, jsonOf, ANONYMOUS_BYTES } from '../edge';
 
 export const dynamic = 'force-dynamic';
 
@@ -16,7 +16,7 @@ export async function POST(request: Request): Promise<Response> {
   return answer(request, async () => {
     const db = database();
     const caller = await callerOf(db, request);
-    const body = await jsonOf(request, caller.personId === null ? STRANGERS_BYTES : undefined);
+    const body = await jsonOf(request, caller.personId === null ? ANONYMOUS_BYTES : undefined);
     const { command, input } = commandOf(commands, body);
     const result = submit(db, commands, body, await withPasswordHash(caller, command, input));
     // What a check, a dial-in that ended and its cups teach is learnt once its answer is out.
@@ -25,7 +25,7 @@ export async function POST(request: Request): Promise<Response> {
       if (!house) return;
       learnField(db, house);
       await renewGrinderMemories(db, house);
-      await renewTasteSites(db, house);
+      await renewTasteEvidence(db, house);
     });
     return result;
   });

@@ -10,7 +10,7 @@ import { oneOf, parse } from '@/core/schema/fields';
 import { submit } from '@/data/command';
 import { database } from '@/data/database';
 import { today } from '@/data/today';
-import { planOf, prepareImport } from '@/features/import/kinds';
+import { importPlanOf, prepareImport } from '@/features/import/kinds';
 import { importInput } from '@/features/import/prepared';
 import { SHEET_NAMES, type SheetName } from '@/features/import/sheetNames';
 import { SHEETS } from '@/features/import/sheets';
@@ -50,7 +50,7 @@ export async function POST(received: Request): Promise<Response> {
     const reading = prepareImport(db, sheet, input, today());
     const first = reading.next();
     return streamed(reading, first, (prepared) => {
-      if (step === 'check') return planOf(prepared);
+      if (step === 'check') return importPlanOf(prepared);
       if (prepared.faults.length > 0)
         throw userFault('badInput', 'file', 'The sheet has faults now. Check every row again.');
       return submit(db, commands, { id, kind, input }, caller);

@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { assert, UserFault, userFault } from '@/core/errors';
 import type { Db } from '@/data/database';
 import { logAtDoor } from '@/data/doorLog';
-import { noteProof, type SignedIn } from '@/data/session';
+import { notePasswordGiven, type SignedIn } from '@/data/session';
 import { signIn } from '@/data/signIn';
 import { addressOf, sourceOf } from '../caller';
 
@@ -20,7 +20,7 @@ export const isWrong = (error: unknown): boolean =>
 const WRONG = 'is signed in and gave a wrong password';
 
 /** @throws UserFault when it is another password; strangers' tries do not count against who is signed in. */
-export async function proveAgain(
+export async function checkPasswordAgain(
   db: Db,
   { person, session }: SignedIn,
   { password, request }: { password: string; request: Request },
@@ -35,5 +35,5 @@ export async function proveAgain(
     logAtDoor(db, { personId: person.id, kind: 'failure', words: WRONG, source });
     throw userFault('refused', 'password', 'This is not your password. Type it again.');
   }
-  noteProof(db, session.id);
+  notePasswordGiven(db, session.id);
 }

@@ -11,8 +11,8 @@ import { findSignIn, keepPasswordHash } from '@/data/people';
 import { browserOf, endSession, endSessions, findSignedIn, startSession } from '@/data/session';
 import { signIn } from '@/data/signIn';
 import { addressOf, admit, deviceOf, sourceOf } from '../caller';
-import { answer, jsonOf, STRANGERS_BYTES } from '../edge';
-import { isWrong, proveAgain, typed } from './proof';
+import { answer, jsonOf, ANONYMOUS_BYTES } from '../edge';
+import { isWrong, checkPasswordAgain, typed } from './proof';
 
 export const dynamic = 'force-dynamic';
 
@@ -23,7 +23,7 @@ const signInInput = z.strictObject({
 
 export async function POST(request: Request): Promise<Response> {
   return answer(request, async () => {
-    const { signInName, password } = parse(signInInput, await jsonOf(request, STRANGERS_BYTES));
+    const { signInName, password } = parse(signInInput, await jsonOf(request, ANONYMOUS_BYTES));
     const [db, store] = [database(), await cookies()];
     const name = signInName.trim();
     const source = sourceOf(request);
@@ -63,8 +63,8 @@ export async function PUT(request: Request): Promise<Response> {
   return answer(request, async () => {
     const db = database();
     const signedIn = await admit(db, 'self');
-    const { password, next } = parse(newPasswordInput, await jsonOf(request, STRANGERS_BYTES));
-    await proveAgain(db, signedIn, { password, request });
+    const { password, next } = parse(newPasswordInput, await jsonOf(request, ANONYMOUS_BYTES));
+    await checkPasswordAgain(db, signedIn, { password, request });
     refuseCommon(next, 'next');
     const { person } = signedIn;
     keepPasswordHash(db, person.id, await hashPassword(next));

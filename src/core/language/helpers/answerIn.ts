@@ -1,6 +1,6 @@
 /** The advisor's one change in a language, for whoever's grinder is not known. */
 import type { Advice } from '../../advice/types';
-import type { StrangerAsked } from '../../advice/stranger';
+import type { CardReaderQuestion } from '../../advice/stranger';
 import { figureIn, type Language } from '../language';
 import { heatOf } from '../temperature';
 import { stepsIn } from '../stepsIn';
@@ -17,7 +17,7 @@ export interface Answer {
 /** From so many shots at two settings on, a step of that grinder is known well enough to be counted. */
 const COUNTED_FROM_SHOTS = 2;
 
-export function answerIn(language: Language, advice: Advice, asked: StrangerAsked): Answer {
+export function answerIn(language: Language, advice: Advice, asked: CardReaderQuestion): Answer {
   const words = helperWordsIn(language);
   const isChange = advice.move !== null;
   return {
@@ -33,7 +33,7 @@ function keepIn(language: Language, { status }: Advice): string {
   return status === 'grind' || status === 'dose' ? keep.repeat : keep[status];
 }
 
-function moveIn(language: Language, { move }: Advice, { shots }: StrangerAsked): string {
+function moveIn(language: Language, { move }: Advice, { shots }: CardReaderQuestion): string {
   const { answer } = helperWordsIn(language);
   const { variable, from, to } = move!;
   const g = (value: number) => `${figureIn(language, value, 1)} g`;
@@ -55,7 +55,7 @@ function moveIn(language: Language, { move }: Advice, { shots }: StrangerAsked):
   }
 }
 
-function whyIn(language: Language, { marks }: Advice, { card, shots }: StrangerAsked): string {
+function whyIn(language: Language, { marks }: Advice, { card, shots }: CardReaderQuestion): string {
   const { answer } = helperWordsIn(language);
   const last = shots.at(-1);
   const mark = marks.at(-1);
@@ -68,7 +68,7 @@ function whyIn(language: Language, { marks }: Advice, { card, shots }: StrangerA
 function ranIn(
   language: Language,
   { timeOnTargetClockS: time, side, inYield }: Advice['marks'][number],
-  { timeS: [low, high], yieldG }: StrangerAsked['card'],
+  { timeS: [low, high], yieldG }: CardReaderQuestion['card'],
 ): string {
   const { answer } = helperWordsIn(language);
   const off = (s: number) => `${figureIn(language, Math.max(1, Math.round(s)), 0)} s`;

@@ -1,6 +1,6 @@
 /** The words of what a card's page can do for its reader, as each language says them. */
 import type { AdviceStatus } from '../../advice/types';
-import type { StrangerTaste } from '../../advice/stranger';
+import type { CardReaderTaste } from '../../advice/stranger';
 
 export interface HelperWords {
   readonly today: {
@@ -37,7 +37,7 @@ export interface HelperWords {
     readonly moved: string;
     readonly movedHint: string;
     readonly tasted: string;
-    readonly taste: Readonly<Record<StrangerTaste, string>>;
+    readonly taste: Readonly<Record<CardReaderTaste, string>>;
     readonly notTasted: string;
     readonly ask: string;
     readonly again: string;
@@ -74,7 +74,7 @@ export interface HelperWords {
     readonly fastFor: (g: string) => string;
     readonly slowFor: (g: string) => string;
     readonly inside: string;
-    readonly tasted: Readonly<Record<StrangerTaste, string>>;
+    readonly tasted: Readonly<Record<CardReaderTaste, string>>;
     readonly oneThing: string;
   };
   readonly wrong: (field: string, from: string, to: string) => string;

@@ -3,8 +3,8 @@ import { z } from 'zod';
 import { parse } from '@/core/schema/fields';
 import { database } from '@/data/database';
 import { admit } from '../../caller';
-import { answer, jsonOf, STRANGERS_BYTES } from '../../edge';
-import { proveAgain, typed } from '../proof';
+import { answer, jsonOf, ANONYMOUS_BYTES } from '../../edge';
+import { checkPasswordAgain, typed } from '../proof';
 
 export const dynamic = 'force-dynamic';
 
@@ -14,8 +14,8 @@ export async function POST(request: Request): Promise<Response> {
   return answer(request, async () => {
     const db = database();
     const signedIn = await admit(db, 'self');
-    const { password } = parse(proofInput, await jsonOf(request, STRANGERS_BYTES));
-    await proveAgain(db, signedIn, { password, request });
+    const { password } = parse(proofInput, await jsonOf(request, ANONYMOUS_BYTES));
+    await checkPasswordAgain(db, signedIn, { password, request });
     return {};
   });
 }
