@@ -6,8 +6,8 @@
 import { fitRecipe, type FitInput, type FitPlace } from '@/core/fits/fit';
 import { chanceFrom } from '@/core/random';
 import { STYLE_STEPS } from '@/core/programme/styles';
-import { simulateShot } from '@/core/shot/simulate';
-import type { SimulatedBasket, SimulatedCoffee } from '@/core/shot/types';
+import { simulateShot } from '@/core/simulator/simulate';
+import type { SimulatedBasket, SimulatedCoffee } from '@/core/simulator/types';
 import type { Measure } from './measure';
 
 const COFFEES = 300;

@@ -15,7 +15,7 @@ import { listSetups } from '@/data/setups';
 import { insertShot } from '@/data/shots';
 import { insertTasting, type TastingFields } from '@/data/tastings';
 import { findHouse } from '@/data/house';
-import { renewTasteEvidence } from '@/views/tasteSites';
+import { renewTasteEvidence } from '@/views/tasteEvidence';
 import { makeDocument, writeDocument } from '@/formats/recipe/document';
 
 export interface Growth {

@@ -3,16 +3,16 @@ import { z } from 'zod';
 import { groupBy } from '@/core/groupBy';
 import { userFault } from '@/core/errors';
 import { fromPump } from '@/core/extraction/clock';
-import { ALARM_STATES } from '@/core/field/alarms';
-import { lnWindow, type FieldCheck } from '@/core/field/check';
-import { INTERVAL_SDS } from '@/core/field/fieldRules';
-import { nextAtCafe } from '@/core/field/nextAtCafe';
-import { readChecks } from '@/core/field/read';
-import { localDay, readTimes } from '@/core/field/schedule';
-import { fieldSignals, type CafeFacts, type CoffeeFacts } from '@/core/field/signals';
-import { signalReason, signalTitle, type SignalNames } from '@/core/field/signalWords';
-import { usualTimeS } from '@/core/field/usualTime';
-import { CHECK_TASTES } from '@/core/entity/fieldCheck';
+import { ALARM_STATES } from '@/core/cafes/alarms';
+import { lnWindow, type CafeCheck } from '@/core/cafes/check';
+import { INTERVAL_SDS } from '@/core/cafes/cafeRules';
+import { nextAtCafe } from '@/core/cafes/nextAtCafe';
+import { readChecks } from '@/core/cafes/readChecks';
+import { localDay, readTimes } from '@/core/cafes/schedule';
+import { cafeSignals, type CafeFacts, type CoffeeFacts } from '@/core/cafes/signals';
+import { signalReason, signalTitle, type SignalNames } from '@/core/cafes/signalWords';
+import { usualTimeS } from '@/core/cafes/usualTime';
+import { CHECK_TASTES } from '@/core/entity/cafeCheck';
 import { day, oneOf, quantity } from '@/core/schema/fields';
 import { CLOCKS } from '@/core/vocabulary';
 import { command, interval } from './command';
@@ -124,7 +124,7 @@ export const field = command({
     });
     const names = namesOf(partners, read);
     return {
-      signals: fieldSignals(model, facts, coffeesOf(read)).map((signal) => ({
+      signals: cafeSignals(model, facts, coffeesOf(read)).map((signal) => ({
         ...signal,
         title: signalTitle(signal, names),
         reason: signalReason(signal, names),
@@ -155,7 +155,7 @@ export const field = command({
 
 type SentCheck = z.output<typeof checkSchema>;
 
-function fieldCheckOf(check: SentCheck, i: number): FieldCheck & { window: [number, number] } {
+function fieldCheckOf(check: SentCheck, i: number): CafeCheck & { window: [number, number] } {
   const { partner, at, visit, coffee, roastDate, target } = check;
   const atDay = localDay(at, 'UTC');
   const onPump = (s: number) => fromPump(s, target.clock);

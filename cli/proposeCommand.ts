@@ -10,7 +10,7 @@ import { comingFrom } from '@/core/start/comingFrom';
 import { learnWithCups } from '@/core/start/learnTaste';
 import { OUTPUTS, rulesInForce } from '@/core/start/priors';
 import { propose, withEvidence } from '@/core/start/propose';
-import { PROPOSED_VARIABLES } from '@/core/start/pushed';
+import { PROPOSED_VARIABLES } from '@/core/start/proposedVariables';
 import { CLOCKS, HEADSPACES, REST_SCHOOLS, STYLES, TEMPERATURE_SCHOOLS } from '@/core/vocabulary';
 import { coded, command, interval, keyed } from './command';
 import { matrix, scoredCup } from './tasteCommands';

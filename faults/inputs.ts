@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { UserFault } from '@/core/errors';
 import { clock } from '@/data/clock';
 import { knownWords } from '@/data/storage';
-import { runToEnd } from '@/core/runThrough';
+import { runToEnd } from '@/core/runToEnd';
 import { prepareImport } from '@/features/import/kinds';
 import { SHEET_NAMES } from '@/features/import/sheetNames';
 import { SHEETS } from '@/features/import/sheets';

@@ -9,7 +9,7 @@ import { findHouse } from '@/data/house';
 import { hashPassword } from '@/data/passwords';
 import { findLead, listPeople } from '@/data/people';
 import { openSetUp } from '@/data/setUpCode';
-import { renewTasteEvidence } from '@/views/tasteSites';
+import { renewTasteEvidence } from '@/views/tasteEvidence';
 import { DEMO_PEOPLE } from '@/features/people/demoPeople';
 import { COFFEES, type DemoRelease } from './demo/coffees';
 import { chanceFrom } from '@/core/random';

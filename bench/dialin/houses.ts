@@ -5,8 +5,8 @@
  */
 import type { GrindFeatures } from '@/core/grinder/memory';
 import { chanceFrom } from '@/core/random';
-import { drawStation } from '@/core/shot/drawStation';
-import type { Station } from '@/core/shot/station';
+import { drawStation } from '@/core/simulator/drawStation';
+import type { Station } from '@/core/simulator/station';
 import {
   benchOfMean,
   benchOfStation,

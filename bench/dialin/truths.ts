@@ -4,8 +4,8 @@ import { chanceFrom, type Chance } from '@/core/random';
 import type { Grinder } from '@/core/schema/setup';
 import type { Shot } from '@/core/schema/shot';
 import type { Clock } from '@/core/vocabulary';
-import { drawStation, type DrawnStation } from '@/core/shot/drawStation';
-import { pullAt, type Station } from '@/core/shot/station';
+import { drawStation, type DrawnStation } from '@/core/simulator/drawStation';
+import { pullAt, type Station } from '@/core/simulator/station';
 
 export const TARGET = { doseG: 18, yieldG: 36, timeS: [26.5, 29.5] as [number, number] };
 export const RATED_G = 18;

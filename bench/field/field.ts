@@ -1,7 +1,7 @@
 /** `bench field`: the field model on simulated networks, beside simpler ways of watching one. */
 import type { Measure } from '../measure';
-import type { FieldCheck } from '@/core/field/check';
-import { FieldModel } from '@/core/field/model';
+import type { CafeCheck } from '@/core/cafes/check';
+import { CafesModel } from '@/core/cafes/model';
 import { FAULTS, Network, type NetworkPlan, type Visit } from './network';
 import { ewma, threeSigma } from './rivals';
 import { fieldWatcher, follow, type Found, type Outcome, type Watcher } from './watch';
@@ -56,11 +56,11 @@ const MEASURED_VISITS = 400;
 /** What one check costs a house of a thousand cafés that have sent theirs for two weeks. */
 function benchThousand(): Measure[] {
   const network = new Network(THOUSAND);
-  const model = new FieldModel();
+  const model = new CafesModel();
   for (let i = 0; i < THOUSAND.cafes; i++)
     model.addCafe({ id: String(i), region: network.regionOf(i), checksADay: 3 });
   const lastDay = THOUSAND.days - 1;
-  const known = new Map<number, FieldCheck[]>();
+  const known = new Map<number, CafeCheck[]>();
   const fresh: Visit[] = [];
   for (const visit of network.visits()) {
     if (visit.checks === null) continue;

@@ -3,7 +3,7 @@
  * by the last shot. Faults are planted. All of it is invented; it shares the model's form, which flatters the model.
  */
 import { chanceFrom, type Chance } from '@/core/random';
-import type { FieldCheck, FieldTarget } from '@/core/field/check';
+import type { CafeCheck, CafeTarget } from '@/core/cafes/check';
 
 export const FAULTS = ['grinder', 'machine', 'scale', 'oldYield', 'dose', 'silence'] as const;
 export type FaultKind = (typeof FAULTS)[number];
@@ -33,7 +33,7 @@ const REGION_SIZE = 10;
 const FIRST_FAULT_DAY = 30;
 const FAULT_DAYS = 30;
 const BAD_BATCH_RATE = 0.12;
-export const TARGET: FieldTarget = { doseG: 18, yieldG: 36, timeS: 28 };
+export const TARGET: CafeTarget = { doseG: 18, yieldG: 36, timeS: 28 };
 /** The former recipe's yield, g less than today's: what a café with the old card aims at. */
 export const OLD_YIELD_OFF_G = -4;
 /** Half the window, ln time: 2 s of 28. */
@@ -65,7 +65,7 @@ interface TrueCafe {
 export interface Visit {
   readonly cafe: number;
   readonly atDay: number;
-  readonly checks: readonly FieldCheck[] | null;
+  readonly checks: readonly CafeCheck[] | null;
 }
 
 export class Network {
@@ -152,7 +152,7 @@ export class Network {
     );
   }
 
-  private checksOf(cafe: number, atDay: number): FieldCheck[] | null {
+  private checksOf(cafe: number, atDay: number): CafeCheck[] | null {
     const state = this.cafes[cafe]!;
     const { chance } = state;
     const isSilent = state.faults.some(

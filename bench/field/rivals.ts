@@ -3,7 +3,7 @@
  * yield and the house's ageing taken out, against what they were while it was learnt. A change of the dial is not known
  * to them, as on a chart that is kept by hand.
  */
-import { responseOf, type FieldCheck } from '@/core/field/check';
+import { responseOf, type CafeCheck } from '@/core/cafes/check';
 import { TARGET } from './network';
 import type { Said, Watcher } from './watch';
 
@@ -42,7 +42,7 @@ function chart(judge: (line: Line, value: number, mean: number, sd: number) => b
   };
 }
 
-const meanOf = (checks: readonly FieldCheck[]) =>
+const meanOf = (checks: readonly CafeCheck[]) =>
   checks.reduce((sum, check) => sum + responseOf(check, TARGET), 0) / checks.length;
 
 function momentsOf(values: readonly number[]) {

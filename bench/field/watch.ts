@@ -2,12 +2,12 @@
  * Runs the field model over a network as the application does, visit by visit, and writes down what it says: when each
  * planted fault was found, what was named after one, two and four days, what was said without cause, what was advised.
  */
-import { habitSignal, HABIT } from '@/core/field/habits';
-import { FieldModel } from '@/core/field/model';
-import { nextAtCafe } from '@/core/field/nextAtCafe';
-import { missedShare, SILENCE, silenceOdds } from '@/core/field/silence';
-import { BATCH, batchContrast } from '@/core/field/wholeField';
-import { INTERVAL_SDS } from '@/core/field/fieldRules';
+import { habitSignal, HABIT } from '@/core/cafes/habits';
+import { CafesModel } from '@/core/cafes/model';
+import { nextAtCafe } from '@/core/cafes/nextAtCafe';
+import { missedShare, SILENCE, silenceOdds } from '@/core/cafes/silence';
+import { BATCH, batchContrast } from '@/core/cafes/acrossCafes';
+import { INTERVAL_SDS } from '@/core/cafes/cafeRules';
 import { chanceFrom } from '@/core/random';
 import {
   HALF_WINDOW,
@@ -47,7 +47,7 @@ export interface Advised {
 
 export function fieldWatcher(network: Network, isPooled = true): Watcher {
   const { plan } = network;
-  const models = Array.from({ length: isPooled ? 1 : plan.cafes }, () => new FieldModel());
+  const models = Array.from({ length: isPooled ? 1 : plan.cafes }, () => new CafesModel());
   const modelOf = (cafe: number) => models[isPooled ? 0 : cafe]!;
   const habits = Array.from({ length: plan.cafes }, () => new Habits());
   const missed = Array.from({ length: plan.cafes }, () => new Missed());

@@ -3,7 +3,7 @@
  * after so many recipes, a few cafés pull it at their own places and say a word of each cup, and the surface is fitted again
  * with what they said. All of it is invented; nothing here is used by the program.
  */
-import { cafeSigns, type TastedAt, type Words } from '@/core/field/cafeTaste';
+import { cafeSigns, type TastedAt, type Words } from '@/core/cafes/cafeTaste';
 import { chanceFrom, type Chance } from '@/core/random';
 import { codedFrom, placeAt, STEP, type TrialPoint } from '@/core/trials/coding';
 import { fitSurface, type ToldSign } from '@/core/trials/surface';

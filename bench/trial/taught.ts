@@ -15,7 +15,7 @@ import { withRecipe } from '@/core/start/learnTaste';
 import { priorFor } from '@/core/start/priors';
 import { STEP } from '@/core/trials/coding';
 import { houseSigns, signMessageOf, type SignMessage } from '@/core/trials/signs';
-import { tasteEvidenceOf } from '@/core/trials/site';
+import { tasteEvidenceOf } from '@/core/trials/tasteEvidence';
 import { fitSurface } from '@/core/trials/surface';
 import { around, type Coffee } from './coffee';
 import { byPlan, type Knowing, type Tried } from './ways';

@@ -1,7 +1,7 @@
 /** How the best recipe of a made-up coffee is looked for: as the program plans it, and as it is done by hand. */
 import { Z_80 } from '@/core/grinder/dial';
 import { placeAt, type Coded } from '@/core/trials/coding';
-import { nextCups } from '@/core/trials/plan';
+import { nextCups } from '@/core/trials/nextCups';
 import { robustOptimum, toleranceAt } from '@/core/trials/robust';
 import { BOX, fitSurface, type Cup, type SignOffset, type Surface } from '@/core/trials/surface';
 import type { JointPrediction } from '@/core/start/joint';

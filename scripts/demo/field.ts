@@ -4,13 +4,13 @@
  */
 import { addDays } from '@/core/rest/day';
 import { chanceFrom, type Chance } from '@/core/random';
-import { signalKey } from '@/core/field/signalWords';
+import { signalKey } from '@/core/cafes/signalWords';
 import type { Db } from '@/data/database';
 import { findHouse } from '@/data/house';
 import { findPartner } from '@/data/partners';
 import { today } from '@/data/today';
-import { readFieldNow } from '@/views/field';
-import { learnField } from '@/views/fieldModel';
+import { readCafesNow } from '@/views/cafes';
+import { learnFromCafes } from '@/views/cafesModel';
 import { recipeAt, recipeInForce } from '@/views/publishedRecipe';
 import type { DemoWorker } from './worker';
 
@@ -177,7 +177,7 @@ export function fillField(asked: Asked): void {
     }
   }
   worker.goTo(0, 20);
-  learnField(db, findHouse(db)!);
+  learnFromCafes(db, findHouse(db)!);
   askAndExplain(asked, cafes);
 }
 
@@ -278,7 +278,7 @@ function askAndExplain({ db, worker, lead }: Asked, cafes: readonly Working[]): 
   const help = 'The single runs sour since yesterday, whatever we do. Could you call before noon?';
   worker.run('sendChecks', { secret: secretOf(3), checks: [], help }, null);
   const house = findHouse(db)!;
-  const burrs = readFieldNow(db, house).signals.find(
+  const burrs = readCafesNow(db, house).signals.find(
     (signal) => signal.kind === 'step' && signal.cafe === cafes[4]!.id,
   );
   if (burrs !== undefined)

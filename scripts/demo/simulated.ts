@@ -1,6 +1,6 @@
 /** Shots on the simulated instruments of the demo house, as its bench would pull them. */
-import { drawStation } from '@/core/shot/drawStation';
-import { pullAt } from '@/core/shot/station';
+import { drawStation } from '@/core/simulator/drawStation';
+import { pullAt } from '@/core/simulator/station';
 import { findHouse } from '@/data/house';
 import { readPull } from '@/views/pull';
 import { drawInputOf, madeHere } from '@/features/pull/simulatedOf';

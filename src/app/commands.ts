@@ -11,8 +11,8 @@ import {
   settleHelp,
   settleSignal,
   takeCheckAway,
-} from '@/features/field/actions';
-import { beginPeriod } from '@/features/equipment/beginEra';
+} from '@/features/cafes/actions';
+import { beginPeriod } from '@/features/equipment/beginPeriod';
 import { savePart, saveSetup } from '@/features/equipment/actions';
 import { saveHouse, saveRules, setUpHouse } from '@/features/house/actions';
 import { importDocument } from '@/features/import/actions';

@@ -1,6 +1,6 @@
 /** "My shot did this": one change for the next, by the house's own advisor, worked out beside the page. */
 import type { Advice } from '@/core/advice/types';
-import type { CardReaderQuestion, CardReaderShot, CardReaderTaste } from '@/core/advice/stranger';
+import type { CardReaderQuestion, CardReaderShot, CardReaderTaste } from '@/core/advice/cardReader';
 import { USUAL_CREMA_G_PER_ML } from '@/core/extraction/volume';
 import { answerIn } from '@/core/language/helpers/answerIn';
 import { helperWordsIn } from '@/core/language/helpers/words';

@@ -6,14 +6,14 @@
  */
 import { z } from 'zod';
 import { CHANGES, type CommandKind } from '@/core/command/inputs';
-import type { CacheTag } from '@/core/command/topics';
+import type { CacheTag } from '@/core/command/cacheTags';
 import { assert, userFault, type UserFault } from '@/core/errors';
 import { mayDo, ROLE_LABELS, type Duty } from '@/core/roles';
 import { parse } from '@/core/schema/fields';
 import type { Db } from './database';
 import { findDone, insertEvent } from './events';
-import { invalidate } from './kept';
-import { logAtDoor } from './doorLog';
+import { invalidate } from './cache';
+import { logAccess } from './accessLog';
 import { findLead, findPerson, type Person } from './people';
 import { isPasswordFresh, type Session } from './session';
 import { today } from './today';
@@ -50,7 +50,7 @@ export interface Outcome {
   /** What it changed besides what its kind always does. */
   readonly alsoChanged?: readonly CacheTag[];
   /** It changes who may do what: a line in the log of the doors too. */
-  readonly isAtDoor?: boolean;
+  readonly changesAccess?: boolean;
 }
 
 export interface Command {
@@ -131,7 +131,7 @@ export function submit(
       const {
         personId: doneBy,
         alsoChanged = [],
-        isAtDoor = false,
+        changesAccess: isAtDoor = false,
         ...outcome
       } = command.execute(input, {
         db,
@@ -142,7 +142,7 @@ export function submit(
       });
       const by = doneBy ?? person?.id ?? null;
       insertEvent(db, { id, personId: by, kind, ...outcome });
-      if (isAtDoor) logAtDoor(db, { personId: by, kind, words: outcome.words, source });
+      if (isAtDoor) logAccess(db, { personId: by, kind, words: outcome.words, source });
       invalidate(db, [...CHANGES[command.kind], ...alsoChanged]);
       return outcome.result;
     })

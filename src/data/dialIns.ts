@@ -1,5 +1,5 @@
 /** Dial-ins and the revisions of the recipe on the bench. */
-import type { CacheTag } from '@/core/command/topics';
+import type { CacheTag } from '@/core/command/cacheTags';
 import { DRAFT, type DraftEntered, type DraftValues } from '@/core/entity/draft';
 import { RECIPE, type RecipeEntered, type RecipeValues } from '@/core/entity/recipe';
 import { withRatio, type Recipe } from '@/core/schema/recipe';

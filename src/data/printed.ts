@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import type { Paper } from '@/core/papers';
 import { prepared, type Db } from './database';
-import { invalidate } from './kept';
+import { invalidate } from './cache';
 import { IDS } from './many';
 import { json, now } from './rows';
 

@@ -4,7 +4,7 @@ import { COMPONENT, type ComponentEntered, type ComponentValues } from '@/core/e
 import { RELEASE, type ReleaseEntered, type ReleaseValues } from '@/core/entity/release';
 import { prepared, type Db } from './database';
 import type { RestSpan, FrozenSpell } from '@/core/rest/rest';
-import { spellsOf } from '@/core/rest/bags';
+import { spellsOf } from '@/core/rest/samples';
 import { allRows, groupedByOwner, IDS } from './many';
 import { now } from './rows';
 import type { AskedCheck } from '@/core/rest/checkPlan';

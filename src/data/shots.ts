@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import { SHOT, type ShotEntered, type ShotValues } from '@/core/entity/shot';
 import type { Drink } from '@/core/vocabulary';
-import { spellsOf } from '@/core/rest/bags';
+import { spellsOf } from '@/core/rest/samples';
 import { batchRestDays } from '@/core/rest/batchRest';
 import { prepared, type Db } from './database';
 import { groupedByOwner, IDS } from './many';

@@ -2,7 +2,7 @@
  * The instruments of a setup as it has them linked. Screens ask here and never construct one themselves:
  * a real instrument is added by choosing it here; see docs/devices.md.
  */
-import type { DrawInput } from '@/core/shot/drawStation';
+import type { DrawInput } from '@/core/simulator/drawStation';
 import type { Instrument, Link } from '@/core/vocabulary';
 import { ask } from '@/workers/client';
 import type { ColourMeter, Machine, Refractometer, Scale } from './instruments';

@@ -4,7 +4,7 @@ import type { IncomingMessage, RequestListener, ServerResponse } from 'node:http
 import { isKnownHost } from '@/data/address';
 import type { Db } from '@/data/database';
 import { log, loggedPath } from '@/data/log';
-import { addressOfRequest, isInner, refusalOf, type Refusal } from './gate';
+import { addressOfRequest, isInner, refusalOf, type Refusal } from './requestFilter';
 import { commonHeaders } from './headers';
 import { giveHealth } from './health';
 import { feedFolder } from './feedFolder';

@@ -5,8 +5,8 @@ import { findHouse } from '@/data/house';
 import { log } from '@/data/log';
 import { makeBackup } from '@/data/makeBackup';
 import { troubleOfDatabase } from '@/data/trouble';
-import { learnField } from '@/views/fieldModel';
-import { renewTasteEvidence } from '@/views/tasteSites';
+import { learnFromCafes } from '@/views/cafesModel';
+import { renewTasteEvidence } from '@/views/tasteEvidence';
 import { feedFolder } from './feedFolder';
 import { publishPlanned } from './planned';
 import { pressNew } from './press';
@@ -40,7 +40,7 @@ export function startNightly(db: Db): void {
     const house = findHouse(db);
     if (!house) return;
     try {
-      learnField(db, house);
+      learnFromCafes(db, house);
     } catch (err) {
       log.error({ err }, 'checks were not learnt from');
     }

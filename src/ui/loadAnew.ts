@@ -1,4 +1,4 @@
-import { forgetOfflinePages } from './keepPage';
+import { forgetOfflinePages } from './saveOffline';
 
 /**
  * Opens a page of this program with a full load, where another person may sit at the screen than

@@ -1,5 +1,5 @@
 /** Is the server reached? Looked at when a page opens and when the network comes or goes; while it is away, again and again. */
-import { isProxyAlone } from '@/workers/kept';
+import { isProxyAlone } from '@/workers/offlinePages';
 
 const AGAIN_MS = 3_000;
 

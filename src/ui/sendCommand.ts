@@ -1,7 +1,7 @@
 /** Sending one command, as every form and the outbox do it. */
 import type { CommandKind, Commands } from '@/core/command/inputs';
 import type { Fault, FaultCode } from '@/core/errors';
-import { askPasswordAgain } from './askedProof';
+import { askPasswordAgain } from './passwordAsked';
 import { lookForServer } from './reach';
 
 export type Answer<K extends CommandKind = CommandKind> =

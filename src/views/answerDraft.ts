@@ -1,18 +1,18 @@
 /** A drafted answer to a café: what was seen, the one change and the reason, in its language and on its dial. Server only. */
 import { roundDial } from '@/core/grinder/dial';
 import { dialWords } from '@/core/grinder/notation';
-import { fieldWordsIn } from '@/core/language/field/words';
-import type { FieldWords } from '@/core/language/field/fieldWords';
+import { cafeWordsIn } from '@/core/language/cafes/words';
+import type { CafeWords } from '@/core/language/cafes/cafeWords';
 import { helperWordsIn } from '@/core/language/helpers/words';
 import { figureIn } from '@/core/language/language';
 import { stepsIn } from '@/core/language/stepsIn';
-import type { FieldSignal } from '@/core/field/signals';
-import { signalKey } from '@/core/field/signalWords';
+import type { CafeSignal } from '@/core/cafes/signals';
+import { signalKey } from '@/core/cafes/signalWords';
 import type { Db } from '@/data/database';
 import type { House } from '@/data/house';
 import type { StoredPartner } from '@/data/partners';
-import type { FieldReading } from './field';
-import { dialAfter, movedDial } from './fieldChecksOf';
+import type { CafesReading } from './cafes';
+import { dialAfter, movedDial } from './cafeChecksOf';
 import { publicRecipe, recipeAt } from './publishedRecipe';
 
 export interface AnswerDraft {
@@ -32,7 +32,7 @@ interface Asked {
 export function draftAnswer(
   db: Db,
   house: House,
-  reading: FieldReading,
+  reading: CafesReading,
   { partner, signal: key }: Asked,
 ): AnswerDraft | null {
   const signal = reading.signals.find((one) => signalKey(one) === key);
@@ -41,7 +41,7 @@ export function draftAnswer(
   const published = releaseId === undefined ? null : publicRecipe(db, releaseId);
   if (releaseId === undefined || published === null) return null;
   const { language } = partner;
-  const { reply } = fieldWordsIn(language);
+  const { reply } = cafeWordsIn(language);
   const recipe = recipeAt(house, published.body, partner).recipe;
   const { name } = published.body.coffee;
   const change = changeWords(reading, partner, releaseId);
@@ -58,18 +58,18 @@ export function draftAnswer(
   ];
   return {
     releaseId,
-    subject: `${name}: ${fieldWordsIn(language).title.toLowerCase()}`,
+    subject: `${name}: ${cafeWordsIn(language).title.toLowerCase()}`,
     body: lines.join('\n\n'),
     asksRound: isStep,
   };
 }
 
-function coffeeOf(signal: FieldSignal | undefined): string | null {
+function coffeeOf(signal: CafeSignal | undefined): string | null {
   return signal !== undefined && 'coffee' in signal ? signal.coffee : null;
 }
 
 /** The coffee that lies furthest from its recipe there. */
-function furthestOff({ nextShot }: FieldReading, partner: StoredPartner): string | undefined {
+function furthestOff({ nextShot }: CafesReading, partner: StoredPartner): string | undefined {
   const off = partner.releaseIds.flatMap((releaseId) => {
     const next = nextShot(partner.id, releaseId);
     return next === null ? [] : [{ releaseId, off: Math.abs(next.offS) }];
@@ -78,15 +78,15 @@ function furthestOff({ nextShot }: FieldReading, partner: StoredPartner): string
 }
 
 function seenWords(
-  signal: FieldSignal,
-  { names }: FieldReading,
+  signal: CafeSignal,
+  { names }: CafesReading,
   {
     reply,
     partner: { id, language },
     coffee,
     recipe,
   }: {
-    reply: FieldWords['reply'];
+    reply: CafeWords['reply'];
     partner: StoredPartner;
     coffee: string;
     recipe: { readonly doseG: number; readonly yieldG: number };
@@ -119,7 +119,7 @@ function seenWords(
 
 /** "Grind one step finer: dial 11 → 10", as the whole model advises; null where the café stays. */
 function changeWords(
-  { state, nextShot }: FieldReading,
+  { state, nextShot }: CafesReading,
   partner: StoredPartner,
   releaseId: string,
 ): string | null {
@@ -134,12 +134,12 @@ function changeWords(
   if (from === null) return side;
   const to = movedDial(partner, from, steps);
   const dial = (value: number) => dialWords(partner, roundDial(value));
-  return `${side}, ${fieldWordsIn(language).from(dial(from), dial(to))}`;
+  return `${side}, ${cafeWordsIn(language).from(dial(from), dial(to))}`;
 }
 
 /** The dial its last check of the coffee wrote down, as the grinder counts. */
 export function lastDial(
-  model: FieldReading['state']['model'],
+  model: CafesReading['state']['model'],
   partner: StoredPartner,
   releaseId: string,
 ): number | null {

@@ -7,7 +7,7 @@ import { batchShots, type TimeEffects } from '@/core/advice/batchShots';
 import type { CarryExpectation } from '@/core/advice/types';
 import { readRoast } from '@/core/coffee/roast';
 import { slopePrior } from '@/core/grinder/dial';
-import type { CalibrationPeriod } from '@/core/grinder/era';
+import type { CalibrationPeriod } from '@/core/grinder/calibrationPeriod';
 import { DOSE_EXPONENT, NOISE_SD, YIELD_EXPONENT } from '@/core/grinder/timeRows';
 import { groupBy } from '@/core/groupBy';
 import {
@@ -37,9 +37,9 @@ import {
   type StoredDraft,
 } from '@/data/dialIns';
 import type { StoredGrinder } from '@/data/equipment';
-import { listPeriods } from '@/data/eras';
+import { listPeriods } from '@/data/calibrationPeriods';
 import type { House } from '@/data/house';
-import { cached } from '@/data/kept';
+import { cached } from '@/data/cache';
 import { findReleases } from '@/data/releases';
 import { allSetups, type StoredSetup } from '@/data/setups';
 import { shotsOfDialIns } from '@/data/shots';

@@ -2,7 +2,7 @@
 import { meanOf } from '@/core/patterns/summary';
 import { NOISE_SD } from '@/core/grinder/timeRows';
 import { fromPump } from '@/core/extraction/clock';
-import { apart, pooled } from '@/core/rest/besides';
+import { apart, pooled } from '@/core/rest/batchDifferences';
 import { carryOver, REFERENCE_S, type CarryVerdict } from '@/core/rest/carry';
 import { levelOn, type Estimate } from '@/core/rest/houseAgeing';
 import { Z_80 } from '@/core/grinder/dial';

@@ -15,12 +15,12 @@ import type { BrewStyle, TemperatureSchool } from '@/core/vocabulary';
 import type { Db } from '@/data/database';
 import type { House } from '@/data/house';
 import { findTrial, type StoredTrial } from '@/data/trials';
-import { cached } from '@/data/kept';
+import { cached } from '@/data/cache';
 import { cafeSpread } from './cafeSpread';
 import { cafeTastes, TASTE_WORD_TAGS, type CafeTaste } from './cafeTastes';
 import { MODEL_TAGS, readHouseModel } from './houseModel';
 import { askedOf, learntFor, type Bench, type ReleaseView } from './release';
-import { numberOf } from './tasteSites';
+import { numberOf } from './tasteEvidence';
 import { boundsOf, readAim, type Aim } from './trial';
 
 /** A cup to pull next, and where its grinder should stand for its time. */

@@ -1,23 +1,23 @@
 /** One café as the lead sees it: its checks and their fit, what it learnt, what was written to it. Server only. */
-import type { FieldMove } from '@/core/field/advice';
-import { checkState, type CheckState } from '@/core/field/checkState';
-import { fitted } from '@/core/field/cafeFit';
-import { INTERVAL_SDS, ODD_UNDER } from '@/core/field/fieldRules';
+import type { CafeMove } from '@/core/cafes/advice';
+import { checkState, type CheckState } from '@/core/cafes/checkState';
+import { fitted } from '@/core/cafes/cafeFit';
+import { INTERVAL_SDS, ODD_UNDER } from '@/core/cafes/cafeRules';
 import { stepsIn } from '@/core/language/stepsIn';
 import type { Db } from '@/data/database';
-import { checksOfPartner, type StoredCheck } from '@/data/fieldChecks';
+import { checksOfPartner, type StoredCheck } from '@/data/cafeChecks';
 import type { House } from '@/data/house';
 import { messagesToPartner, type Message } from '@/data/messages';
 import { findPartner, type StoredPartner } from '@/data/partners';
 import { draftAnswer, lastDial, type AnswerDraft } from './answerDraft';
-import { movedDial } from './fieldChecksOf';
+import { movedDial } from './cafeChecksOf';
 import {
-  readFieldNow,
+  readCafesNow,
   signalViews,
-  type FieldReading,
+  type CafesReading,
   type FitPoint,
   type SignalView,
-} from './field';
+} from './cafes';
 import { readCheckSheet, type CheckSheet } from './checkSheet';
 
 export interface CafeCoffee {
@@ -28,7 +28,7 @@ export interface CafeCoffee {
   readonly next: {
     readonly offS: number;
     readonly half80S: number;
-    readonly move: FieldMove;
+    readonly move: CafeMove;
     /** "1 step finer"; null where the dial is left. */
     readonly change: string | null;
     /** Settings of its dial; null where none was written down. */
@@ -82,7 +82,7 @@ export function readCafe(
 ): CafeView | null {
   const partner = findPartner(db, partnerId);
   if (partner === null) return null;
-  const reading = readFieldNow(db, house);
+  const reading = readCafesNow(db, house);
   const { model } = reading.state;
   const all = checksOfPartner(db, partnerId, '');
   const slope = model.slope(partnerId);
@@ -118,7 +118,7 @@ export function readCafe(
   };
 }
 
-function coffeesOf({ state, names, nextShot }: FieldReading, partner: StoredPartner): CafeCoffee[] {
+function coffeesOf({ state, names, nextShot }: CafesReading, partner: StoredPartner): CafeCoffee[] {
   const { model } = state;
   const cafe = model.fitted(partner.id);
   const rows = cafe?.rows.visits.flatMap((visit, v) =>
@@ -155,7 +155,7 @@ function coffeesOf({ state, names, nextShot }: FieldReading, partner: StoredPart
   });
 }
 
-function changeWords({ steps }: FieldMove): string | null {
+function changeWords({ steps }: CafeMove): string | null {
   if (steps === 0) return null;
   return `${stepsIn('en', steps)} ${steps > 0 ? 'coarser' : 'finer'}`;
 }

@@ -1,19 +1,19 @@
 /** What the words of cafés say: of a coffee's best point, and of the factors of fits. Server only. */
 import { fromPump } from '@/core/extraction/clock';
-import { FIELD } from '@/core/field/fieldRules';
-import { cafeSigns, type CafeSign, type TastedAt } from '@/core/field/cafeTaste';
+import { CAFE_RULES } from '@/core/cafes/cafeRules';
+import { cafeSigns, type CafeSign, type TastedAt } from '@/core/cafes/cafeTaste';
 import { referenceStretch } from '@/core/fits/basketLaw';
 import { learnFactors, type LearntFactors, type TriedFit } from '@/core/fits/learnFactors';
 import type { Clock } from '@/core/vocabulary';
 import type { Db } from '@/data/database';
-import { tastedVersions, type TastedVersion } from '@/data/fieldChecks';
+import { tastedVersions, type TastedVersion } from '@/data/cafeChecks';
 import type { House } from '@/data/house';
-import { cached } from '@/data/kept';
+import { cached } from '@/data/cache';
 import { listPartners, type StoredPartner } from '@/data/partners';
 import { listVersions } from '@/data/publications';
 import type { RecipeBody } from '@/formats/recipe/document';
 import { readDocument } from '@/formats/recipe/readers';
-import { sinceDays } from './fieldModel';
+import { sinceDays } from './cafesModel';
 import { recipeAt } from './publishedRecipe';
 
 /** What changes it; the days that pass do as well. */
@@ -40,7 +40,7 @@ function readTasted(db: Db, house: House): readonly Tasted[] {
 }
 
 /** Words older than what the field model looks at speak of a coffee and a grinder that have changed. */
-const sinceToday = () => `${sinceDays(FIELD.windowDays).slice(0, 10)}T00:00:00.000Z`;
+const sinceToday = () => `${sinceDays(CAFE_RULES.windowDays).slice(0, 10)}T00:00:00.000Z`;
 
 const bodiesOf = (db: Db, releaseId: string) =>
   new Map(

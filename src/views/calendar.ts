@@ -1,11 +1,11 @@
 /** Checks and planned cards of every release at hand, for the calendar. Server only. */
 import { checkWords, plannedChecks } from '@/core/rest/checkPlan';
 import { addDays } from '@/core/rest/day';
-import { runToEnd } from '@/core/runThrough';
+import { runToEnd } from '@/core/runToEnd';
 import { dayWords } from '@/core/dayWords';
 import type { Db } from '@/data/database';
 import type { House } from '@/data/house';
-import { cached } from '@/data/kept';
+import { cached } from '@/data/cache';
 import { findPlanned } from '@/data/printed';
 import { listAtHand } from '@/data/releases';
 import type { CalendarEvent } from '@/formats/calendar';

@@ -1,19 +1,19 @@
 /** What a café's phone shows: its own coffees by their published cards, and nothing else of the house. Server only. */
 import type { PartnerValues } from '@/core/entity/partner';
-import { NOTHING_KNOWN, type KnownAtCafe } from '@/core/field/atTheBar';
-import type { FieldTarget } from '@/core/field/check';
-import { FIELD } from '@/core/field/fieldRules';
-import { slopeAt, whereItLies } from '@/core/field/nextAtCafe';
-import { fieldWordsIn } from '@/core/language/field/words';
+import { NOTHING_KNOWN, type KnownAtCafe } from '@/core/cafes/atTheBar';
+import type { CafeTarget } from '@/core/cafes/check';
+import { CAFE_RULES } from '@/core/cafes/cafeRules';
+import { slopeAt, whereItLies } from '@/core/cafes/nextAtCafe';
+import { cafeWordsIn } from '@/core/language/cafes/words';
 import { fitSentences } from '@/core/language/fitWords';
 import { figureIn } from '@/core/language/language';
 import type { Db } from '@/data/database';
-import { checksOfPartner, type CheckTarget } from '@/data/fieldChecks';
+import { checksOfPartner, type CheckTarget } from '@/data/cafeChecks';
 import type { House } from '@/data/house';
 import type { StoredPartner } from '@/data/partners';
 import { drinksIn, type DrinkLine } from '@/formats/recipe/sections';
-import { fieldTargetOf } from './fieldChecksOf';
-import { fieldState, sinceWindow } from './fieldModel';
+import { cafeTargetOf } from './cafeChecksOf';
+import { cafesState, sinceWindow } from './cafesModel';
 import { publicRecipe, recipeAt } from './publishedRecipe';
 
 export interface SheetCoffee {
@@ -66,7 +66,7 @@ export function readCheckSheet(db: Db, house: House, partner: StoredPartner): Ch
 }
 
 function readCoffees(db: Db, house: House, partner: StoredPartner): SheetCoffee[] {
-  const { model } = fieldState(db, house);
+  const { model } = cafesState(db, house);
   const past = checksOfPartner(db, partner.id, sinceWindow());
   return partner.releaseIds
     .flatMap((releaseId): SheetCoffee[] => {
@@ -91,7 +91,7 @@ function readCoffees(db: Db, house: House, partner: StoredPartner): SheetCoffee[
           habits: habitsOf(partner, yieldG),
           drinks: drinksIn(body, partner.language),
           cardAddress: `/p/${token}${partner.language === 'en' ? '' : `/${partner.language}/`}`,
-          known: knownOf(model, partner.id, releaseId, fieldTargetOf(fit.recipe)),
+          known: knownOf(model, partner.id, releaseId, cafeTargetOf(fit.recipe)),
           lastDial: own.findLast(({ dial }) => dial !== undefined)?.dial ?? null,
           lastRoastDate: own.at(-1)?.roastDate ?? null,
         },
@@ -101,7 +101,7 @@ function readCoffees(db: Db, house: House, partner: StoredPartner): SheetCoffee[
 }
 
 function habitsOf({ language, flushS, overrunG }: StoredPartner, yieldG: number): string[] {
-  const words = fieldWordsIn(language);
+  const words = cafeWordsIn(language);
   return [
     ...(flushS ? [words.flush(`${figureIn(language, flushS, 0)} s`)] : []),
     ...(overrunG ? [words.stopAt(`${figureIn(language, yieldG - overrunG, 1)} g`)] : []),
@@ -109,16 +109,16 @@ function habitsOf({ language, flushS, overrunG }: StoredPartner, yieldG: number)
 }
 
 function knownOf(
-  model: ReturnType<typeof fieldState>['model'],
+  model: ReturnType<typeof cafesState>['model'],
   partnerId: string,
   releaseId: string,
-  card: FieldTarget,
+  card: CafeTarget,
 ): KnownAtCafe {
   const lies = whereItLies(model, partnerId, releaseId, card);
   const { shotSd, visitSd } = model.noise(partnerId);
   const slope = slopeAt(model, partnerId);
   if (lies === null)
-    return { ...NOTHING_KNOWN, shotSd, visitSd, slope: { ...slope, sd: FIELD.slope.sd } };
+    return { ...NOTHING_KNOWN, shotSd, visitSd, slope: { ...slope, sd: CAFE_RULES.slope.sd } };
   const { levelLn, sd, habitLn, last } = lies;
   return { levelLn, sd, habitLn, dial: last.dial, slope, shotSd, visitSd };
 }

@@ -1,7 +1,7 @@
 /** What Find answers to the question in the address. Server only. */
 import { ROAST_BANDS, roastBandOf, type RoastBand } from '@/core/coffee/roastBand';
 import { readRoast } from '@/core/coffee/roast';
-import { runToEnd } from '@/core/runThrough';
+import { runToEnd } from '@/core/runToEnd';
 import { PROCESSES, STYLES } from '@/core/vocabulary';
 import type { Db } from '@/data/database';
 import {
@@ -12,7 +12,7 @@ import {
   type FindFilters,
   type FoundRow,
 } from '@/data/findable';
-import { runInSteps, cached } from '@/data/kept';
+import { runInSteps, cached } from '@/data/cache';
 import type { House } from '@/data/house';
 import { findRelease, findReleaseNames, type ReleaseName } from '@/data/releases';
 

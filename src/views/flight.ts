@@ -28,7 +28,7 @@ import {
   type TableCup,
 } from '@/data/flights';
 import type { House } from '@/data/house';
-import { cached } from '@/data/kept';
+import { cached } from '@/data/cache';
 import { findRelease } from '@/data/releases';
 import { findSetup, type StoredSetup } from '@/data/setups';
 import { findShot } from '@/data/shots';

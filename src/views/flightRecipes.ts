@@ -1,11 +1,11 @@
 /** Recipes of a release that a flight can compare, each with the dial it is pulled at. Server only. */
 import type { ArmPull } from '@/core/panel/arm';
-import { dialToday } from '@/core/grinder/era';
+import { dialToday } from '@/core/grinder/calibrationPeriod';
 import type { Notation } from '@/core/grinder/notation';
 import type { BrewStyle, Drink } from '@/core/vocabulary';
 import type { Db } from '@/data/database';
 import { listDrafts, listOpenDrafts, type StoredDraft } from '@/data/dialIns';
-import { periodsOf } from '@/data/eras';
+import { periodsOf } from '@/data/calibrationPeriods';
 import { IDS, allRows } from '@/data/many';
 import { allSetups } from '@/data/setups';
 import type { ReleaseView } from './release';

@@ -3,14 +3,14 @@
  * brought in from the house's own records. One release counts once, with its newest recipe; one that
  * was withdrawn as wrong teaches nothing.
  */
-import { dialToday } from '@/core/grinder/era';
+import { dialToday } from '@/core/grinder/calibrationPeriod';
 import { groupBy } from '@/core/groupBy';
 import { readRoast } from '@/core/coffee/roast';
 import { batchRestDays } from '@/core/rest/batchRest';
 import type { PastRelease } from '@/core/start/fit';
 import type { Db } from '@/data/database';
 import { completeDraft, DRAFT_COLUMNS, type StoredDraft } from '@/data/dialIns';
-import { listPeriods } from '@/data/eras';
+import { listPeriods } from '@/data/calibrationPeriods';
 import type { House } from '@/data/house';
 import { allRows } from '@/data/many';
 import { listReleases } from '@/data/releases';

@@ -10,12 +10,12 @@ import { rulesInForce, type OwnRule } from '@/core/start/priors';
 import { recencyWeight } from '@/core/start/recency';
 import { grindStepsOf, inferredReference } from '@/core/start/startDial';
 import type { Grinder } from '@/core/schema/setup';
-import { runToEnd } from '@/core/runThrough';
+import { runToEnd } from '@/core/runToEnd';
 import type { TemperatureSchool } from '@/core/vocabulary';
 import type { Db } from '@/data/database';
 import type { StoredGrinder } from '@/data/equipment';
-import { runInSteps, cached } from '@/data/kept';
-import { listTasteEvidence } from '@/data/tasteSites';
+import { runInSteps, cached } from '@/data/cache';
+import { listTasteEvidence } from '@/data/tasteEvidence';
 import { listDecided, type DecidedRecipe } from './history';
 import type { House } from '@/data/house';
 

@@ -2,7 +2,7 @@
 import { addDays } from '@/core/rest/day';
 import { caffeineMg, caffeinePct, type Palate } from '@/core/taste/palate';
 import type { Db } from '@/data/database';
-import { cached } from '@/data/kept';
+import { cached } from '@/data/cache';
 import { allRows } from '@/data/many';
 import { findReleases } from '@/data/releases';
 import { TASTER_COLUMNS } from '@/data/tastings';

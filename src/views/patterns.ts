@@ -2,7 +2,7 @@
 import { effectsOf, type Effect } from '@/core/start/effects';
 import { learn, outputOf } from '@/core/start/fit';
 import { OUTPUTS, type Output } from '@/core/start/priors';
-import { roundTo } from '@/core/start/pushed';
+import { roundTo } from '@/core/start/proposedVariables';
 import { groupBy } from '@/core/groupBy';
 import { notesFound, type NoteFound } from '@/core/patterns/notes';
 import { meanOf, type MeanOf } from '@/core/patterns/summary';
@@ -16,7 +16,7 @@ import { PROCESS_LABELS, type Process } from '@/core/vocabulary';
 import type { Db } from '@/data/database';
 import type { DecidedRecipe } from './history';
 import type { House } from '@/data/house';
-import { cached } from '@/data/kept';
+import { cached } from '@/data/cache';
 import { MODEL_TAGS, readHouseModel, rulesOf } from './houseModel';
 import { readRecords, RECORDS_REST_ON, type About, type Cup, type DialInCost } from './records';
 import { roastBandOf } from '@/core/coffee/roastBand';

@@ -2,7 +2,7 @@
 import { Z_80 } from '@/core/grinder/dial';
 import { groupBy } from '@/core/groupBy';
 import { meanOf } from '@/core/patterns/summary';
-import { samplesFor, isFrozenOn } from '@/core/rest/bags';
+import { samplesFor, isFrozenOn } from '@/core/rest/samples';
 import {
   nextOpenDay,
   plannedChecks,
@@ -19,7 +19,7 @@ import { phaseCount, phasesOf, type Phase } from '@/core/rest/phases';
 import type { Db } from '@/data/database';
 import { listDialIns } from '@/data/dialIns';
 import type { House } from '@/data/house';
-import { cached } from '@/data/kept';
+import { cached } from '@/data/cache';
 import type { StoredSample } from '@/data/samples';
 import { shotsOfDialIns } from '@/data/shots';
 import { tastingsOfDialIns } from '@/data/tastings';

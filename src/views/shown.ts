@@ -1,6 +1,6 @@
 /** A batch and a bench as the screens show them. */
-import type { CalibrationPeriod } from '@/core/grinder/era';
-import type { Advice, Judging, ShotMark } from '@/core/advice/types';
+import type { CalibrationPeriod } from '@/core/grinder/calibrationPeriod';
+import type { Advice, JudgingRules, ShotMark } from '@/core/advice/types';
 import type { RoastReading } from '@/core/coffee/roast';
 import type { Rest, RestSpan } from '@/core/rest/rest';
 import type { Target } from '@/core/schema/target';
@@ -22,7 +22,7 @@ export interface Bench {
   readonly draft: StoredDraft;
   readonly setup: StoredSetup;
   readonly target: Target;
-  readonly judging: Judging;
+  readonly judging: JudgingRules;
   /** When the grinder's numbers began to mean something else, oldest first. */
   readonly eras: readonly CalibrationPeriod[];
   /** The newest of them, in the order they were pulled. */

@@ -3,7 +3,7 @@ import { comingFrom, type ComingFrom } from '@/core/start/comingFrom';
 import { evidenceOf } from '@/core/start/evidence';
 import { questionRow, type HouseModel } from '@/core/start/fit';
 import { OUTPUT_OF, proposeFrom, type Proposal, type Question } from '@/core/start/propose';
-import { PROPOSED_VARIABLES, type ProposedVariable } from '@/core/start/pushed';
+import { PROPOSED_VARIABLES, type ProposedVariable } from '@/core/start/proposedVariables';
 import { grindStepsOf, LN_TIME_PER_STEP, startDialOf } from '@/core/start/startDial';
 import type { ReleaseFacts } from '@/core/coffee/features';
 import { slopePrior } from '@/core/grinder/dial';
@@ -19,7 +19,7 @@ import { listBenchNames, listOpenDrafts, type StoredRecipe } from '@/data/dialIn
 import { listSetups, type StoredSetup } from '@/data/setups';
 import { nearestTo, pastWords, type NearRow, type PastWords } from './pastWords';
 import { readFirstCup } from './best';
-import { readAsked, type Asked } from './asked';
+import { readStartQuestion, type StartQuestion } from './startQuestion';
 import { readWater, type Water } from './water';
 
 export interface EvidenceRow extends PastWords {
@@ -38,7 +38,7 @@ export interface Compared {
 }
 
 export interface StartView {
-  readonly asked: Asked;
+  readonly asked: StartQuestion;
   readonly batch: BatchView;
   readonly setups: readonly StoredSetup[];
   readonly setup: StoredSetup | undefined;
@@ -119,7 +119,7 @@ export function readStart(
     ...setup,
     grinder: knowledge.withReference(setup.grinder),
   }));
-  const asked = readAsked(search, { house, draft: view.bench?.draft, setups });
+  const asked = readStartQuestion(search, { house, draft: view.bench?.draft, setups });
   const setup = setups.find(({ id }) => id === asked.setupId);
   const batch = view.batches.find(({ id }) => id === asked.batchId) ?? newestInUse(view.batches);
   const question: Question = {
@@ -205,7 +205,7 @@ function shownEffect(name: ProposedVariable, { mean, recipe }: Proposal, effect:
 }
 
 /** The coffee's facts with what is supposed in their place; a process is supposed of the whole blend. */
-function supposed(release: ReleaseFacts, { suppose }: Asked): ReleaseFacts {
+function supposed(release: ReleaseFacts, { suppose }: StartQuestion): ReleaseFacts {
   const { roastLevel, restDays, process } = suppose;
   return {
     ...release,
@@ -221,7 +221,7 @@ interface Comparing {
   readonly knowledge: HouseKnowledge;
   readonly model: HouseModel;
   readonly question: Question;
-  readonly asked: Asked;
+  readonly asked: StartQuestion;
   readonly grinderId: string | undefined;
   readonly today: string;
   readonly units: Units;

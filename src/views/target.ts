@@ -1,5 +1,5 @@
 /** What a dial-in of the house is judged by. */
-import type { Judging } from '@/core/advice/types';
+import type { JudgingRules } from '@/core/advice/types';
 import type { RoastReading } from '@/core/coffee/roast';
 import type { Shot } from '@/core/schema/shot';
 import { targetSchema, type Target } from '@/core/schema/target';
@@ -15,7 +15,7 @@ import type { StoredTasting } from '@/data/tastings';
 export function judgingOf(
   { doseSchool, proofGoalPct, leastLiking }: House,
   release: Pick<StoredRelease, 'doseSchool'>,
-): Judging {
+): JudgingRules {
   return {
     doseSchool: release.doseSchool ?? doseSchool,
     proofGoal: proofGoalPct / 100,

@@ -6,7 +6,7 @@ import { STYLE_LABELS, STYLE_PROGRAMMES, type BrewStyle } from '@/core/vocabular
 import type { Db } from '@/data/database';
 import type { StoredDraft } from '@/data/dialIns';
 import { listProgrammes } from '@/data/programmes';
-import type { SimulatedCoffee } from '@/core/shot/types';
+import type { SimulatedCoffee } from '@/core/simulator/types';
 
 export interface WaterChoice {
   readonly id: string;

@@ -2,9 +2,9 @@
 import { makeDrill } from '@/core/practice/drill';
 import { playPractice, practiceTruth } from '@/core/practice/play';
 import type { Progress } from '@/core/progress';
-import { drawStation } from '@/core/shot/drawStation';
-import { pullAt } from '@/core/shot/station';
-import { tryProgramme } from '@/core/shot/tryProgramme';
+import { drawStation } from '@/core/simulator/drawStation';
+import { pullAt } from '@/core/simulator/station';
+import { tryProgramme } from '@/core/simulator/tryProgramme';
 import type { FromWorker, JobKind, Jobs, ToWorker } from './protocol';
 
 /** Works a message off; how far it is goes to `post` as it comes, and in the end what came of it. */

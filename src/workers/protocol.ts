@@ -1,10 +1,10 @@
 /** Messages between the page and the simulator's worker. */
-import type { DrawInput } from '@/core/shot/drawStation';
+import type { DrawInput } from '@/core/simulator/drawStation';
 import type { DrillRound, Drill } from '@/core/practice/drill';
 import type { PracticeRound, PracticeState, PracticeTruth } from '@/core/practice/play';
-import type { Pull, Station } from '@/core/shot/station';
-import type { Tried, TryInput } from '@/core/shot/tryProgramme';
-import type { ShotResult } from '@/core/shot/types';
+import type { Pull, Station } from '@/core/simulator/station';
+import type { Tried, TryInput } from '@/core/simulator/tryProgramme';
+import type { ShotResult } from '@/core/simulator/types';
 
 /** A pull with all it needs; the worker keeps nothing between two of them. */
 export interface PullJob {

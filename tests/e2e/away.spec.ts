@@ -1,7 +1,7 @@
 /** The bench with the server stopped: it opens, says what it knows, keeps what is entered, and sends it once. */
 import Database from 'better-sqlite3';
 import { expect, test, type Page } from '../support/browserTest';
-import { OFFLINE_PAGES } from '@/workers/kept';
+import { OFFLINE_PAGES } from '@/workers/offlinePages';
 import { pathOf, untilReady } from '../support/openRelease';
 import type { RunningServer } from '../support/server';
 import { signIn } from '../support/signIn';

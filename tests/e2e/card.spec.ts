@@ -3,7 +3,7 @@ import { spawnSync } from 'node:child_process';
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '../support/browserTest';
 import ICAL from 'ical.js';
-import { cardReaderInput, type CardReaderQuestion } from '@/core/advice/stranger';
+import { cardReaderInput, type CardReaderQuestion } from '@/core/advice/cardReader';
 import type { Advice } from '@/core/advice/types';
 import { answerIn } from '@/core/language/helpers/answerIn';
 import { LANGUAGES } from '@/core/language/language';

@@ -6,7 +6,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import { chromium, expect, test } from '../support/browserTest';
-import { OFFLINE_PAGES } from '@/workers/kept';
+import { OFFLINE_PAGES } from '@/workers/offlinePages';
 import browserConfig from '../../playwright.config';
 import { DEMO_PEOPLE } from '@/features/people/demoPeople';
 import { documentedProxy, hasNginx, startNginx, type RunningNginx } from '../support/nginx';

@@ -1,12 +1,12 @@
 /** What is drafted for a café, for every kind of finding and in every language: one thing, with its figure. */
-import type { FieldSignal } from '@/core/field/signals';
-import { signalKey } from '@/core/field/signalWords';
+import type { CafeSignal } from '@/core/cafes/signals';
+import { signalKey } from '@/core/cafes/signalWords';
 import { LANGUAGES, type Language } from '@/core/language/language';
 import { findHouse } from '@/data/house';
 import { findPartner } from '@/data/partners';
 import { draftAnswer } from '@/views/answerDraft';
-import { readFieldNow } from '@/views/field';
-import { learnField } from '@/views/fieldModel';
+import { readCafesNow } from '@/views/cafes';
+import { learnFromCafes } from '@/views/cafesModel';
 import { newId, openHouse, send, WORDS } from '../support/house';
 
 /** A café that sent three checks, 23 s each at 11; and what is drafted once something was found of it. */
@@ -20,9 +20,9 @@ function cafe(language: Language, timeS = 23) {
   for (let nth = 0; nth < 3; nth++)
     send(db, 'sendChecks', { secret, checks: [{ releaseId, check }], help: '' }, newId(), null);
   const house = findHouse(db)!;
-  learnField(db, house);
-  const reading = readFieldNow(db, house);
-  const drafted = (signal?: FieldSignal) =>
+  learnFromCafes(db, house);
+  const reading = readCafesNow(db, house);
+  const drafted = (signal?: CafeSignal) =>
     draftAnswer(db, house, signal ? { ...reading, signals: [signal] } : reading, {
       partner: findPartner(db, id)!,
       signal: signal && signalKey(signal),
@@ -31,7 +31,7 @@ function cafe(language: Language, timeS = 23) {
 }
 
 const base = { probability: 0.95, fromDay: 20_590, sd: 0.02 };
-const step = (id: string, coffee: string | null): FieldSignal => ({
+const step = (id: string, coffee: string | null): CafeSignal => ({
   ...{ ...base, kind: 'step', cafe: id, coffee, openedDay: 20_591, state: 'open', size: -0.1 },
 });
 

@@ -3,9 +3,9 @@ import { findHouse } from '@/data/house';
 import { findPartner } from '@/data/partners';
 import { readCafe } from '@/views/cafe';
 import { readCheckSheet } from '@/views/checkSheet';
-import { readField } from '@/views/field';
-import { learnField } from '@/views/fieldModel';
-import { foundOfBatches, readReleaseField } from '@/views/releaseField';
+import { readCafes } from '@/views/cafes';
+import { learnFromCafes } from '@/views/cafesModel';
+import { foundOfBatches, readReleaseCafes } from '@/views/releaseCafes';
 import { houseWithCafes, sendDays, targetOf, type HouseOfCafes } from '../support/cafes';
 import { RECIPE, send, stopClock, WORDS } from '../support/house';
 
@@ -17,8 +17,8 @@ const NEW_BATCH = '2026-05-06';
 /** What the field says once the checks are learnt. */
 function fieldOf({ db }: HouseOfCafes) {
   const house = findHouse(db)!;
-  learnField(db, house);
-  return readField(db, house);
+  learnFromCafes(db, house);
+  return readCafes(db, house);
 }
 const kindsOf = (house: HouseOfCafes) => fieldOf(house).signals.map(({ kind }) => kind);
 
@@ -55,7 +55,7 @@ describe('a batch that runs fast everywhere', () => {
     const house = withBadBatch();
     fieldOf(house);
     const { db, releaseId } = house;
-    const stage = readReleaseField(db, findHouse(db)!, releaseId);
+    const stage = readReleaseCafes(db, findHouse(db)!, releaseId);
     expect(stage.batches).toMatchObject([{ roastDate: NEW_BATCH, before: '2026-04-20' }]);
     const { offS, half80S } = stage.batches[0]!;
     // Twelve hundredths of 28 s; a batch is held back toward its neighbours by what batches usually differ.
@@ -83,7 +83,7 @@ describe('a batch that runs fast everywhere', () => {
       expect(draft!.asksRound).toBe(false);
     }
     send(db, 'settleSignal', { signal: signal!.key, cause: 'batch', note: 'Two degrees hotter.' });
-    expect(readField(db, findHouse(db)!).signals[0]!.settled).toMatchObject({ cause: 'batch' });
+    expect(readCafes(db, findHouse(db)!).signals[0]!.settled).toMatchObject({ cause: 'batch' });
     expect(foundOfBatches(db, findHouse(db)!, releaseId)).toEqual([
       { title: signal!.title, note: 'Noted: Two degrees hotter.' },
     ]);
@@ -190,7 +190,7 @@ describe('cafés on other baskets', () => {
       expect(next!.offS).toBeLessThan(-2.5);
       expect(next!.move.asItIs).toBeLessThan(0.2);
       expect(next).toMatchObject({ change: '1 step finer', from: 11, to: 10 });
-      const there = readReleaseField(db, read, releaseId).cafes[own]!;
+      const there = readReleaseCafes(db, read, releaseId).cafes[own]!;
       expect(there.inWindow).toBe(next!.move.asItIs);
       expect(there.offS).toBe(next!.offS);
       expect(readCafe(db, read, ids[1 - own]!)!.coffees[0]!.next!.move.asItIs).toBeGreaterThan(0.9);

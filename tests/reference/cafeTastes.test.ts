@@ -1,6 +1,6 @@
 /** What cafés say of their cups reaches the best recipe and the fits of the next card, and nothing that stands already. */
 import { clock } from '@/data/clock';
-import { checksOfPartner } from '@/data/fieldChecks';
+import { checksOfPartner } from '@/data/cafeChecks';
 import { findHouse } from '@/data/house';
 import { findPartner } from '@/data/partners';
 import { publicRecipe } from '@/views/publishedRecipe';

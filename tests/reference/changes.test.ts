@@ -4,14 +4,14 @@
  */
 import { readFileSync } from 'node:fs';
 import { CHANGES, type CommandKind } from '@/core/command/inputs';
-import { CACHE_TAGS, type CacheTag } from '@/core/command/topics';
+import { CACHE_TAGS, type CacheTag } from '@/core/command/cacheTags';
 import type { Db } from '@/data/database';
-import { checksOfPartner, openHelp } from '@/data/fieldChecks';
+import { checksOfPartner, openHelp } from '@/data/cafeChecks';
 import { findHouse } from '@/data/house';
 import { listMessages, listRemarks } from '@/data/messages';
 import { findPartner } from '@/data/partners';
 import { findAddress } from '@/data/publications';
-import { cached } from '@/data/kept';
+import { cached } from '@/data/cache';
 import { findRelease } from '@/data/releases';
 import { listParts } from '@/data/equipment';
 import {

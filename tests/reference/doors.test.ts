@@ -4,7 +4,7 @@ import { isKnownHost, publicAddress } from '@/data/address';
 import { clock } from '@/data/clock';
 import { submit } from '@/data/command';
 import { refuseCommon } from '@/data/commonPasswords';
-import { listDoorLog } from '@/data/doorLog';
+import { listDoorLog } from '@/data/accessLog';
 import { findHouse } from '@/data/house';
 import { comparePassword, hashPassword } from '@/data/passwords';
 import { findLead, findPerson, findSignIn } from '@/data/people';

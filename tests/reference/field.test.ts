@@ -2,20 +2,20 @@
 import { chanceFrom } from '@/core/random';
 import { clock } from '@/data/clock';
 import type { Db } from '@/data/database';
-import { checksOfPartner, visitsSince } from '@/data/fieldChecks';
-import { listAlarms } from '@/data/fieldLearnt';
+import { checksOfPartner, visitsSince } from '@/data/cafeChecks';
+import { listAlarms } from '@/data/cafesLearnt';
 import { findHouse } from '@/data/house';
 import { messagesToPartner } from '@/data/messages';
 import { findPartner, listPartners } from '@/data/partners';
 import { readCafe } from '@/views/cafe';
 import { cafeSpread } from '@/views/cafeSpread';
 import { readCheckSheet } from '@/views/checkSheet';
-import { readField } from '@/views/field';
-import { learnField } from '@/views/fieldModel';
-import { readFieldNews } from '@/views/fieldNews';
-import { readFieldWeek } from '@/views/fieldWeek';
-import { foundOfBatches, readReleaseField } from '@/views/releaseField';
-import { weekText } from '@/features/field/weekText';
+import { readCafes } from '@/views/cafes';
+import { learnFromCafes } from '@/views/cafesModel';
+import { readCafeNews } from '@/views/cafeNews';
+import { readCafeWeek } from '@/views/cafeWeek';
+import { foundOfBatches, readReleaseCafes } from '@/views/releaseCafes';
+import { weekText } from '@/features/cafes/weekText';
 import { newId, openHouse, send, stopClock, WORDS } from '../support/house';
 
 const PARTNER = {
@@ -110,7 +110,7 @@ describe('a sheet of a café', () => {
       /Nothing is filled in/,
     );
     send(db, 'sendChecks', { ...empty, help: 'Sour.' }, newId(), null);
-    expect(readFieldNews(db, findHouse(db)!)).toEqual(['Corner café asks for help']);
+    expect(readCafeNews(db, findHouse(db)!)).toEqual(['Corner café asks for help']);
   });
 
   it('is refused in a flood, with what to do; no other café is held up', () => {
@@ -185,7 +185,7 @@ function fill(
 
 function anew(db: Db) {
   const house = findHouse(db)!;
-  learnField(db, house);
+  learnFromCafes(db, house);
   return house;
 }
 
@@ -197,7 +197,7 @@ describe('what the house makes of checks', () => {
     const { db, partnerId, releaseId } = cafe;
     fill(cafe, { days: 24, from: 20, ln: -0.14 });
     const house = anew(db);
-    const { signals, cafes } = readField(db, house);
+    const { signals, cafes } = readCafes(db, house);
     const [signal] = signals;
     expect(signal).toMatchObject({ kind: 'step', partnerIds: [partnerId], settled: null });
     expect(cafes[0]!.days).toHaveLength(7);
@@ -220,7 +220,7 @@ describe('what the house makes of checks', () => {
     expect(messagesToPartner(db, partnerId)).toMatchObject([
       { audience: 'partner', partner: 'Corner café', releaseId, filedAt: null },
     ]);
-    expect(readField(db, house).signals[0]!.settled).toMatchObject({ cause: 'answered' });
+    expect(readCafes(db, house).signals[0]!.settled).toMatchObject({ cause: 'answered' });
     expect(readCheckSheet(db, house, cafe.stored()).isRoundAsked).toBe(true);
     send(db, 'sendChecks', cafe.sheet(), newId(), null);
     expect(readCheckSheet(db, house, cafe.stored()).isRoundAsked).toBe(false);
@@ -233,12 +233,12 @@ describe('what the house makes of checks', () => {
     const house = anew(db);
     const before = listAlarms(db);
     expect(before).toMatchObject([{ partnerId, state: 'open', coffee: null }]);
-    const shown = readField(db, house).signals.map(({ key }) => key);
+    const shown = readCafes(db, house).signals.map(({ key }) => key);
     // Another café makes the model anew from what is stored.
     send(db, 'savePartner', { partner: { ...PARTNER, name: 'New' }, releaseIds: [] });
     anew(db);
     expect(listAlarms(db)).toEqual(before);
-    expect(readField(db, house).signals.map(({ key }) => key)).toEqual(shown);
+    expect(readCafes(db, house).signals.map(({ key }) => key)).toEqual(shown);
   });
 
   it('forgets a check that was taken away, and counts it again once it is back', () => {
@@ -263,13 +263,13 @@ describe('what the house makes of checks', () => {
     const { db, releaseId } = cafe;
     fill(cafe, { days: 24, from: 20, ln: -0.14 });
     const house = anew(db);
-    const week = readFieldWeek(db, house);
+    const week = readCafeWeek(db, house);
     expect(week.checks).toBe(21);
     expect(week.inside).toBeLessThan(week.checks);
     expect(week.drifting).toHaveLength(1);
     expect(week.toDo[0]).toMatch(/^Answer: Corner café: all coffees/);
     expect(weekText(week)).toMatch(/21 checks from 1 cafés?, \d+ inside/);
-    const stage = readReleaseField(db, house, releaseId);
+    const stage = readReleaseCafes(db, house, releaseId);
     expect(stage.cafes).toMatchObject([{ cafe: 'Corner café', made: 72 }]);
     expect(Object.keys(stage.tried)).toEqual(['cafe']);
     expect(stage.tried.cafe).toMatch(/^at Corner café: \d+ of 72 checks inside\.$/);
@@ -298,7 +298,7 @@ it('tells a phone that its grinder turns freely, before its first check and afte
   const known = () => readCheckSheet(db, findHouse(db)!, stored()).coffees[0]!.known;
   expect(known().slope.isStepless).toBe(true);
   send(db, 'sendChecks', sheet(), newId(), null);
-  learnField(db, findHouse(db)!);
+  learnFromCafes(db, findHouse(db)!);
   expect(known()).toMatchObject({ dial: 11, slope: { isStepless: true } });
 });
 

@@ -1,5 +1,5 @@
 /** Checks of cafés that come as a spreadsheet: every fault by row and column, all rows or none. */
-import { checksOfPartner, visitsSince } from '@/data/fieldChecks';
+import { checksOfPartner, visitsSince } from '@/data/cafeChecks';
 import { listPartners } from '@/data/partners';
 import { planImport } from '@/features/import/kinds';
 import { SHEETS } from '@/features/import/sheets';

@@ -14,8 +14,8 @@ import { findBenchDraft, insertDraft, putOnBench } from '@/data/dialIns';
 import { findHouse } from '@/data/house';
 import { insertBatch, insertRelease, findReleaseNamed } from '@/data/releases';
 import { insertShot, listShots } from '@/data/shots';
-import { FIELD_CHECK } from '@/core/entity/fieldCheck';
-import { checksOfPartner } from '@/data/fieldChecks';
+import { CAFE_CHECK } from '@/core/entity/cafeCheck';
+import { checksOfPartner } from '@/data/cafeChecks';
 import { listPartners, type StoredPartner } from '@/data/partners';
 import { insertTasting, listTastings } from '@/data/tastings';
 import { findLead } from '@/data/people';
@@ -105,7 +105,7 @@ it('checks of cafés travel, dials as their grinders write them, and are taken o
   }
   const { db, releaseId } = here;
   const [{ id, secret }] = listPartners(db) as [StoredPartner];
-  const check = { ...fullValues(FIELD_CHECK), dial: 92 };
+  const check = { ...fullValues(CAFE_CHECK), dial: 92 };
   const checks = [{ releaseId, roastDate: '2026-05-08', check }];
   send(db, 'sendChecks', { secret, checks, help: '' }, undefined, null);
   expect([...exportSheet(db, 'checks')][1]).toContain('9 C');
@@ -114,7 +114,7 @@ it('checks of cafés travel, dials as their grinders write them, and are taken o
   const [other] = listPartners(there.db) as [StoredPartner];
   const [mine, theirs] = [checksOfPartner(db, id, ''), checksOfPartner(there.db, other.id, '')];
   expect(theirs).toHaveLength(1);
-  expectSame(FIELD_CHECK, theirs[0]!, mine[0]!);
+  expectSame(CAFE_CHECK, theirs[0]!, mine[0]!);
   expect(theirs[0]).toMatchObject({ roastDate: '2026-05-08', visitedAt: mine[0]!.visitedAt });
 });
 

@@ -1,8 +1,8 @@
 /** Every cup the house scored makes the next proposal better: from the tasting to the next release's Start. */
 import { findHouse } from '@/data/house';
-import { listTasteEvidence } from '@/data/tasteSites';
+import { listTasteEvidence } from '@/data/tasteEvidence';
 import { readHouseModel } from '@/views/houseModel';
-import { renewTasteEvidence } from '@/views/tasteSites';
+import { renewTasteEvidence } from '@/views/tasteEvidence';
 import { newId, RECIPE, send, shotInput, WORDS } from '../support/house';
 import { houseWith } from '../support/view';
 

@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
-import { CACHE_TAGS } from '@/core/command/topics';
+import { CACHE_TAGS } from '@/core/command/cacheTags';
 import { copyDemoHouse } from './demoHouse';
 import { startServer, type RunningServer } from './server';
 

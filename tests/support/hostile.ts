@@ -2,7 +2,7 @@
 import fc from 'fast-check';
 import { BATCH as BATCH_FIELDS } from '@/core/entity/batch';
 import { COMPONENT as COMPONENT_FIELDS } from '@/core/entity/component';
-import { FIELD_CHECK } from '@/core/entity/fieldCheck';
+import { CAFE_CHECK } from '@/core/entity/cafeCheck';
 import { PARTNER } from '@/core/entity/partner';
 import { RELEASE as RELEASE_FIELDS } from '@/core/entity/release';
 import type { Db } from '@/data/database';
@@ -301,7 +301,7 @@ export function validInputs(
       {
         secret: 'a-secret',
         at: '2026-05-20T11:30:00.000Z',
-        checks: [{ releaseId, roastDate: '2026-05-08', check: fullValues(FIELD_CHECK) }],
+        checks: [{ releaseId, roastDate: '2026-05-08', check: fullValues(CAFE_CHECK) }],
         help: 'Sour since yesterday.',
       },
     ],
@@ -310,7 +310,7 @@ export function validInputs(
       {
         partnerId: 'a-partner',
         at: '2026-05-20T11:30:00.000Z',
-        checks: [{ releaseId, check: fullValues(FIELD_CHECK) }],
+        checks: [{ releaseId, check: fullValues(CAFE_CHECK) }],
       },
     ],
     ['settleHelp', { visitId: 'a-visit' }],

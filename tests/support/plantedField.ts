@@ -1,7 +1,7 @@
 /** Three cafés of one town with two coffees in a field in memory; nothing but noise unless something is planted. */
 import { chanceFrom } from '@/core/random';
-import type { FieldCheck } from '@/core/field/check';
-import type { CafeFacts } from '@/core/field/signals';
+import type { CafeCheck } from '@/core/cafes/check';
+import type { CafeFacts } from '@/core/cafes/signals';
 
 export const TARGET = { doseG: 18, yieldG: 36, timeS: 28 };
 export const COFFEES = ['blend', 'single'];
@@ -16,7 +16,7 @@ export interface Planted {
 }
 
 /** Three rounds a day at each of them. */
-export function checks(days: number, planted: Planted = {}): Map<string, FieldCheck[]> {
+export function checks(days: number, planted: Planted = {}): Map<string, CafeCheck[]> {
   const chance = chanceFrom(11);
   return new Map(
     [0, 1, 2].map((cafe) => [
@@ -24,7 +24,7 @@ export function checks(days: number, planted: Planted = {}): Map<string, FieldCh
       Array.from({ length: days * 3 }, (_, round) => {
         const atDay = Math.floor(round / 3) + 0.3 + 0.15 * (round % 3);
         const visitLn = 0.02 * chance.normal();
-        return COFFEES.map((coffee): FieldCheck => {
+        return COFFEES.map((coffee): CafeCheck => {
           const isStep = cafe === planted.cafe && atDay >= (planted.fromDay ?? Infinity);
           const isBad = coffee === 'blend' && atDay >= (planted.badBatchFromDay ?? Infinity);
           const ln =
@@ -55,7 +55,7 @@ export function checks(days: number, planted: Planted = {}): Map<string, FieldCh
 
 export const CAFES = ['0', '1', '2'].map((id) => ({ id, region: 'town', checksADay: 3 }));
 
-export const factsOf = (all: Map<string, FieldCheck[]>, nowDay: number): CafeFacts[] =>
+export const factsOf = (all: Map<string, CafeCheck[]>, nowDay: number): CafeFacts[] =>
   CAFES.map(({ id, region }) => ({
     ...{ id, region, nowDay, firstDay: 0 },
     plan: { times: [0.3, 0.45, 0.6], closed: [] },

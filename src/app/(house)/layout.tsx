@@ -9,7 +9,7 @@ import { loadHouse } from '@/features/frame/load';
 import { AwayBar } from '@/features/frame/AwayBar';
 import { TopBar } from '@/features/frame/TopBar';
 import { PersonProvider } from '@/ui/person';
-import { PasswordAgainDialog } from '@/ui/ProofDialog';
+import { PasswordAgainDialog } from '@/ui/PasswordAgainDialog';
 import { UndoBar } from '@/ui/undo';
 import { RefreshKeeper } from '@/ui/useRefresh';
 

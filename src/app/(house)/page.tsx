@@ -5,7 +5,7 @@ import { countReleases, listReleaseNames } from '@/data/releases';
 import { listSetups } from '@/data/setups';
 import { today } from '@/data/today';
 import { backupWarning } from '@/views/backups';
-import { readFieldNews } from '@/views/fieldNews';
+import { readCafeNews } from '@/views/cafeNews';
 import { prepareToday, readToday } from '@/views/today';
 import { loadHouse } from '@/features/frame/load';
 import { ImportDocument } from '@/features/import/ImportDocument';
@@ -36,7 +36,7 @@ export default async function Today() {
         hasColleague: listPeople(db).length > 1,
       }}
       importer={<ImportDocument />}
-      fieldNews={readFieldNews(db, house)}
+      fieldNews={readCafeNews(db, house)}
       backupWarning={isTold ? backupWarning(db, house.backupFolder) : null}
     />
   );

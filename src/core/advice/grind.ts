@@ -5,7 +5,7 @@ import { dialMoveWords } from '../grinder/notation';
 import { purgeFor } from '../grinder/retention';
 import { massFigure, massWords } from '../units';
 import type { Judged } from './judge';
-import { between } from './proof';
+import { between } from './proofCost';
 import type { Expectation, Move, Setting } from './types';
 
 /** Expected time and its interval at a setting, purged if the dial moves. */

@@ -23,7 +23,7 @@ import type { Shot } from '../schema/shot';
 import { tasteDirection, type Direction } from '../taste/direction';
 import { METRIC, type Units } from '../units';
 import { prepSigns } from './prep';
-import { between } from './proof';
+import { between } from './proofCost';
 import { doseInForce } from './setting';
 import type { BeanState } from '../vocabulary';
 import {

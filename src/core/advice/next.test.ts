@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { grinder, question, shot, target } from '../../../tests/support/coffee';
 import { expectSignificant } from '../../../tests/support/significant';
 import { SEEN } from '../vocabulary';
-import { doseChange } from './plan';
+import { doseChange } from './nextSetting';
 import { nextMove } from './next';
 import { ADVICE_STATUSES } from './types';
 import { headOf } from './head';

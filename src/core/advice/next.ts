@@ -13,7 +13,7 @@ import { carriedOver, type CarriedOver } from './carried';
 import { correctedLnTime, directionOf, isByVolume, judge, lastOf, type Judged } from './judge';
 import { prepSigns } from './prep';
 import { expectAt, landing, moveTo, purgeBefore } from './grind';
-import { doseToCentre, isOnTarget, isSensible, nextSettingOf, proofOf, shotsAt } from './plan';
+import { doseToCentre, isOnTarget, isSensible, nextSettingOf, proofOf, shotsAt } from './nextSetting';
 import { settingAfter } from './setting';
 import { timeReason } from './timeReason';
 import {

@@ -7,7 +7,7 @@ import type { Units } from '../units';
 import type { DoseSchool } from '../vocabulary';
 
 /** How a house judges its dial-ins. */
-export interface Judging {
+export interface JudgingRules {
   /** Whether a dial-in may touch the dose. */
   readonly doseSchool: DoseSchool;
   /** How surely a setting must hold the window to be proven, 0-1. */
@@ -17,9 +17,9 @@ export interface Judging {
 }
 
 /** Trade practice for the dose; the figures are a house heuristic (model.md §3b). */
-export const USUAL_JUDGING: Judging = { doseSchool: 'locked', proofGoal: 0.85, leastLiking: 6 };
+export const USUAL_JUDGING: JudgingRules = { doseSchool: 'locked', proofGoal: 0.85, leastLiking: 6 };
 
-export interface NextInput extends Partial<Judging> {
+export interface NextInput extends Partial<JudgingRules> {
   readonly target: Target;
   readonly grinder: Grinder;
   readonly basket: Basket;

@@ -1,9 +1,9 @@
 /** Commands about cafés: who they are, what they send, what they are answered. */
 import type { FormValues } from '../entity/field';
-import type { FIELD_CHECK } from '../entity/fieldCheck';
+import type { CAFE_CHECK } from '../entity/cafeCheck';
 import type { PARTNER } from '../entity/partner';
 import type { SentTable } from './sentTable';
-import type { CacheTag } from './topics';
+import type { CacheTag } from './cacheTags';
 
 interface Nothing {
   readonly [key: string]: never;
@@ -14,10 +14,10 @@ export interface SentCheck {
   readonly releaseId: string;
   /** On the bag; unknown when absent. */
   readonly roastDate?: string | undefined;
-  readonly check: FormValues<typeof FIELD_CHECK>;
+  readonly check: FormValues<typeof CAFE_CHECK>;
 }
 
-export interface FieldCommands {
+export interface CafeCommands {
   savePartner: {
     asks: {
       readonly id?: string;
@@ -77,7 +77,7 @@ export interface FieldCommands {
   };
 }
 
-export const FIELD_CHANGES = {
+export const CAFE_CHANGES = {
   savePartner: ['partner'],
   renewPartnerLink: ['partner'],
   retirePartner: ['partner'],
@@ -89,4 +89,4 @@ export const FIELD_CHANGES = {
   answerPartner: ['message'],
   settleSignal: ['field'],
   importChecks: ['check'],
-} as const satisfies Readonly<Record<keyof FieldCommands, readonly CacheTag[]>>;
+} as const satisfies Readonly<Record<keyof CafeCommands, readonly CacheTag[]>>;

@@ -12,11 +12,11 @@ import type { RELEASE } from '../entity/release';
 import type { SHOT } from '../entity/shot';
 import type { TRIAL } from '../entity/trial';
 import type { Trace } from '../trace/schema';
-import { FIELD_CHANGES, type FieldCommands } from './fieldInputs';
+import { CAFE_CHANGES, type CafeCommands } from './fieldInputs';
 import type { SentTable } from './sentTable';
 import { LATER_CHANGES, type LaterCommands } from './laterInputs';
 import type { SentCard } from './sentCard';
-import type { CacheTag } from './topics';
+import type { CacheTag } from './cacheTags';
 
 interface SentRelease extends FormValues<typeof RELEASE> {
   readonly components: readonly FormValues<typeof COMPONENT>[];
@@ -66,7 +66,7 @@ interface Nothing {
 }
 
 /** What a command asks for and answers, by its kind. */
-export interface Commands extends LaterCommands, FieldCommands {
+export interface Commands extends LaterCommands, CafeCommands {
   setUpHouse: {
     asks: NewPerson & { readonly houseName: string; readonly code: string };
     answers: Nothing;
@@ -387,5 +387,5 @@ export const CHANGES: { readonly [K in CommandKind]: readonly CacheTag[] } = {
   importShots: ['shot', 'decidedShot'],
   importTastings: ['tasting'],
   ...LATER_CHANGES,
-  ...FIELD_CHANGES,
+  ...CAFE_CHANGES,
 };

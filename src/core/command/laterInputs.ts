@@ -3,7 +3,7 @@ import type { FormValues, TypedFigure } from '../entity/field';
 import type { RECHECK } from '../entity/recheck';
 import type { SAMPLE } from '../entity/sample';
 import type { SentCard } from './sentCard';
-import type { CacheTag } from './topics';
+import type { CacheTag } from './cacheTags';
 
 interface Nothing {
   readonly [key: string]: never;

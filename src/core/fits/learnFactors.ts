@@ -8,7 +8,7 @@
 import { CholeskyDecomposition, Matrix } from 'ml-matrix';
 import { STEP } from '../trials/coding';
 import { SIGN_DIRECTION } from '../trials/surface';
-import { CAFE_TASTE, leanOf, type Words } from '../field/cafeTaste';
+import { CAFE_TASTE, leanOf, type Words } from '../cafes/cafeTaste';
 import { groupBy } from '../groupBy';
 import { RULE_FACTORS, type FitFactors } from './factors';
 

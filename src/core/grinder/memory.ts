@@ -8,7 +8,7 @@
  */
 import { inverse, Matrix } from 'ml-matrix';
 import { dot, quadratic } from '../linear';
-import { runToEnd } from '../runThrough';
+import { runToEnd } from '../runToEnd';
 import { ALTERED_STYLES, styleAtOneSetting } from '../start/priors';
 import { LN_TIME_PER_STEP } from '../start/startDial';
 import type { BrewStyle } from '../vocabulary';

@@ -5,7 +5,7 @@
  */
 import { Matrix, determinant, inverse } from 'ml-matrix';
 import { dot } from '../linear';
-import { runToEnd } from '../runThrough';
+import { runToEnd } from '../runToEnd';
 import { converge, mapOf, priorOf, type PastDialIn, type State } from './memory';
 import { addRow } from './timeModel';
 import { ODD_SD, type Slope } from './timePrior';

@@ -5,10 +5,10 @@
  */
 import { STYLE_STEPS } from '../programme/styles';
 import { chanceFrom } from '../random';
-import { tasteOfCup, type CupTaste } from '../shot/cupTaste';
-import { sizeFor } from '../shot/drawStation';
-import { simulateShot } from '../shot/simulate';
-import type { CupPart, ShotResult, SimulatedCoffee, SimulatedShot } from '../shot/types';
+import { tasteOfCup, type CupTaste } from '../simulator/cupTaste';
+import { sizeFor } from '../simulator/drawStation';
+import { simulateShot } from '../simulator/simulate';
+import type { CupPart, ShotResult, SimulatedCoffee, SimulatedShot } from '../simulator/types';
 import { tasteDirection, type Verdict } from '../taste/direction';
 import { cupEveryS } from '../taste/stagedCups';
 

@@ -8,8 +8,8 @@ import type { Progress } from '../progress';
 import { STYLE_STEPS } from '../programme/styles';
 import type { Shot } from '../schema/shot';
 import type { Target } from '../schema/target';
-import { drawStation, type DrawnStation } from '../shot/drawStation';
-import { pullAt } from '../shot/station';
+import { drawStation, type DrawnStation } from '../simulator/drawStation';
+import { pullAt } from '../simulator/station';
 import { dayOf, likedTaste, SCENARIOS } from './scenarios';
 import { LEVEL_FACTS, type LevelFacts, type PracticeLevel } from './levels';
 

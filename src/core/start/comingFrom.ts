@@ -9,7 +9,7 @@ import type { OwnRule } from './priors';
 import type { PastRelease } from './fit';
 import { learnWithCups, type TaughtModel } from './learnTaste';
 import { proposeFrom, type Proposal, type Question } from './propose';
-import { PROPOSED_VARIABLES, type ProposedVariable } from './pushed';
+import { PROPOSED_VARIABLES, type ProposedVariable } from './proposedVariables';
 
 export interface Change {
   readonly from: number;

@@ -8,7 +8,7 @@ import { referenceStretch } from '../fits/basketLaw';
 import type { Recipe } from '../schema/recipe';
 import type { ScoredCup } from '../trials/bestRecipe';
 import type { SignMessage } from '../trials/signs';
-import type { TasteEvidence } from '../trials/site';
+import type { TasteEvidence } from '../trials/tasteEvidence';
 import type { BrewStyle, TemperatureSchool } from '../vocabulary';
 import { designRow } from './design';
 import { posteriors, type Posterior } from './posterior';

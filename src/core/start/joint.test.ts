@@ -2,7 +2,7 @@ import { Matrix } from 'ml-matrix';
 import { chanceFrom } from '../random';
 import { WORKED } from '../../../tests/support/workedCups';
 import { STEP } from '../trials/coding';
-import { tasteEvidenceOf } from '../trials/site';
+import { tasteEvidenceOf } from '../trials/tasteEvidence';
 import { fitSurface } from '../trials/surface';
 import { byJointOutput, learnJoint, predictJoint, evidenceOfRecipe } from './joint';
 import { priorFor } from './priors';

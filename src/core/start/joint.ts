@@ -8,9 +8,9 @@
  */
 import { CholeskyDecomposition, inverse, Matrix, solve } from 'ml-matrix';
 import { symmetric } from '../linear';
-import { runToEnd } from '../runThrough';
+import { runToEnd } from '../runToEnd';
 import { STEP, VARIABLES } from '../trials/coding';
-import type { TasteEvidence } from '../trials/site';
+import type { TasteEvidence } from '../trials/tasteEvidence';
 import { TRUST, TRUST_FROM_N } from './posterior';
 import { NOISE_SD, type Output, type PriorRule } from './priors';
 

@@ -7,11 +7,11 @@
  */
 import { EigenvalueDecomposition, Matrix } from 'ml-matrix';
 import { symmetric } from '../linear';
-import { runToEnd } from '../runThrough';
+import { runToEnd } from '../runToEnd';
 import { codedFrom, placeAt, STEP } from '../trials/coding';
 import { countRecipes, type ScoredCup } from '../trials/bestRecipe';
 import { houseSigns, signMessageOf } from '../trials/signs';
-import { tasteEvidenceOf, type TasteEvidence } from '../trials/site';
+import { tasteEvidenceOf, type TasteEvidence } from '../trials/tasteEvidence';
 import { fitSurface, type SignOffset } from '../trials/surface';
 import type { TemperatureSchool } from '../vocabulary';
 import { learn, outputOf, rowOfPast, type CupSite, type HouseModel, type PastRelease } from './fit';

@@ -7,7 +7,7 @@ import type { PastRelease } from './fit';
 import { posterior } from './posterior';
 import { priorFor } from './priors';
 import { propose, type ProposeInput } from './propose';
-import { PROPOSED_VARIABLES } from './pushed';
+import { PROPOSED_VARIABLES } from './proposedVariables';
 
 const reference = {
   process: 'washed',

@@ -36,8 +36,8 @@ import { predict, TRUST_FROM_N, type Posterior } from './posterior';
 import { FACTORS, processSd, type Output, type OwnRule } from './priors';
 import { dialWarnings, setupWarnings, styleWarnings, type Warning } from './setupLimits';
 import { startDialOf, type StartDial } from './startDial';
-import { PROPOSED_VARIABLES, roundTo, timeWindowOf, type ProposedVariable } from './pushed';
-import { contributionsOf, type Contribution } from './pushes';
+import { PROPOSED_VARIABLES, roundTo, timeWindowOf, type ProposedVariable } from './proposedVariables';
+import { contributionsOf, type Contribution } from './contributions';
 
 /** What is asked of a house model: a coffee, in a style, on a setup. */
 export interface Question {

@@ -1,6 +1,6 @@
 /** Reading a scale: tried against shots of the simulator, whose first drip and stop are known. */
 import { STYLE_STEPS } from '../programme/styles';
-import { simulateShot } from '../shot/simulate';
+import { simulateShot } from '../simulator/simulate';
 import { firstDripOf, flowAt, learnedOverrun, readTrace, thinned, USUAL_OVERRUN_G } from './read';
 import { traceSchema, type Trace } from './schema';
 

@@ -9,7 +9,7 @@ import { RATIO_LIMIT, TEMPERATURE_LIMIT_C } from '../start/proposalLimits';
 import { curvatureParticles } from './curvature';
 import { codedFrom, placeAt, STEP, type Coded, type TrialPoint } from './coding';
 import type { Quadratic } from './contours';
-import { isEnough, nextCups } from './plan';
+import { isEnough, nextCups } from './nextCups';
 import { robustOptimum, toleranceAt, type CafeSpread } from './robust';
 import {
   BOX,

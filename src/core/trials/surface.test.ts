@@ -1,6 +1,6 @@
 import { Matrix } from 'ml-matrix';
 import { WORKED, WORKED_H } from '../../../tests/support/workedCups';
-import { tasteEvidenceOf } from './site';
+import { tasteEvidenceOf } from './tasteEvidence';
 import { fitSurface } from './surface';
 
 /** As far as the worked figures are printed. */

@@ -1,7 +1,7 @@
 /** The simulated machine and scale as Pull uses them: in time, stopped early, one shot after the other. */
 import { STYLE_STEPS } from '@/core/programme/styles';
-import { drawStation } from '@/core/shot/drawStation';
-import { pullAt } from '@/core/shot/station';
+import { drawStation } from '@/core/simulator/drawStation';
+import { pullAt } from '@/core/simulator/station';
 import type { PullDone, PullJob } from '@/workers/protocol';
 import type { Weight } from '../instruments';
 import { simulatedColourMeter } from './colourMeter';

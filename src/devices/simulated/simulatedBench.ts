@@ -5,9 +5,9 @@
  */
 import type { Programme } from '@/core/programme/step';
 import { chanceFrom } from '@/core/random';
-import type { Pull, Station } from '@/core/shot/station';
-import { NOISE } from '@/core/shot/parameters';
-import type { ShotResult } from '@/core/shot/types';
+import type { Pull, Station } from '@/core/simulator/station';
+import { NOISE } from '@/core/simulator/parameters';
+import type { ShotResult } from '@/core/simulator/types';
 import type { PullDone, PullJob } from '@/workers/protocol';
 import type { Machine, MachineReading, Refractometer, Scale, Weight } from '../instruments';
 

@@ -2,8 +2,8 @@
 
 import { useState, type FormEvent } from 'react';
 import styled from 'styled-components';
-import { FIELD_CHECK } from '@/core/entity/fieldCheck';
-import { fieldWordsIn } from '@/core/language/field/words';
+import { CAFE_CHECK } from '@/core/entity/cafeCheck';
+import { cafeWordsIn } from '@/core/language/cafes/words';
 import { LOCALES } from '@/core/language/language';
 import { Button, MainButton, QuietButton } from '@/ui/Button';
 import { sentOf, textOf } from '@/ui/entryText';
@@ -78,7 +78,7 @@ type SheetText = Readonly<Record<string, CoffeeText>>;
 
 function emptyOf({ target, lastDial, lastRoastDate }: SheetCoffee): CoffeeText {
   return {
-    check: textOf(FIELD_CHECK, {
+    check: textOf(CAFE_CHECK, {
       doseG: target.doseG,
       yieldG: target.yieldG,
       ...(lastDial !== null && { dial: lastDial }),
@@ -99,7 +99,7 @@ function Sheet({
   onSent: () => Promise<void>;
 }) {
   const { cafe, coffees, house } = sheet;
-  const words = fieldWordsIn(cafe.language);
+  const words = cafeWordsIn(cafe.language);
   const queue = useOutbox(`checks ${secret}`);
   const initial = Object.fromEntries(coffees.map((coffee) => [coffee.releaseId, emptyOf(coffee)]));
   const [typed, setTyped] = useState<SheetText>({});
@@ -119,7 +119,7 @@ function Sheet({
         return {
           releaseId,
           ...(roastDate !== '' && { roastDate }),
-          check: sentOf(FIELD_CHECK, check),
+          check: sentOf(CAFE_CHECK, check),
         };
       }),
       help: help ?? '',

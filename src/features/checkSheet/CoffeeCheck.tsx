@@ -1,8 +1,8 @@
 'use client';
 
 import styled from 'styled-components';
-import { CHECK_TASTES, type FIELD_CHECK } from '@/core/entity/fieldCheck';
-import { fieldWordsIn } from '@/core/language/field/words';
+import { CHECK_TASTES, type CAFE_CHECK } from '@/core/entity/cafeCheck';
+import { cafeWordsIn } from '@/core/language/cafes/words';
 import { dayIn, figureIn } from '@/core/language/language';
 import { wordsIn } from '@/core/language/words';
 import { readNumber } from '@/core/readNumber';
@@ -18,7 +18,7 @@ import type { SheetCafe, SheetCoffee } from '@/views/checkSheet';
 import { barWords } from './barWords';
 
 export interface CoffeeText {
-  readonly check: EntryText<typeof FIELD_CHECK>;
+  readonly check: EntryText<typeof CAFE_CHECK>;
   readonly roastDate: string;
 }
 
@@ -100,7 +100,7 @@ export function CoffeeCheck({
   faultOf: (field: string) => string | undefined;
 }) {
   const { language } = cafe;
-  const words = fieldWordsIn(language);
+  const words = cafeWordsIn(language);
   const card = wordsIn(language);
   const { labels } = card;
   const { check } = text;

@@ -1,6 +1,6 @@
-import { NOTHING_KNOWN } from '@/core/field/atTheBar';
+import { NOTHING_KNOWN } from '@/core/cafes/atTheBar';
 import { LANGUAGES } from '@/core/language/language';
-import { fieldWordsIn } from '@/core/language/field/words';
+import { cafeWordsIn } from '@/core/language/cafes/words';
 import type { SheetCafe, SheetCoffee } from '@/views/checkSheet';
 import { barWords } from './barWords';
 
@@ -80,7 +80,7 @@ describe('the next move at a bar', () => {
 
   it.each(LANGUAGES)('speaks and warns in %s', (language) => {
     const cafe = { ...CAFE, language };
-    const words = fieldWordsIn(language);
+    const words = cafeWordsIn(language);
     const fast = barWords(cafe, COFFEE, typed);
     expect(fast.what).toContain(words.from('11', '9'));
     expect(fast.what).toContain(words.purge);

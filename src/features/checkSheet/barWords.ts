@@ -1,8 +1,8 @@
 /** What a check asks for next, in the café's language and on its own dial. */
-import { answerAtTheBar, type BarAnswer } from '@/core/field/atTheBar';
+import { answerAtTheBar, type BarAnswer } from '@/core/cafes/atTheBar';
 import { fromPump } from '@/core/extraction/clock';
 import { dialWords } from '@/core/grinder/notation';
-import { fieldWordsIn } from '@/core/language/field/words';
+import { cafeWordsIn } from '@/core/language/cafes/words';
 import { helperWordsIn } from '@/core/language/helpers/words';
 import { figureIn } from '@/core/language/language';
 import { stepsIn } from '@/core/language/stepsIn';
@@ -42,7 +42,7 @@ export function barWords(cafe: SheetCafe, coffee: SheetCoffee, typed: Typed): Ba
     { doseG: target.doseG, yieldG: target.yieldG, timeS: (low + high) / 2 },
     [low, high],
   );
-  const words = fieldWordsIn(language);
+  const words = cafeWordsIn(language);
   const { answer: helper } = helperWordsIn(language);
   const g = (value: number) => `${figureIn(language, Math.abs(value), 1)} g`;
   const s = `${figureIn(language, Math.max(1, Math.round(Math.abs(answer.missS))), 0)} s`;

@@ -6,7 +6,7 @@ import { useState, type ReactNode } from 'react';
 import styled from 'styled-components';
 import type { Part } from '@/core/entity/equipment';
 import type { StoredParts } from '@/data/equipment';
-import type { StoredPeriod } from '@/data/eras';
+import type { StoredPeriod } from '@/data/calibrationPeriods';
 import type { StoredSetup } from '@/data/setups';
 import { Button, QuietButton } from '@/ui/Button';
 import { Faults } from '@/ui/Faults';

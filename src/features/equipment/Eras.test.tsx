@@ -1,7 +1,7 @@
 import { screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { StoredGrinder } from '@/data/equipment';
-import type { StoredPeriod } from '@/data/eras';
+import type { StoredPeriod } from '@/data/calibrationPeriods';
 import { DONE, fakeServer, router } from '../../../tests/support/browser';
 import { GRINDER } from '../../../tests/support/house';
 import { renderAs } from '../../../tests/support/render';

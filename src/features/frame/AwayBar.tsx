@@ -4,7 +4,7 @@ import { usePathname } from 'next/navigation';
 import { useEffect, useState, useSyncExternalStore } from 'react';
 import styled from 'styled-components';
 import { Button, QuietButton } from '@/ui/Button';
-import { saveOffline } from '@/ui/keepPage';
+import { saveOffline } from '@/ui/saveOffline';
 import { lookForServer, onBack, onReach, readReach } from '@/ui/reach';
 import { useMoment } from '@/ui/moment';
 import { useRefresh } from '@/ui/useRefresh';

@@ -39,7 +39,7 @@ export const setUpHouse = defineCommand({
     return {
       releaseId: null,
       words: `set up ${houseName}`,
-      isAtDoor: true,
+      changesAccess: true,
       result: {},
       personId: lead?.id ?? id,
     };

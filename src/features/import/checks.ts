@@ -4,7 +4,7 @@ import { dialWords } from '@/core/grinder/notation';
 import { daysBetween } from '@/core/rest/day';
 import { personOf } from '@/data/command';
 import type { Db } from '@/data/database';
-import { checksOfPartner, insertCheck, insertVisit, type NewCheck } from '@/data/fieldChecks';
+import { checksOfPartner, insertCheck, insertVisit, type NewCheck } from '@/data/cafeChecks';
 import type { House } from '@/data/house';
 import { listPartners, type StoredPartner } from '@/data/partners';
 import { findReleaseNamed } from '@/data/releases';

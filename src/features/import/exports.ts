@@ -2,7 +2,7 @@
 import { dialWords, type Notation } from '@/core/grinder/notation';
 import type { Db } from '@/data/database';
 import { allRows } from '@/data/many';
-import { checksSince } from '@/data/fieldChecks';
+import { checksSince } from '@/data/cafeChecks';
 import { listPartners } from '@/data/partners';
 import { findReleases, listReleaseNames, listReleases } from '@/data/releases';
 import { stagedFrom } from '@/data/staged';

@@ -8,7 +8,7 @@ import { plain, suggestUnits } from '@/formats/sheets/columns';
 import { guessCommas } from '@/formats/sheets/commas';
 import { parseCsv, type CsvTable } from '@/formats/sheets/csv';
 import type { ReadOptions } from '@/formats/sheets/rows';
-import { runToEnd } from '@/core/runThrough';
+import { runToEnd } from '@/core/runToEnd';
 import { listPartners } from '@/data/partners';
 import { prepareChecks } from './checks';
 import { prepareRecipes } from './recipes';

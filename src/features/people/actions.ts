@@ -46,7 +46,7 @@ export const invite = defineCommand({
       releaseId: null,
       words: `invited ${invitation.forWhom} as ${ROLE_LABELS[invitation.role].toLowerCase()}`,
       result: { invitationId: context.id },
-      isAtDoor: true,
+      changesAccess: true,
     };
   },
 });
@@ -93,7 +93,7 @@ export const acceptInvitation = defineCommand({
         : `came in as ${ROLE_LABELS[invitation.role].toLowerCase()}`,
       result: {},
       personId: person?.id ?? id,
-      isAtDoor: true,
+      changesAccess: true,
     };
   },
 });
@@ -120,7 +120,7 @@ export const changeRole = defineCommand({
       releaseId: null,
       words: `made ${person.name} ${ROLE_LABELS[role].toLowerCase()}`,
       result: {},
-      isAtDoor: true,
+      changesAccess: true,
     };
   },
 });
@@ -156,7 +156,7 @@ export const endOwnSessions = defineCommand({
       releaseId: null,
       words: sessionId ? 'signed out another browser' : 'signed out everywhere else',
       result: {},
-      isAtDoor: true,
+      changesAccess: true,
     };
   },
 });

@@ -2,7 +2,7 @@
 
 import { figure } from '@/core/figure';
 import styled from 'styled-components';
-import type { CupTaste } from '@/core/shot/cupTaste';
+import type { CupTaste } from '@/core/simulator/cupTaste';
 import { Table, TableHead, TableScroll } from '@/ui/type';
 
 const SCALES = [

@@ -1,7 +1,7 @@
 /** What a card's page can do for its reader. Hidden until the page's script has taken each of them up (src/card). */
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
-import { CARD_READER_TASTES } from '@/core/advice/stranger';
+import { CARD_READER_TASTES } from '@/core/advice/cardReader';
 import { helperWordsIn } from '@/core/language/helpers/words';
 import type { Language } from '@/core/language/language';
 import { wordsIn } from '@/core/language/words';

@@ -29,7 +29,7 @@ import { ConfirmPublish } from './ConfirmPublish';
 import { Differences } from './Differences';
 import type { PublishWords } from './document';
 import { FoundInCups } from './FoundInCups';
-import { PublishChecks } from './Gates';
+import { PublishChecks } from './PublishChecks';
 import type { PassText } from './passText';
 import { Papers } from './Papers';
 import { Planned } from './Planned';

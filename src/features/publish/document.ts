@@ -10,7 +10,7 @@ import { RELEASE } from '@/core/entity/release';
 import { userFault } from '@/core/errors';
 import { blendedOf } from '@/core/schema/shares';
 import { isSameDial } from '@/core/grinder/dial';
-import { dialToday } from '@/core/grinder/era';
+import { dialToday } from '@/core/grinder/calibrationPeriod';
 import { dialWords } from '@/core/grinder/notation';
 import { withRatio } from '@/core/schema/recipe';
 import type { House } from '@/data/house';

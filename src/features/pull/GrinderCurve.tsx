@@ -7,7 +7,7 @@ import { finerSign } from '@/core/grinder/dial';
 import { dialWords } from '@/core/grinder/notation';
 import type { CurvePoint } from '@/core/advice/curve';
 import type { Bench } from '@/views/release';
-import { intervalWords } from '@/ui/likely';
+import { intervalWords } from '@/ui/intervalWords';
 import { InView } from '@/ui/charts/InView';
 import { SectionTitle, Small } from '@/ui/type';
 import { evidenceOf, EVIDENCE_WORDS } from './evidence';

@@ -2,7 +2,7 @@
 import { reachOf } from '@/core/programme/reach';
 import { programmeOf } from '@/core/programme/styles';
 import type { Programme } from '@/core/programme/step';
-import type { DrawInput } from '@/core/shot/drawStation';
+import type { DrawInput } from '@/core/simulator/drawStation';
 import type { PullView } from '@/views/pull';
 import type { Bench } from '@/views/release';
 

@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import styled from 'styled-components';
-import type { PacketFact, ReadPacket } from '@/core/bag/readBag';
+import type { PacketFact, ReadPacket } from '@/core/packet/readBag';
 import { Button, QuietButton } from '@/ui/Button';
 import { Chip } from '@/ui/choices';
 import { TextAreaInput } from '@/ui/fields';
@@ -59,7 +59,7 @@ export function PasteBag({
   };
   const work = async () => {
     // The vocabulary is only fetched by who pastes.
-    const { readPacket: readBag } = await import('@/core/bag/readBag');
+    const { readPacket: readBag } = await import('@/core/packet/readBag');
     setRead(readBag(text));
     setRefused([]);
   };

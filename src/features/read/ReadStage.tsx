@@ -16,7 +16,7 @@ import { Button, mainLook } from '@/ui/Button';
 import { NewBatchOffer } from '@/ui/NewBatchOffer';
 import { useMay } from '@/ui/person';
 import { NearestTable } from '@/ui/PastTable';
-import { ContributionChart } from '@/ui/PushChart';
+import { ContributionChart } from '@/ui/ContributionChart';
 import { Notice, SectionTitle, StageTitle, labelText } from '@/ui/type';
 import { Batches } from './Batches';
 

@@ -4,7 +4,7 @@ import { COMPONENT } from '@/core/entity/component';
 import type { Field, Fields, Row } from '@/core/entity/field';
 import { RELEASE } from '@/core/entity/release';
 import { valueWords } from '@/core/entity/words';
-import type { PacketFact } from '@/core/bag/readBag';
+import type { PacketFact } from '@/core/packet/readBag';
 import { textOf } from '@/ui/entryText';
 import { EMPTY_COMPONENT, type BatchText, type ReleaseText } from './releaseForm';
 

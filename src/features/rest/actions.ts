@@ -6,7 +6,7 @@ import { entryShape } from '@/core/entity/entry';
 import { RECHECK } from '@/core/entity/recheck';
 import { SAMPLE } from '@/core/entity/sample';
 import { userFault } from '@/core/errors';
-import { checkFrozen } from '@/core/rest/bags';
+import { checkFrozen } from '@/core/rest/samples';
 import { addDays, daysBetween } from '@/core/rest/day';
 import { spanOf } from '@/core/rest/rest';
 import { quantity } from '@/core/schema/fields';

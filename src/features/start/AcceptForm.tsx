@@ -16,7 +16,7 @@ import { DraftNotice } from '@/ui/DraftNotice';
 import { Faults } from '@/ui/Faults';
 import { QuantityInput } from '@/ui/fields';
 import { readNumber } from '@/core/readNumber';
-import { intervalWords } from '@/ui/likely';
+import { intervalWords } from '@/ui/intervalWords';
 import { NotationProvider } from '@/ui/notation';
 import { OverruleReason } from '@/ui/OverruleReason';
 import { useMay, useUnits } from '@/ui/person';

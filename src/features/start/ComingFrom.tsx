@@ -1,6 +1,6 @@
 'use client';
 
-import { PROPOSED_VARIABLES, type ProposedVariable } from '@/core/start/pushed';
+import { PROPOSED_VARIABLES, type ProposedVariable } from '@/core/start/proposedVariables';
 import type { Change } from '@/core/start/comingFrom';
 import { useDialWords } from '@/ui/notation';
 import { useUnits } from '@/ui/person';

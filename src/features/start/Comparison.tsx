@@ -1,7 +1,7 @@
 'use client';
 
 import { type Proposal } from '@/core/start/propose';
-import { PROPOSED_VARIABLES } from '@/core/start/pushed';
+import { PROPOSED_VARIABLES } from '@/core/start/proposedVariables';
 import { useUnits } from '@/ui/person';
 import { Table, TableHead, TableScroll } from '@/ui/type';
 import { formatsOf, proposedValue, VARIABLES } from './variables';

@@ -1,6 +1,6 @@
 'use client';
 
-import type { ProposedVariable } from '@/core/start/pushed';
+import type { ProposedVariable } from '@/core/start/proposedVariables';
 import { useUnits } from '@/ui/person';
 import { SectionTitle, Small, Table, TableHead, TableScroll } from '@/ui/type';
 import { NearestTable, PastCells, PAST_COLUMNS } from '@/ui/PastTable';

@@ -6,7 +6,7 @@ import { useState } from 'react';
 import styled from 'styled-components';
 import { dayWords } from '@/core/dayWords';
 import { RELEASE } from '@/core/entity/release';
-import { PROPOSED_VARIABLES, type ProposedVariable } from '@/core/start/pushed';
+import { PROPOSED_VARIABLES, type ProposedVariable } from '@/core/start/proposedVariables';
 import {
   STYLE_LABELS,
   STYLES,
@@ -22,7 +22,7 @@ import { ComingFrom } from './ComingFrom';
 import { Comparison } from './Comparison';
 import { PastRecipes } from './Evidence';
 import { OpenRecipes } from './OpenRecipes';
-import { Pushes } from './Pushes';
+import { Pushes } from './Contributions';
 import type { StartView } from '@/views/start';
 import { useQuestion } from '@/ui/useQuestion';
 import { VARIABLES } from './variables';

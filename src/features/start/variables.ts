@@ -1,7 +1,7 @@
 /** The five variables of a proposal as people read them. */
 import { figure, signed } from '@/core/figure';
 import type { Proposal } from '@/core/start/propose';
-import type { ProposedVariable } from '@/core/start/pushed';
+import type { ProposedVariable } from '@/core/start/proposedVariables';
 import { F_PER_C } from '@/core/units';
 import type { useUnits } from '@/ui/person';
 

@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import { entryShape } from '@/core/entity/entry';
 import { day, text } from '@/core/entity/field';
-import { FIELD_CHECK } from '@/core/entity/fieldCheck';
+import { CAFE_CHECK } from '@/core/entity/cafeCheck';
 import { columnsOf } from './cells';
 import type { CsvTable } from './csv';
 import { readEntries, type ReadOptions } from './rows';
@@ -17,7 +17,7 @@ export const CHECK_SHEET = {
     headers: ['checked at', 'time of day', 'hour', 'at'],
   }),
   roastDate: WHERE.roastDate,
-  ...FIELD_CHECK,
+  ...CAFE_CHECK,
 } as const;
 
 export const CHECK_COLUMNS = columnsOf(CHECK_SHEET, ['taste']);

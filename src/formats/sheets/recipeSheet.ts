@@ -4,7 +4,7 @@ import { z } from 'zod';
 import { entryShape } from '@/core/entity/entry';
 import { day, quantity, text } from '@/core/entity/field';
 import { RECIPE } from '@/core/entity/recipe';
-import { timeWindowOf } from '@/core/start/pushed';
+import { timeWindowOf } from '@/core/start/proposedVariables';
 import { columnsOf, type Cells } from './cells';
 import { type CsvTable } from './csv';
 import { readEntries, type ReadOptions } from './rows';

@@ -1,7 +1,7 @@
 import { parseCsv, type DateOrder } from './csv';
 import { suggestMapping as suggest } from './columns';
 import { readReleases, RELEASE_COLUMNS } from './releaseSheet';
-import { runToEnd } from '@/core/runThrough';
+import { runToEnd } from '@/core/runToEnd';
 
 const suggestMapping = (columns: readonly string[]) => suggest(RELEASE_COLUMNS, columns);
 

@@ -1,7 +1,7 @@
 import { suggestMapping, suggestUnits } from './columns';
 import { parseCsv, writeCsv } from './csv';
 import { readRecipes, RECIPE_COLUMNS } from './recipeSheet';
-import { runToEnd } from '@/core/runThrough';
+import { runToEnd } from '@/core/runToEnd';
 import type { ReadOptions } from './rows';
 import { readShots, SHOT_SHEET_COLUMNS } from './shotSheet';
 import { readTastings, TASTING_COLUMNS } from './tastingSheet';

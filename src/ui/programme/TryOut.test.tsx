@@ -2,7 +2,7 @@ import { act, screen } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
 import { STYLE_STEPS } from '@/core/programme/styles';
-import { tryProgramme, type Tried, type TryInput } from '@/core/shot/tryProgramme';
+import { tryProgramme, type Tried, type TryInput } from '@/core/simulator/tryProgramme';
 import type { JobOptions } from '@/workers/client';
 import { renderAs } from '../../../tests/support/render';
 import { textOf } from './stepText';

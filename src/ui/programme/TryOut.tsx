@@ -6,7 +6,7 @@ import { useRef, useState } from 'react';
 import styled from 'styled-components';
 import type { Outline } from '@/core/programme/outline';
 import type { Drive } from '@/core/programme/step';
-import type { Tried, TryInput } from '@/core/shot/tryProgramme';
+import type { Tried, TryInput } from '@/core/simulator/tryProgramme';
 import { ask, BrokenWorker } from '@/workers/client';
 import { Button } from '../Button';
 import { useUnits } from '../person';

@@ -1,6 +1,6 @@
 'use client';
 
-import type { TryInput } from '@/core/shot/tryProgramme';
+import type { TryInput } from '@/core/simulator/tryProgramme';
 import { ProgrammeEditor, type ProgrammeEditorProps } from './ProgrammeEditor';
 import { drawnOf } from './stepText';
 import { TriedLines, TryOut, useTryOut } from './TryOut';

@@ -1,7 +1,7 @@
 import { database } from '@/data/database';
 import { listParts } from '@/data/equipment';
 import { countReleases } from '@/data/releases';
-import { listPeriods } from '@/data/eras';
+import { listPeriods } from '@/data/calibrationPeriods';
 import { listSetups } from '@/data/setups';
 import { EquipmentPage } from '@/features/equipment/EquipmentPage';
 import { loadHouse } from '@/features/frame/load';

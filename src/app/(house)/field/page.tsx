@@ -1,11 +1,11 @@
 import { database } from '@/data/database';
-import { FieldPage } from '@/features/field/FieldPage';
+import { CafesPage } from '@/features/cafes/CafesPage';
 import { loadHouse } from '@/features/frame/load';
-import { readField } from '@/views/field';
+import { readCafes } from '@/views/cafes';
 
 export const metadata = { title: 'Field' };
 
 export default async function Field() {
   const { house } = await loadHouse();
-  return <FieldPage field={readField(database(), house)} />;
+  return <CafesPage field={readCafes(database(), house)} />;
 }

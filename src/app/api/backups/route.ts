@@ -2,7 +2,7 @@
 import { userFault } from '@/core/errors';
 import { database } from '@/data/database';
 import { findHouse } from '@/data/house';
-import { logAtDoor } from '@/data/doorLog';
+import { logAccess } from '@/data/accessLog';
 import { makeBackup } from '@/data/makeBackup';
 import { admit, sourceOf } from '../caller';
 import { answer } from '../edge';
@@ -21,7 +21,7 @@ export async function POST(request: Request): Promise<Response> {
         'No folder is named. Enter one, and save the house.',
       );
     const made = await makeBackup(db, house);
-    logAtDoor(db, {
+    logAccess(db, {
       personId: person.id,
       kind: 'backup',
       words: 'made a backup',

@@ -4,9 +4,9 @@ import { commands } from '@/app/commands';
 import { commandOf, submit } from '@/data/command';
 import { database } from '@/data/database';
 import { findHouse } from '@/data/house';
-import { learnField } from '@/views/fieldModel';
+import { learnFromCafes } from '@/views/cafesModel';
 import { renewGrinderMemories } from '@/views/grinderMemory';
-import { renewTasteEvidence } from '@/views/tasteSites';
+import { renewTasteEvidence } from '@/views/tasteEvidence';
 import { callerOf, withPasswordHash } from '../caller';
 import { answer, jsonOf, ANONYMOUS_BYTES } from '../edge';
 
@@ -23,7 +23,7 @@ export async function POST(request: Request): Promise<Response> {
     after(async () => {
       const house = findHouse(db);
       if (!house) return;
-      learnField(db, house);
+      learnFromCafes(db, house);
       await renewGrinderMemories(db, house);
       await renewTasteEvidence(db, house);
     });

@@ -5,14 +5,14 @@ import { parse } from '@/core/schema/fields';
 import { passwordField } from '@/core/schema/person';
 import { refuseCommon } from '@/data/commonPasswords';
 import { database } from '@/data/database';
-import { logAtDoor } from '@/data/doorLog';
+import { logAccess } from '@/data/accessLog';
 import { hashPassword } from '@/data/passwords';
 import { findSignIn, keepPasswordHash } from '@/data/people';
 import { browserOf, endSession, endSessions, findSignedIn, startSession } from '@/data/session';
 import { signIn } from '@/data/signIn';
 import { addressOf, admit, deviceOf, sourceOf } from '../caller';
 import { answer, jsonOf, ANONYMOUS_BYTES } from '../edge';
-import { isWrong, checkPasswordAgain, typed } from './proof';
+import { isWrong, checkPasswordAgain, typed } from './passwordAgain';
 
 export const dynamic = 'force-dynamic';
 
@@ -31,14 +31,14 @@ export async function POST(request: Request): Promise<Response> {
     try {
       const person = await signIn(db, { signInName: name, password }, knock);
       startSession(db, store, person, deviceOf(request));
-      logAtDoor(db, { personId: person.id, kind: 'signIn', words: 'signed in', source });
+      logAccess(db, { personId: person.id, kind: 'signIn', words: 'signed in', source });
     } catch (error) {
       // Only what was looked at: tries the brake refuses must not push the log out.
       if (!isWrong(error)) throw error;
       const personId = findSignIn(db, name)?.id ?? null;
       // What was typed is kept only where it is somebody's name: it might be a password.
       const words = personId ? 'was not let in: wrong password' : 'a name nobody has was tried';
-      logAtDoor(db, { personId, kind: 'failure', words, source });
+      logAccess(db, { personId, kind: 'failure', words, source });
       throw error;
     }
     return {};
@@ -52,7 +52,7 @@ export async function DELETE(request: Request): Promise<Response> {
     endSession(db, store);
     const source = sourceOf(request);
     if (person)
-      logAtDoor(db, { personId: person.id, kind: 'signOut', words: 'signed out', source });
+      logAccess(db, { personId: person.id, kind: 'signOut', words: 'signed out', source });
     return {};
   });
 }
@@ -71,7 +71,7 @@ export async function PUT(request: Request): Promise<Response> {
     // Every session of this person ends; this browser gets a new one.
     endSessions(db, person.id, { exceptId: null });
     startSession(db, await cookies(), person, deviceOf(request));
-    logAtDoor(db, {
+    logAccess(db, {
       personId: person.id,
       kind: 'password',
       words: 'changed the password',

@@ -1,6 +1,6 @@
 /** The advisor's one change in a language, for whoever's grinder is not known. */
 import type { Advice } from '../../advice/types';
-import type { CardReaderQuestion } from '../../advice/stranger';
+import type { CardReaderQuestion } from '../../advice/cardReader';
 import { figureIn, type Language } from '../language';
 import { heatOf } from '../temperature';
 import { stepsIn } from '../stepsIn';

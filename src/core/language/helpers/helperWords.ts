@@ -1,6 +1,6 @@
 /** The words of what a card's page can do for its reader, as each language says them. */
 import type { AdviceStatus } from '../../advice/types';
-import type { CardReaderTaste } from '../../advice/stranger';
+import type { CardReaderTaste } from '../../advice/cardReader';
 
 export interface HelperWords {
   readonly today: {

@@ -1,6 +1,6 @@
 /** Blind flights at the bench: planned, poured, revealed, decided. */
 import { z } from 'zod';
-import { OVER_RATING_G } from '@/core/advice/plan';
+import { OVER_RATING_G } from '@/core/advice/nextSetting';
 import { userFault } from '@/core/errors';
 import { armSchema, type Arm } from '@/core/panel/arm';
 import { dialWords } from '@/core/grinder/notation';

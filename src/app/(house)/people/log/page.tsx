@@ -1,9 +1,9 @@
 import { notFound } from 'next/navigation';
 import { mayDo } from '@/core/roles';
 import { database } from '@/data/database';
-import { listDoorLog } from '@/data/doorLog';
+import { listDoorLog } from '@/data/accessLog';
 import { loadHouse } from '@/features/frame/load';
-import { DoorLog } from '@/features/people/DoorLog';
+import { AccessLog } from '@/features/people/AccessLog';
 
 export const metadata = { title: 'Who came in' };
 
@@ -13,5 +13,5 @@ export default async function DoorLogPage() {
   const { person } = await loadHouse();
   if (!mayDo(person.role, 'lead')) notFound();
   const entries = listDoorLog(database(), MOST + 1);
-  return <DoorLog entries={entries.slice(0, MOST)} isCut={entries.length > MOST} />;
+  return <AccessLog entries={entries.slice(0, MOST)} isCut={entries.length > MOST} />;
 }

@@ -4,7 +4,7 @@ import { userFault } from '@/core/errors';
 import { MOST_EXPORTED } from '@/core/limits';
 import { database } from '@/data/database';
 import { findHouse } from '@/data/house';
-import { logAtDoor } from '@/data/doorLog';
+import { logAccess } from '@/data/accessLog';
 import { exportSheet, exportStaged } from '@/features/import/exports';
 import { SHEET_NAMES } from '@/features/import/sheetNames';
 import { exportPatterns, PATTERN_EXPORTS } from '@/features/patterns/exports';
@@ -33,7 +33,7 @@ export async function GET(request: Request, { params }: Props): Promise<Response
     const isStaged = what === STAGED;
     if (!sheet && !pattern && !isStaged)
       throw userFault('notFound', '', `There is nothing called “${what.slice(0, 40)}” to export.`);
-    logAtDoor(db, {
+    logAccess(db, {
       personId: person.id,
       kind: 'export',
       words: `took out the ${what} as a sheet`,

@@ -4,7 +4,7 @@ import { parse } from '@/core/schema/fields';
 import { database } from '@/data/database';
 import { admit } from '../../caller';
 import { answer, jsonOf, ANONYMOUS_BYTES } from '../../edge';
-import { checkPasswordAgain, typed } from '../proof';
+import { checkPasswordAgain, typed } from '../passwordAgain';
 
 export const dynamic = 'force-dynamic';
 

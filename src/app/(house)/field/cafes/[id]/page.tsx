@@ -2,7 +2,7 @@ import { notFound } from 'next/navigation';
 import { publicAddress } from '@/data/address';
 import { database } from '@/data/database';
 import { listServable } from '@/data/publications';
-import { CafePage } from '@/features/field/CafePage';
+import { CafePage } from '@/features/cafes/CafePage';
 import { loadHouse } from '@/features/frame/load';
 import { readCafe } from '@/views/cafe';
 

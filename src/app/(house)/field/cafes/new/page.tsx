@@ -1,6 +1,6 @@
 import { database } from '@/data/database';
 import { listServable } from '@/data/publications';
-import { NewCafePage } from '@/features/field/NewCafePage';
+import { NewCafePage } from '@/features/cafes/NewCafePage';
 import { loadHouse } from '@/features/frame/load';
 
 export const metadata = { title: 'Add a café' };

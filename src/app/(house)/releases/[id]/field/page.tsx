@@ -1,7 +1,7 @@
 import { database } from '@/data/database';
-import { FieldStage } from '@/features/field/FieldStage';
+import { CafesStage } from '@/features/cafes/CafesStage';
 import { loadHouse, loadRelease } from '@/features/frame/load';
-import { readReleaseField } from '@/views/releaseField';
+import { readReleaseCafes } from '@/views/releaseCafes';
 
 export const metadata = { title: 'Field' };
 
@@ -9,5 +9,5 @@ export default async function ReleaseFieldPage({ params }: { params: Promise<{ i
   const view = await loadRelease((await params).id);
   const { house } = await loadHouse();
   const { id } = view.release;
-  return <FieldStage releaseId={id} field={readReleaseField(database(), house, id)} />;
+  return <CafesStage releaseId={id} field={readReleaseCafes(database(), house, id)} />;
 }

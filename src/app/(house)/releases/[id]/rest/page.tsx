@@ -6,7 +6,7 @@ import { RestStage } from '@/features/rest/RestStage';
 import { readBatchesBeside } from '@/views/batchesBeside';
 import { askedByAddress, type AskedInAddress } from '@/features/rest/askedByAddress';
 import { prepareModel } from '@/views/houseModel';
-import { foundOfBatches } from '@/views/releaseField';
+import { foundOfBatches } from '@/views/releaseCafes';
 import { readRest } from '@/views/rest';
 
 export const metadata = { title: 'Rest' };

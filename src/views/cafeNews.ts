@@ -1,0 +1,18 @@
+/** What the field needs this morning, for Today: the titles alone. Server only. */
+import type { Db } from '@/data/database';
+import { openHelp } from '@/data/cafeChecks';
+import { countPartners } from '@/data/partners';
+import type { House } from '@/data/house';
+import { readCafesNow, signalViews } from './cafes';
+
+/** Empty where nobody is off, or there is no café. */
+export function readCafeNews(db: Db, house: House): readonly string[] {
+  if (countPartners(db) === 0) return [];
+  const reading = readCafesNow(db, house);
+  return [
+    ...openHelp(db).map(({ partnerId }) => `${reading.names.cafe(partnerId)} asks for help`),
+    ...signalViews(db, reading)
+      .filter(({ settled, kind }) => settled === null && kind !== 'weather')
+      .map(({ title }) => title),
+  ];
+}
