@@ -72,8 +72,8 @@ async function round(n: number): Promise<void> {
   const { partnerId } = partner;
   await give('renewPartnerLink', { partnerId, isNew: true });
   await give('retirePartner', { partnerId });
-  await give('takeAway', { what: 'release', id: releaseId });
-  await give('putBack', { what: 'release', id: releaseId });
+  await give('remove', { what: 'release', id: releaseId });
+  await give('restore', { what: 'release', id: releaseId });
   await give('showAgain', { releaseId });
   const token = newId();
   await give('invite', { forWhom: `P ${token.slice(0, 6)}`, role: 'bench', token });
@@ -84,7 +84,7 @@ async function round(n: number): Promise<void> {
   );
   await give('changeRole', { personId, role: 'reader' });
   await give('saveUnits', { volume: n % 2 ? 'flOz' : 'ml', temperature: 'C' }, personId);
-  if (findPerson(db, personId)) await give('takeAway', { what: 'person', id: personId });
+  if (findPerson(db, personId)) await give('remove', { what: 'person', id: personId });
   await give('endSessions', {}, findLead(db)!.id);
   const { rowVersion, rules, halfLife, ...house } = findHouse(db)!;
   await give('saveHouse', { rowVersion, house });
@@ -94,7 +94,7 @@ async function round(n: number): Promise<void> {
     style: 'classic',
     steps: [{ drive: 'pressure', level: 9, seconds: 30, ramp: false }],
   });
-  await give('takeAway', { what: 'programme', id: programme });
+  await give('remove', { what: 'programme', id: programme });
   await give('savePart', {
     part: 'grinder',
     fields: { ...GRINDER, name: `Grinder ${token.slice(0, 8)}` },

@@ -10,9 +10,9 @@ import {
   sendChecks,
   settleHelp,
   settleSignal,
-  takeCheckAway,
+  removeCafeCheck,
 } from '@/features/cafes/actions';
-import { beginPeriod } from '@/features/equipment/beginPeriod';
+import { beginCalibrationPeriod } from '@/features/equipment/beginCalibrationPeriod';
 import { savePart, saveSetup } from '@/features/equipment/actions';
 import { saveHouse, saveRules, setUpHouse } from '@/features/house/actions';
 import { importDocument } from '@/features/import/actions';
@@ -43,7 +43,7 @@ import {
 import { correctShot, logShot, removeShot, restoreShot } from '@/features/pull/actions';
 import { editReleases } from '@/features/releases/actions';
 import { createRelease, editRelease, saveBatch, trimDose } from '@/features/read/actions';
-import { restoreThing, removeThing, undoEdit } from '@/features/removal/actions';
+import { restore, remove, undoEdit } from '@/features/removal/actions';
 import {
   askRecheck,
   openSample,
@@ -82,7 +82,7 @@ export const commands: ReadonlyMap<string, Command> = new Map(
     endOwnSessions,
     saveUnits,
     savePart,
-    beginPeriod,
+    beginCalibrationPeriod,
     saveSetup,
     saveProgramme,
     createRelease,
@@ -90,8 +90,8 @@ export const commands: ReadonlyMap<string, Command> = new Map(
     editReleases,
     saveBatch,
     trimDose,
-    removeThing,
-    restoreThing,
+    remove,
+    restore,
     undoEdit,
     acceptRecipe,
     carryRecipe,
@@ -133,7 +133,7 @@ export const commands: ReadonlyMap<string, Command> = new Map(
     sendChecks,
     enterChecks,
     settleHelp,
-    takeCheckAway,
+    removeCafeCheck,
     answerPartner,
     settleSignal,
     editMessage,

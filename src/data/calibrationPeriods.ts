@@ -1,4 +1,4 @@
-/** The eras of the house's grinders. */
+/** The periods of the house's grinders. */
 import type { CalibrationPeriod } from '@/core/grinder/calibrationPeriod';
 import { prepared, type Db } from './database';
 import { now } from './rows';
@@ -15,12 +15,12 @@ const SELECT_ERA = `
     p.name AS createdBy
   FROM grinder_era e JOIN person p ON p.id = e.created_by`;
 
-/** Every era, oldest first. */
+/** Every period, oldest first. */
 export function listPeriods(db: Db): StoredPeriod[] {
   return prepared(db, `${SELECT_ERA} ORDER BY e.began_at, e.rowid`).all() as StoredPeriod[];
 }
 
-/** The eras of a grinder, oldest first. */
+/** The periods of a grinder, oldest first. */
 export function periodsOf(db: Db, grinderId: string): StoredPeriod[] {
   return prepared(db, `${SELECT_ERA} WHERE e.grinder_id = ? ORDER BY e.began_at, e.rowid`).all(
     grinderId,
@@ -29,12 +29,12 @@ export function periodsOf(db: Db, grinderId: string): StoredPeriod[] {
 
 export function insertPeriod(
   db: Db,
-  era: Omit<StoredPeriod, 'beganAt' | 'createdBy'>,
+  period: Omit<StoredPeriod, 'beganAt' | 'createdBy'>,
   personId: string,
 ): void {
   prepared(
     db,
     `INSERT INTO grinder_era (id, grinder_id, kind, shift, reason, began_at, created_by)
      VALUES (@id, @grinderId, @kind, @shift, @reason, @beganAt, @personId)`,
-  ).run({ ...era, beganAt: now(), personId });
+  ).run({ ...period, beganAt: now(), personId });
 }

@@ -110,10 +110,10 @@ describe('taking away and putting back', () => {
   it('hides a release everywhere and brings all of it back', () => {
     const { db, releaseId, draftId } = openHouse();
     send(db, 'logShot', shotInput(draftId));
-    send(db, 'takeAway', { what: 'release', id: releaseId });
+    send(db, 'remove', { what: 'release', id: releaseId });
     expect(listReleaseNames(db)).toEqual([]);
     expect(readRelease(db, findHouse(db)!, releaseId, { today: TODAY })).toBeNull();
-    send(db, 'putBack', { what: 'release', id: releaseId });
+    send(db, 'restore', { what: 'release', id: releaseId });
     expect(view(db, releaseId).bench!.shots).toHaveLength(1);
     expect(
       listEvents(db, releaseId)
@@ -125,7 +125,7 @@ describe('taking away and putting back', () => {
   it('refuses what something else still stands on, with what to do', () => {
     const { db, releaseId, draftId } = openHouse();
     const words = (what: string, id: string) =>
-      faultOf(() => send(db, 'takeAway', { what, id })).message;
+      faultOf(() => send(db, 'remove', { what, id })).message;
     const [machine] = listParts(db, 'machine');
     expect(words('machine', machine!.id)).toMatch(/A setup still uses this machine/);
     expect(words('batch', `${releaseId}-1`)).toMatch(/dialled in on this batch, or it is the only/);
@@ -136,7 +136,7 @@ describe('taking away and putting back', () => {
 
   it('keeps a setup that was taken away under the shots pulled on it', () => {
     const { db, releaseId, setupId } = openHouse();
-    send(db, 'takeAway', { what: 'setup', id: setupId });
+    send(db, 'remove', { what: 'setup', id: setupId });
     expect(listSetups(db)).toEqual([]);
     expect(view(db, releaseId).bench!.setup.name).toBe('Window bench');
   });

@@ -40,7 +40,7 @@ export function storeTasteEvidence(
       `INSERT INTO taste_site (release_id, signature, site) VALUES (@releaseId, @signature, @site)
        ON CONFLICT (release_id) DO UPDATE SET signature = excluded.signature, site = excluded.site`,
     ).run({ releaseId, signature, site: written });
-    if (written !== before) invalidate(db, ['site']);
+    if (written !== before) invalidate(db, ['tasteEvidence']);
   }).immediate();
 }
 
@@ -51,7 +51,7 @@ export function dropTasteEvidence(db: Db, releaseIds: readonly string[]): void {
     prepared(db, 'DELETE FROM taste_site WHERE release_id IN (SELECT value FROM json_each(?))').run(
       JSON.stringify(releaseIds),
     );
-    invalidate(db, ['site']);
+    invalidate(db, ['tasteEvidence']);
   }).immediate();
 }
 

@@ -110,7 +110,7 @@ function readBatches(db: Db, house: House, dialIns: readonly StoredDialIn[]): Re
       span: releases.get(releaseId)?.span,
     }).opens;
     const onToday = pulled.flatMap((shot) =>
-      onTodaysDial(advisedShot(shot, []), shot.pulledAt, eras(erasOf, setup.grinder)).map(
+      onTodaysDial(advisedShot(shot, []), shot.pulledAt, periods(erasOf, setup.grinder)).map(
         (advised) => ({ advised, draftId: shot.draftId }),
       ),
     );
@@ -139,7 +139,7 @@ function readBatches(db: Db, house: House, dialIns: readonly StoredDialIn[]): Re
   });
 }
 
-const eras = (known: ReadonlyMap<string, readonly CalibrationPeriod[]>, { id }: StoredGrinder) =>
+const periods = (known: ReadonlyMap<string, readonly CalibrationPeriod[]>, { id }: StoredGrinder) =>
   known.get(id) ?? [];
 
 /** The setting levels are said for: whatever the recipe, a 1:2 of the basket at the reference dial. */
@@ -240,7 +240,7 @@ export interface ToCarry {
   readonly windowMiddleS: number;
   /** The recipe's dial as it reads today. */
   readonly dial: number;
-  /** More doubt of the dial, sd in ln time: an era whose shift nobody knows. */
+  /** More doubt of the dial, sd in ln time: a period whose shift nobody knows. */
   readonly dialSd: number;
 }
 

@@ -64,7 +64,7 @@ export function learnFromCafes(db: Db, house: House): void {
     }
     state.judged.clear();
     setJudgedUpTo(db, state.lastVisit);
-    invalidate(db, ['field']);
+    invalidate(db, ['cafesLearnt']);
   }).immediate();
 }
 

@@ -175,7 +175,7 @@ function gather(db: Db, house: House, grinder: StoredGrinder, style: StoredDraft
     .reverse();
   const dialInIds = drafts.map(({ dialInId }) => dialInId);
   const shotsOf = shotsOfDialIns(db, dialInIds);
-  const eras = periodsOf(db, grinder.id);
+  const periods = periodsOf(db, grinder.id);
   const releases = new Map(
     findReleases(
       db,
@@ -183,7 +183,7 @@ function gather(db: Db, house: House, grinder: StoredGrinder, style: StoredDraft
     ).map((release) => [release.id, release]),
   );
   const setups = allSetups(db);
-  const referenceDial = grinder.referenceDial ?? firstStart(drafts, eras) ?? grinder.min;
+  const referenceDial = grinder.referenceDial ?? firstStart(drafts, periods) ?? grinder.min;
   const found = drafts.flatMap((draft) => {
     const release = releases.get(draft.releaseId);
     const batch = release?.batches.find(({ id }) => id === draft.batchId);
@@ -197,7 +197,7 @@ function gather(db: Db, house: House, grinder: StoredGrinder, style: StoredDraft
     }).opens;
     const shots = shotsOf(draft.dialInId)
       .filter(({ isSimulated }) => !isSimulated)
-      .flatMap((shot) => onTodaysDial(advisedShot(shot, []), shot.pulledAt, eras));
+      .flatMap((shot) => onTodaysDial(advisedShot(shot, []), shot.pulledAt, periods));
     const features = grindFeatures(
       factsOf(release, { ...batch, roast, restDays: undefined }),
       draft.style,
@@ -214,14 +214,14 @@ function gather(db: Db, house: House, grinder: StoredGrinder, style: StoredDraft
   };
 }
 
-/** Where the first dial-in of this era began, as its dial reads today. */
-function firstStart(drafts: readonly StoredDraft[], eras: readonly CalibrationPeriod[]): number | undefined {
-  const starts = drafts.map(({ startDial, createdAt }) => dialToday(startDial, createdAt, eras));
+/** Where the first dial-in of this period began, as its dial reads today. */
+function firstStart(drafts: readonly StoredDraft[], periods: readonly CalibrationPeriod[]): number | undefined {
+  const starts = drafts.map(({ startDial, createdAt }) => dialToday(startDial, createdAt, periods));
   return starts.find((dial) => dial !== null) ?? undefined;
 }
 
 /** A shot with its dial as it reads today; nothing where new burrs or an unknown zero point lie between. */
-export function onTodaysDial(shot: Shot, pulledAt: string, eras: readonly CalibrationPeriod[]): Shot[] {
-  const dial = dialToday(shot.dial, pulledAt, eras);
+export function onTodaysDial(shot: Shot, pulledAt: string, periods: readonly CalibrationPeriod[]): Shot[] {
+  const dial = dialToday(shot.dial, pulledAt, periods);
   return dial === null ? [] : [{ ...shot, dial }];
 }

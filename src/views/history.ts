@@ -84,8 +84,8 @@ export function listEnded(db: Db): Ended[] {
     const setup = setups.get(draft.setupId);
     if (!setup) return [];
     const read = lastDial ?? (draft.isDialKnown ? draft.startDial : null);
-    const eras = erasOf.get(setup.grinder.id) ?? [];
-    const dial = read === null ? null : dialToday(read, lastPulledAt ?? decidedAt, eras);
+    const periods = erasOf.get(setup.grinder.id) ?? [];
+    const dial = read === null ? null : dialToday(read, lastPulledAt ?? decidedAt, periods);
     return [{ name, roastDate, version, decidedAt, draft, setup, dial, lastPulledAt }];
   });
 }

@@ -39,7 +39,7 @@ export function rulesOf({ rules, headspace }: House): readonly OwnRule[] {
 
 /** Everything the house has learnt. */
 export function readHouseModel(db: Db, house: House): HouseKnowledge {
-  return cached(db, { name: 'house model', tags: [...MODEL_TAGS, 'site'] }, () =>
+  return cached(db, { name: 'house model', tags: [...MODEL_TAGS, 'tasteEvidence'] }, () =>
     knowledgeOf(listDecided(db, house), listTasteEvidence(db), house),
   );
 }

@@ -1,6 +1,6 @@
 /**
  * The daily case: a new roast batch of a coffee that already has a recipe. Its last recipe is carried over,
- * the dial moved for age, colour and the grinder's era; one confirming shot usually settles it.
+ * the dial moved for age, colour and the grinder's period; one confirming shot usually settles it.
  */
 import { nextMove } from '@/core/advice/next';
 import { grindFeatures } from '@/core/advice/pastDialIn';
@@ -30,7 +30,7 @@ import { judgingOf, targetOf } from './target';
 
 /** A roast this far from the one before asks for another ratio, in roast levels. House heuristic. */
 const ANOTHER_ROAST = 0.5;
-/** Doubt of a dial whose era nobody can translate, sd in ln time. House heuristic. */
+/** Doubt of a dial whose period nobody can translate, sd in ln time. House heuristic. */
 const UNKNOWN_ERA_SD = 0.15;
 
 /** The recipe a batch's own comes from. */

@@ -155,7 +155,7 @@ export function* releasesInSteps(
             units,
             shots,
             tastings: tastingsOf(draft.dialInId),
-            eras: erasOf.get(setup.grinder.id) ?? [],
+            periods: erasOf.get(setup.grinder.id) ?? [],
           })
         : null;
     const address = addressOf(release.id)[0] ?? null;
@@ -224,7 +224,7 @@ function readBench(
     units,
     shots: all,
     tastings,
-    eras,
+    periods,
   }: {
     release: StoredRelease;
     draft: StoredDraft;
@@ -234,7 +234,7 @@ function readBench(
     units: Units;
     shots: readonly StoredShot[];
     tastings: readonly StoredTasting[];
-    eras: readonly CalibrationPeriod[];
+    periods: readonly CalibrationPeriod[];
   },
 ): Bench {
   const target = targetOf(house, draft, { roast: batch.roast, opensOn: batch.span.opens });
@@ -247,7 +247,7 @@ function readBench(
   }));
   const judging = judgingOf(house, release);
   const adviceOn = (shots: readonly AskedShot[]) =>
-    nextMove({ ...askedOf({ target, setup, shots, draft, judging, eras }, units), ...learnt });
+    nextMove({ ...askedOf({ target, setup, shots, draft, judging, periods }, units), ...learnt });
   // Shots of the straight recipe teach the first one for milk its grind; later ones would only stand between.
   const firstOwn = stored.findIndex(({ drink }) => drink === draft.drink);
   const forRecipe = stored.filter(
@@ -261,7 +261,7 @@ function readBench(
     (sum, shot) => sum + shot.doseG + purgeOf(shot, setup.grinder.retentionG),
     0,
   );
-  return { draft, setup, target, judging, eras, shots, shotCount: all.length, advice, spentG };
+  return { draft, setup, target, judging, periods, shots, shotCount: all.length, advice, spentG };
 }
 
 type AskedShot = Omit<BenchShot, 'mark'>;
@@ -287,8 +287,8 @@ export function askedOf(
     shots,
     draft,
     judging,
-    eras,
-  }: Pick<Bench, 'target' | 'setup' | 'draft' | 'judging' | 'eras'> & {
+    periods,
+  }: Pick<Bench, 'target' | 'setup' | 'draft' | 'judging' | 'periods'> & {
     shots: readonly AskedShot[];
   },
   units: Units,
@@ -298,13 +298,13 @@ export function askedOf(
     // What was pulled or written on an older scale is judged on today's.
     target: {
       ...target,
-      startDial: dialToday(draft.startDial, draft.createdAt, eras) ?? draft.startDial,
+      startDial: dialToday(draft.startDial, draft.createdAt, periods) ?? draft.startDial,
     },
     grinder: setup.grinder,
     basket: setup.basket,
     machine: setup.machine,
     shots: shots.map((shot, i) => {
-      const dial = dialToday(shot.dial, shot.pulledAt, eras);
+      const dial = dialToday(shot.dial, shot.pulledAt, periods);
       return {
         ...advisedShot(shot, shot.tastings, draft.drink),
         dial: dial ?? shot.dial,

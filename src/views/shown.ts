@@ -24,7 +24,7 @@ export interface Bench {
   readonly target: Target;
   readonly judging: JudgingRules;
   /** When the grinder's numbers began to mean something else, oldest first. */
-  readonly eras: readonly CalibrationPeriod[];
+  readonly periods: readonly CalibrationPeriod[];
   /** The newest of them, in the order they were pulled. */
   readonly shots: readonly BenchShot[];
   /** Every shot of the dial-in: those before the newest count in what was spent alone. */

@@ -65,9 +65,9 @@ describe('the best recipe', () => {
     tastes(house, ids[0]!, { cups: 6, taste: 'sour' });
     expect(said()).toEqual([6]);
     const checks = checksOfPartner(db, ids[0]!, '2026-05-01');
-    send(db, 'takeCheckAway', { checkId: checks[0]!.id, isAway: true });
+    send(db, 'removeCafeCheck', { checkId: checks[0]!.id, isAway: true });
     expect(said()).toEqual([5]);
-    send(db, 'takeCheckAway', { checkId: checks[1]!.id, isAway: true });
+    send(db, 'removeCafeCheck', { checkId: checks[1]!.id, isAway: true });
     expect(said()).toEqual([]);
   });
 

@@ -69,7 +69,7 @@ const TOPIC_OF: Readonly<Record<string, CacheTag>> = {
   partner_coffee: 'partner',
   field_visit: 'check',
   field_check: 'check',
-  field_settled: 'field',
+  field_settled: 'cafesLearnt',
 };
 const OF_NO_TOPIC = [
   'session',
@@ -152,13 +152,13 @@ it('every command raises the epochs of all it changed', () => {
   honest('saveUnits', { volume: 'flOz', temperature: 'C' });
   const [grinder] = listParts(db, 'grinder');
   honest('savePart', { part: 'grinder', id: grinder!.id, rowVersion: 1, fields: GRINDER });
-  honest('beginEra', { grinderId: grinder!.id, kind: 'zero', shift: 2, reason: 'cleaned' });
+  honest('beginCalibrationPeriod', { grinderId: grinder!.id, kind: 'zero', shift: 2, reason: 'cleaned' });
   const other = honest('saveSetup', { setup: { ...SETUP, name: 'Second' } });
-  honest('takeAway', { what: 'setup', id: other.setupId });
+  honest('remove', { what: 'setup', id: other.setupId });
   const steps = [{ drive: 'pressure', level: 9, seconds: 30, ramp: false }];
   const { id: programme } = honest('saveProgramme', { name: 'Own', style: 'classic', steps });
-  honest('takeAway', { what: 'programme', id: programme });
-  honest('putBack', { what: 'programme', id: programme });
+  honest('remove', { what: 'programme', id: programme });
+  honest('restore', { what: 'programme', id: programme });
   honest('createRelease', { release: { ...RELEASE, name: 'Other' }, batch: BATCH });
   const longer = { ...RELEASE, components: [{ ...COMPONENT, process: 'honey' }] };
   const { editId } = honest('editRelease', { releaseId, rowVersion: 1, release: longer });
@@ -208,12 +208,12 @@ it('every command raises the epochs of all it changed', () => {
   honest('freePlace', { tasterId });
   honest('revealFlight', { flightId });
   honest('decideFlight', { flightId, chosenArm: 0, decision: 'for a test' });
-  honest('takeAway', { what: 'flight', id: flightId });
+  honest('remove', { what: 'flight', id: flightId });
   const { sampleId } = honest('saveSample', { batchId, sample: { label: 'A', bagG: 250 } });
   honest('openSample', { batchId, sampleId });
-  honest('takeAway', { what: 'sample', id: sampleId });
+  honest('remove', { what: 'sample', id: sampleId });
   const { recheckId } = honest('askRecheck', { batchId, recheck: { day: '2026-05-25' } });
-  honest('takeAway', { what: 'recheck', id: recheckId });
+  honest('remove', { what: 'recheck', id: recheckId });
   const own = { opens: 5, bestFrom: 8, bestTo: 21, fades: 30 };
   honest('saveSpan', { releaseId, rowVersion: findRelease(db, releaseId)!.rowVersion, span: own });
   honest('renewCalendar', {});
@@ -237,7 +237,7 @@ it('every command raises the epochs of all it changed', () => {
   const at = '2026-05-20T11:30:00.000Z';
   honest('enterChecks', { partnerId, at, checks: [{ releaseId, check }] });
   const [sent] = checksOfPartner(db, String(partnerId), '');
-  honest('takeCheckAway', { checkId: sent!.id, isAway: true });
+  honest('removeCafeCheck', { checkId: sent!.id, isAway: true });
   honest('settleHelp', { visitId: openHelp(db)[0]!.id });
   honest('answerPartner', {
     ...{ partnerId, releaseId, subject: 'About your checks', body: 'Grind finer.' },

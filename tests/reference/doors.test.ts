@@ -178,7 +178,7 @@ describe('a session', () => {
     const { db } = openHouse();
     const lead = onNewBrowser(db, findLead(db)!);
     for (const end of [
-      (personId: string) => as(lead, db, 'takeAway', { what: 'person', id: personId }),
+      (personId: string) => as(lead, db, 'remove', { what: 'person', id: personId }),
       (personId: string) => as(lead, db, 'changeRole', { personId, role: 'reader' }),
       (personId: string) => {
         const token = newId();
@@ -304,7 +304,7 @@ describe('the log of the doors', () => {
     const { db } = openHouse();
     const personId = join(db, 'bench', 'tobin');
     send(db, 'changeRole', { personId, role: 'reader' });
-    send(db, 'takeAway', { what: 'person', id: personId });
+    send(db, 'remove', { what: 'person', id: personId });
     expect(listDoorLog(db, 10).map(({ words }) => words)).toEqual([
       'deleted tobin',
       'made tobin reader',
@@ -320,7 +320,7 @@ it('a release that was taken away is not shown again', () => {
   const { db, releaseId, draftId } = openHouse();
   send(db, 'publish', { releaseId, draftId, ...WORDS });
   send(db, 'withdraw', { releaseId, why: 'wrong' });
-  send(db, 'takeAway', { what: 'release', id: releaseId });
+  send(db, 'remove', { what: 'release', id: releaseId });
   expect(faultOf(() => send(db, 'showAgain', { releaseId })).code).toBe('notFound');
 });
 

@@ -249,11 +249,11 @@ describe('what the house makes of checks', () => {
     const points = () => readCafe(db, house, partnerId)!.coffees[0]!.points.length;
     const [first] = checksOfPartner(db, partnerId, '');
     expect(points()).toBe(18);
-    send(db, 'takeCheckAway', { checkId: first!.id, isAway: true });
+    send(db, 'removeCafeCheck', { checkId: first!.id, isAway: true });
     expect(points()).toBe(17);
-    send(db, 'takeCheckAway', { checkId: first!.id, isAway: false });
+    send(db, 'removeCafeCheck', { checkId: first!.id, isAway: false });
     expect(points()).toBe(18);
-    expect(fails(() => send(db, 'takeCheckAway', { checkId: 'none', isAway: true })).code).toBe(
+    expect(fails(() => send(db, 'removeCafeCheck', { checkId: 'none', isAway: true })).code).toBe(
       'notFound',
     );
   });

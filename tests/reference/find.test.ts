@@ -84,9 +84,9 @@ it('follows every change, and finds nothing of what was taken away', () => {
   expect(found(db, { q: 'channelled' })).toEqual([]);
   send(db, 'restoreShot', { shotId });
   expect(found(db, { q: 'channelled' })).toHaveLength(1);
-  send(db, 'takeAway', { what: 'release', id: lindo });
+  send(db, 'remove', { what: 'release', id: lindo });
   expect(found(db, { q: 'quince' })).toEqual([]);
-  send(db, 'putBack', { what: 'release', id: lindo });
+  send(db, 'restore', { what: 'release', id: lindo });
   send(db, 'importReleases', {
     csv: 'release,roasted,variety\nLoma,2026-03-01,Pacamara',
     mapping: { name: 'release', roastDate: 'roasted', variety: 'variety' },

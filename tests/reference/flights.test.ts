@@ -245,9 +245,9 @@ it('a cup from elsewhere is scored like any other; a cup that is not pulled is n
   expect(refused(house, 'decideFlight', { flightId, chosenArm: 0, decision: '' }, bench)).toMatch(
     /Only the lead/,
   );
-  send(db, 'takeAway', { what: 'flight', id: flightId });
+  send(db, 'remove', { what: 'flight', id: flightId });
   expect(findFlight(db, flightId)).toBeNull();
-  send(db, 'putBack', { what: 'flight', id: flightId });
+  send(db, 'restore', { what: 'flight', id: flightId });
   expect(tastersOf(db, flightId)).toEqual([]);
   stopClock();
 });

@@ -136,7 +136,7 @@ describe('what Equipment says a grinder has taught', () => {
     expect(four!.stepHalf80S).toBeLessThan(one!.stepHalf80S);
     const [away] = more;
     send(db, 'withdraw', { releaseId: away!.releaseId, why: 'for a test' });
-    send(db, 'takeAway', { what: 'release', id: away!.releaseId });
+    send(db, 'remove', { what: 'release', id: away!.releaseId });
     expect((await taughtOf(db))[0]).toMatchObject({ dialIns: 3 });
   });
 
@@ -146,7 +146,7 @@ describe('what Equipment says a grinder has taught', () => {
     const [before] = await taughtOf(db);
     const { id: grinderId } = db.prepare('SELECT id FROM grinder').get() as { id: string };
     stopClock('2026-05-21');
-    send(db, 'beginEra', { grinderId, kind: 'zero', shift: 3, reason: 'Cleaned' });
+    send(db, 'beginCalibrationPeriod', { grinderId, kind: 'zero', shift: 3, reason: 'Cleaned' });
     const [moved] = await taughtOf(db);
     expect(moved!.usualDials).toEqual({
       light: before!.usualDials.light + 3,
@@ -155,7 +155,7 @@ describe('what Equipment says a grinder has taught', () => {
     });
     expect(moved!.stepS).toBeCloseTo(before!.stepS, 6);
     stopClock('2026-05-22');
-    send(db, 'beginEra', { grinderId, kind: 'burrs', reason: 'Worn' });
+    send(db, 'beginCalibrationPeriod', { grinderId, kind: 'burrs', reason: 'Worn' });
     expect((await taughtOf(db))[0]?.dialIns ?? 0).toBeLessThanOrEqual(1);
     // Nothing it did before the new burrs points at a dial now.
     const fresh = another(house, 'Kestrel Row');

@@ -157,7 +157,7 @@ describe('a new batch of a coffee that has a recipe', () => {
     expect(openSecondBatch({ roastDate: '2026-06-02' }).view().newBatch).toBeNull();
   });
 
-  it('reads the dial on the scale of the grinder’s era', () => {
+  it('reads the dial on the scale of the grinder’s period', () => {
     const second = openSecondBatch();
     const { id: grinderId, rowVersion, ...fields } = second.view().bench!.setup.grinder;
     const calibrated = { ...fields, referenceDial: 11 };
@@ -166,7 +166,7 @@ describe('a new batch of a coffee that has a recipe', () => {
     const stepsBefore = readHouseModel(second.db, findHouse(second.db)!).history.map(
       ({ grindSteps }) => grindSteps,
     );
-    send(second.db, 'beginEra', { grinderId, kind: 'zero', shift: 3, reason: 'cleaned' });
+    send(second.db, 'beginCalibrationPeriod', { grinderId, kind: 'zero', shift: 3, reason: 'cleaned' });
     expect(second.view().newBatch).toMatchObject({
       source: { dial: 15 },
       advice: { setting: { dial: dialBefore + 3 } },
@@ -175,7 +175,7 @@ describe('a new batch of a coffee that has a recipe', () => {
     const { history } = readHouseModel(second.db, findHouse(second.db)!);
     expect(history.map(({ grindSteps }) => grindSteps)).toEqual(stepsBefore);
     const [low, high] = second.view().newBatch!.advice.expect.interval80;
-    send(second.db, 'beginEra', { grinderId, kind: 'burrs', reason: 'worn out' });
+    send(second.db, 'beginCalibrationPeriod', { grinderId, kind: 'burrs', reason: 'worn out' });
     const wide = second.view().newBatch!.advice.expect.interval80;
     expect(wide[1] - wide[0]).toBeGreaterThan(1.5 * (high - low));
   });

@@ -140,7 +140,7 @@ describe('a dial-in under way when the grinder is set to zero anew', () => {
     for (const timeS of [20, 20.4]) send(db, 'logShot', shotInput(draftId, { dial: 12, timeS }));
     stopClock('2026-05-22');
     const begin = (shift: object) =>
-      send(db, 'beginEra', {
+      send(db, 'beginCalibrationPeriod', {
         grinderId: listParts(db, 'grinder')[0]!.id,
         kind: 'zero',
         reason: 'cleaned',
@@ -165,7 +165,7 @@ describe('a dial-in under way when the grinder is set to zero anew', () => {
     const { db, draftId, begin, advice } = underWay();
     begin({});
     expect(advice()).toMatchObject({ status: 'prep', move: null });
-    expect(advice().reasons.map(({ code }) => code)).toEqual(['otherEra']);
+    expect(advice().reasons.map(({ code }) => code)).toEqual(['otherPeriod']);
     stopClock('2026-05-23');
     send(db, 'logShot', shotInput(draftId, { dial: 20, timeS: 28 }));
     const { marks, expect: expected } = advice();

@@ -46,9 +46,9 @@ describe('an invitation', () => {
     const token = newId();
     const { invitationId } = send(db, 'invite', { forWhom: 'Tobin', role: 'bench', token });
     expect(come(token, 'INES').message).toMatch(/Sign-in name INES is taken/);
-    send(db, 'takeAway', { what: 'invitation', id: invitationId });
+    send(db, 'remove', { what: 'invitation', id: invitationId });
     expect(come(token).message).toMatch(/closed/);
-    send(db, 'putBack', { what: 'invitation', id: invitationId });
+    send(db, 'restore', { what: 'invitation', id: invitationId });
     minutesLater(8 * 24 * 60);
     expect(come(token).message).toMatch(/open for 7 days/);
     expect(listPeople(db)).toHaveLength(1);
@@ -71,7 +71,7 @@ describe('an invitation', () => {
     const personId = join(db, 'bench', 'tobin');
     const token = newId();
     send(db, 'invite', { forWhom: 'Tobin', role: 'lead', token, personId });
-    send(db, 'takeAway', { what: 'person', id: personId });
+    send(db, 'remove', { what: 'person', id: personId });
     const come = () =>
       faultOf(() => send(db, 'acceptInvitation', { token, ...entry }, newId(), null));
     expect(come().message).toMatch(/closed/);
@@ -94,7 +94,7 @@ describe('an invitation', () => {
   it('is no way around a name that was given to somebody else meanwhile', () => {
     const { db } = openHouse();
     const first = join(db, 'bench', 'tobin');
-    send(db, 'takeAway', { what: 'person', id: first });
+    send(db, 'remove', { what: 'person', id: first });
     const token = newId();
     send(db, 'invite', { forWhom: 'tobin', role: 'bench', token });
     send(
@@ -104,7 +104,7 @@ describe('an invitation', () => {
       newId(),
       null,
     );
-    const fault = faultOf(() => send(db, 'putBack', { what: 'person', id: first }));
+    const fault = faultOf(() => send(db, 'restore', { what: 'person', id: first }));
     expect(fault).toMatchObject({ code: 'conflict' });
     expect(listPeople(db)).toHaveLength(2);
   });
@@ -163,11 +163,11 @@ describe('roles', () => {
     expect(
       faultOf(() => send(db, 'changeRole', { personId: ines, role: 'bench' })).message,
     ).toMatch(/only lead/);
-    expect(faultOf(() => send(db, 'takeAway', { what: 'person', id: ines })).message).toMatch(
+    expect(faultOf(() => send(db, 'remove', { what: 'person', id: ines })).message).toMatch(
       /cannot take yourself away/,
     );
     const second = join(db, 'lead', 'second');
-    send(db, 'takeAway', { what: 'person', id: ines }, newId(), second);
+    send(db, 'remove', { what: 'person', id: ines }, newId(), second);
     await expect(signInAs(db, 'ines', LEAD.password)).rejects.toMatchObject({ code: 'signedOut' });
     const gone = faultOf(() => send(db, 'saveUnits', {}, newId(), ines));
     expect(gone.code).toBe('signedOut');

@@ -47,9 +47,9 @@ describe('programmes of the house', () => {
     const late = faultOf(() => send(db, 'saveProgramme', { ...PROGRAMME, id, rowVersion: 1 }));
     expect(late.code).toBe('conflict');
     expect(listProgrammes(db)[0]!.name).toBe('Slower rise');
-    send(db, 'takeAway', { what: 'programme', id });
+    send(db, 'remove', { what: 'programme', id });
     expect(listProgrammes(db)).toEqual([]);
-    send(db, 'putBack', { what: 'programme', id });
+    send(db, 'restore', { what: 'programme', id });
     expect(listProgrammes(db)).toHaveLength(1);
   });
 

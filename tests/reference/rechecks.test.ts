@@ -71,9 +71,9 @@ it('is in the calendar with its reason, and leaves it when it is deleted', () =>
       .map(({ title }) => title);
   const { recheckId } = ask(house, TOMORROW);
   expect(titles()).toEqual([`Dembi Ridge: check asked for: ${WHY}`]);
-  send(db, 'takeAway', { what: 'recheck', id: recheckId });
+  send(db, 'remove', { what: 'recheck', id: recheckId });
   expect(titles()).toEqual([]);
-  send(db, 'putBack', { what: 'recheck', id: recheckId });
+  send(db, 'restore', { what: 'recheck', id: recheckId });
   expect(titles()).toHaveLength(1);
 });
 

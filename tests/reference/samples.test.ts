@@ -60,9 +60,9 @@ it('bags hold no more than was set aside, lie on days that can be, and can be ta
   );
   expect(bagsOf(house)).toHaveLength(1);
   expect(bagsOf(house)[0]!.keptFor.length).toBeGreaterThan(1);
-  send(db, 'takeAway', { what: 'sample', id: sampleId });
+  send(db, 'remove', { what: 'sample', id: sampleId });
   expect(bagsOf(house)).toEqual([]);
-  send(db, 'putBack', { what: 'sample', id: sampleId });
+  send(db, 'restore', { what: 'sample', id: sampleId });
   expect(bagsOf(house)).toHaveLength(1);
 });
 

@@ -164,8 +164,8 @@ export function validInputs(
         steps: [{ drive: 'flow', level: 3, seconds: 6, ramp: true, limitBar: 6 }],
       },
     ],
-    ['takeAway', { what: 'batch', id: `${releaseId}-1` }],
-    ['putBack', { what: 'release', id: releaseId }],
+    ['remove', { what: 'batch', id: `${releaseId}-1` }],
+    ['restore', { what: 'release', id: releaseId }],
     ['invite', { forWhom: 'Tobin', role: 'bench', token: 't'.repeat(40) }],
     ['useRecipe', { releaseId, draftId }],
     ['undoEdit', { editId: 'an-edit-made' }],
@@ -314,7 +314,7 @@ export function validInputs(
       },
     ],
     ['settleHelp', { visitId: 'a-visit' }],
-    ['takeCheckAway', { checkId: 'a-check', isAway: true }],
+    ['removeCafeCheck', { checkId: 'a-check', isAway: true }],
     [
       'answerPartner',
       {

@@ -22,7 +22,7 @@ const REASON_HEADS: Readonly<Record<string, string>> = {
   byVolume: 'Weigh the yield',
   noFirstDrip: 'Note the first drip',
   unpurged: 'Same again, purged',
-  otherEra: 'See where the grinder stands now',
+  otherPeriod: 'See where the grinder stands now',
   tooFresh: 'Wait, or pull it for practice',
 };
 

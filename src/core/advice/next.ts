@@ -140,7 +140,7 @@ function preparation(judged: Judged): Judgement | null {
   const { target, shots } = judged.input;
   const { shot, mark } = lastOf(judged);
   const reasons: Reason[] = prepSigns(shot).map((sign) => REASON_WORDS.prepSign(sign));
-  if (shot.onOldScale) reasons.unshift(REASON_WORDS.otherEra());
+  if (shot.onOldScale) reasons.unshift(REASON_WORDS.otherPeriod());
   if (mark.otherBeans)
     reasons.unshift(REASON_WORDS.otherBeans(shot.beans ?? 'room', shots.at(-2)?.beans ?? 'room'));
   if (mark.unpurged) reasons.push(REASON_WORDS.unpurged());

@@ -90,8 +90,8 @@ export const REASON_WORDS = {
     text: `The recipe's clock starts ${CLOCK_LABELS[clock]}, this shot's does not, and its first drip was not noted: a usual one leaves open whether it hit. Note the first drip, or time it by the recipe's clock.`,
   }),
   prepSign: (sign: PrepSign): Reason => ({ code: `prep.${sign}`, text: PREP_TEXT[sign] }),
-  otherEra: (): Reason => ({
-    code: 'otherEra',
+  otherPeriod: (): Reason => ({
+    code: 'otherPeriod',
     text: 'The grinder has another zero point or new burrs since this shot, and nobody knows by how much its numbers moved: set it by eye and hand, and pull one to see. Older shots of this dial-in no longer count.',
   }),
   unpurged: (): Reason => ({

@@ -22,8 +22,8 @@ export const CACHE_TAGS = [
   /** What cafés sent. */
   'check',
   /** What their checks taught: changed by what is worked out after a command. */
-  'field',
+  'cafesLearnt',
   /** What cups taught: changed by what is worked out after a command. */
-  'site',
+  'tasteEvidence',
 ] as const;
 export type CacheTag = (typeof CACHE_TAGS)[number];

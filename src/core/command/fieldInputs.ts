@@ -54,7 +54,7 @@ export interface CafeCommands {
     answers: Nothing;
   };
   settleHelp: { asks: { readonly visitId: string }; answers: Nothing };
-  takeCheckAway: {
+  removeCafeCheck: {
     asks: { readonly checkId: string; readonly isAway: boolean };
     answers: Nothing;
   };
@@ -85,8 +85,8 @@ export const CAFE_CHANGES = {
   sendChecks: ['check'],
   enterChecks: ['check'],
   settleHelp: ['check'],
-  takeCheckAway: ['check'],
+  removeCafeCheck: ['check'],
   answerPartner: ['message'],
-  settleSignal: ['field'],
+  settleSignal: ['cafesLearnt'],
   importChecks: ['check'],
 } as const satisfies Readonly<Record<keyof CafeCommands, readonly CacheTag[]>>;

@@ -101,7 +101,7 @@ export interface Commands extends LaterCommands, CafeCommands {
     asks: MaybeSeen & { readonly part: Part; readonly fields: FormValues<(typeof PARTS)[Part]> };
     answers: Edited & { readonly id: string };
   };
-  beginEra: {
+  beginCalibrationPeriod: {
     asks: {
       readonly grinderId: string;
       readonly kind: string;
@@ -152,8 +152,8 @@ export interface Commands extends LaterCommands, CafeCommands {
     };
     answers: Edited & { readonly batchId: string };
   };
-  takeAway: { asks: Removal; answers: Nothing };
-  putBack: { asks: Removal; answers: Nothing };
+  remove: { asks: Removal; answers: Nothing };
+  restore: { asks: Removal; answers: Nothing };
   /** One change of several releases. */
   editReleases: {
     asks: {
@@ -336,15 +336,15 @@ export const CHANGES: { readonly [K in CommandKind]: readonly CacheTag[] } = {
   endSessions: ['people'],
   saveUnits: ['people'],
   savePart: ['equipment'],
-  beginEra: ['equipment'],
+  beginCalibrationPeriod: ['equipment'],
   saveSetup: ['equipment'],
   saveProgramme: ['programme'],
   createRelease: ['release', 'batch'],
   editRelease: ['release'],
   editReleases: ['release'],
   saveBatch: ['batch'],
-  takeAway: REMOVABLES,
-  putBack: REMOVABLES,
+  remove: REMOVABLES,
+  restore: REMOVABLES,
   undoEdit: [
     'release',
     'batch',

@@ -1,5 +1,5 @@
 /**
- * A grinder's numbers mean the same only within one era: a new zero point or new burrs begin another. Dials
+ * A grinder's numbers mean the same only within one period: a new zero point or new burrs begin another. Dials
  * are in dial numbers; moments are ISO 8601, as stored.
  */
 export const PERIOD_KINDS = ['zero', 'burrs'] as const;
@@ -17,9 +17,9 @@ export interface CalibrationPeriod {
   readonly shift: number | null;
 }
 
-/** What a dial of some moment reads on today's scale; null where an era of unknown shift lies between. */
-export function dialToday(dial: number, at: string, eras: readonly CalibrationPeriod[]): number | null {
-  return eras
+/** What a dial of some moment reads on today's scale; null where a period of unknown shift lies between. */
+export function dialToday(dial: number, at: string, periods: readonly CalibrationPeriod[]): number | null {
+  return periods
     .filter(({ beganAt }) => beganAt > at)
     .reduce<number | null>(
       (now, { shift }) => (now === null || shift === null ? null : now + shift),

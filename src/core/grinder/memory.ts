@@ -3,7 +3,7 @@
  *   ln timeS = a + b·(effective dial − D) + c·ln(dose/dose₀) + d·ln(yield/yield₀) + e·age + noise,
  * whose coefficients are drawn around the grinder's: θ ~ N(Mμ, T), μ = (α, γ light, γ dark, γ intensity,
  * b, c, d, e, a level for each style). Empirical Bayes by EM, with a share of odd shots whose noise is wider. The form is the
- * trade's; every prior is a house heuristic, prototyped on simulated grinders. Valid within one era: a new
+ * trade's; every prior is a house heuristic, prototyped on simulated grinders. Valid within one period: a new
  * zero point or new burrs begin another. Caveat: histories it was tuned on had one person and one recipe.
  */
 import { inverse, Matrix } from 'ml-matrix';

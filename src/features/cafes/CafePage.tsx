@@ -286,11 +286,11 @@ function CheckTable({ checks, partner }: { checks: readonly CheckLine[]; partner
   const { submit } = useCommand();
   const isBench = useMay('bench');
   const remove = async (checkId: string) => {
-    const answer = await submit('takeCheckAway', { checkId, isAway: true });
+    const answer = await submit('removeCafeCheck', { checkId, isAway: true });
     if (answer.ok)
       offerUndo({
         words: 'A check was taken away.',
-        kind: 'takeCheckAway',
+        kind: 'removeCafeCheck',
         input: { checkId, isAway: false },
       });
   };

@@ -296,8 +296,8 @@ export const settleHelp = defineCommand({
   },
 });
 
-export const takeCheckAway = defineCommand({
-  kind: 'takeCheckAway',
+export const removeCafeCheck = defineCommand({
+  kind: 'removeCafeCheck',
   duty: 'bench',
   input: z.strictObject({ checkId: z.string().max(80), isAway: z.boolean() }),
   run: ({ checkId, isAway }, { db }) => {
@@ -338,7 +338,7 @@ export const answerPartner = defineCommand({
       words: `wrote an answer to ${partner.name}`,
       result: { messageId },
       alsoChanged: [
-        ...(signal === undefined ? [] : ['field' as const]),
+        ...(signal === undefined ? [] : ['cafesLearnt' as const]),
         ...(asksRound ? ['partner' as const] : []),
       ],
     };

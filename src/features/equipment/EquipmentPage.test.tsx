@@ -29,7 +29,7 @@ function openEquipment(role: 'lead' | 'reader' = 'lead') {
   const page = () => (
     <>
       <EquipmentPage
-        eras={[]}
+        periods={[]}
         hasRelease={false}
         setups={listSetups(db)}
         taught={Object.fromEntries(listParts(db, 'grinder').map(({ id }) => [id, TAUGHT]))}
@@ -105,7 +105,7 @@ describe('Equipment', () => {
     await user.click(screen.getByRole('button', { name: 'Delete Window bench' }));
     expect(await screen.findByText('Window bench was deleted.')).toBeTruthy();
     await user.keyboard('z');
-    await waitFor(() => expect(sent.map(({ kind }) => kind)).toEqual(['takeAway', 'putBack']));
+    await waitFor(() => expect(sent.map(({ kind }) => kind)).toEqual(['remove', 'restore']));
     expect(sent[1]!.input).toEqual(sent[0]!.input);
     await waitFor(() => expect(screen.queryByText(/was taken away/)).toBeNull());
   });

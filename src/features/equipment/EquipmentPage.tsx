@@ -16,7 +16,7 @@ import { SectionTitle, Small, StageTitle } from '@/ui/type';
 import { offerUndo } from '@/ui/undo';
 import { useCommand } from '@/ui/useCommand';
 import type { GrinderLesson } from '@/views/grinderMemory';
-import { Eras } from './Eras';
+import { CalibrationPeriods } from './CalibrationPeriods';
 import { FirstBench } from './FirstBench';
 import { Lesson } from './Lesson';
 import { PartEditor } from './PartEditor';
@@ -49,14 +49,14 @@ export function EquipmentPage({
   setups,
   parts,
   taught,
-  eras,
+  periods,
   hasRelease,
 }: {
   setups: readonly StoredSetup[];
   parts: PartLists;
   /** What past dial-ins taught, by grinder. */
   taught: Readonly<Record<string, GrinderLesson>>;
-  eras: readonly StoredPeriod[];
+  periods: readonly StoredPeriod[];
   hasRelease: boolean;
 }) {
   const { units } = usePerson();
@@ -92,9 +92,9 @@ export function EquipmentPage({
           more={(grinder) => (
             <>
               {taught[grinder.id] && <Lesson grinder={grinder} lesson={taught[grinder.id]!} />}
-              <Eras
+              <CalibrationPeriods
                 grinder={grinder}
-                eras={eras.filter(({ grinderId }) => grinderId === grinder.id)}
+                periods={periods.filter(({ grinderId }) => grinderId === grinder.id)}
               />
             </>
           )}
@@ -120,7 +120,7 @@ function Setups({
   const isLead = useMay('lead');
   const isFirst = setups.length === 0 && isLead;
   const [open, setOpen] = useState<string | null>(isFirst ? 'first' : null);
-  const takeAway = useTakeAway('setup');
+  const remove = useRemoval('setup');
   const next = hasRelease ? '/' : '/releases/new';
   const close = () => {
     setOpen(null);
@@ -148,12 +148,12 @@ function Setups({
             <ChangeButtons
               name={setup.name}
               onChange={() => setOpen(setup.id)}
-              onTakeAway={() => void takeAway.act(setup)}
+              onRemove={() => void remove.act(setup)}
             />
           </Row>
         ))}
       </Rows>
-      <Faults faults={takeAway.faults} />
+      <Faults faults={remove.faults} />
       {setups.filter(({ id }) => id === open).map(editor)}
       {open === 'first' && <FirstBench next={next} onDescribe={() => setOpen('new')} />}
       {open === 'new'
@@ -184,7 +184,7 @@ function Parts<P extends Part>({
 }) {
   const isLead = useMay('lead');
   const [open, setOpen] = useState<string | null>(null);
-  const takeAway = useTakeAway(part);
+  const remove = useRemoval(part);
   if (stored.length === 0) return null;
   const edited = stored.find(({ id }) => id === open);
   return (
@@ -198,13 +198,13 @@ function Parts<P extends Part>({
             <ChangeButtons
               name={item.name}
               onChange={() => setOpen(item.id)}
-              onTakeAway={() => void takeAway.act(item)}
+              onRemove={() => void remove.act(item)}
             />
             {more?.(item)}
           </Row>
         ))}
       </Rows>
-      <Faults faults={takeAway.faults} />
+      <Faults faults={remove.faults} />
       {edited && (
         <PartEditor key={edited.id} part={part} stored={edited} onDone={() => setOpen(null)} />
       )}
@@ -223,11 +223,11 @@ function Parts<P extends Part>({
 function ChangeButtons({
   name,
   onChange,
-  onTakeAway,
+  onRemove,
 }: {
   name: string;
   onChange: () => void;
-  onTakeAway: () => void;
+  onRemove: () => void;
 }) {
   if (!useMay('lead')) return null;
   return (
@@ -235,19 +235,19 @@ function ChangeButtons({
       <QuietButton onPress={onChange} aria-label={`Change ${name}`}>
         change
       </QuietButton>
-      <QuietButton onPress={onTakeAway} aria-label={`Delete ${name}`}>
+      <QuietButton onPress={onRemove} aria-label={`Delete ${name}`}>
         delete
       </QuietButton>
     </span>
   );
 }
 
-function useTakeAway(what: 'setup' | Part) {
+function useRemoval(what: 'setup' | Part) {
   const { submit, faults } = useCommand();
   const act = async ({ id, name }: { id: string; name: string }) => {
-    const answer = await submit('takeAway', { what, id });
+    const answer = await submit('remove', { what, id });
     if (answer.ok)
-      offerUndo({ words: `${name} was deleted.`, kind: 'putBack', input: { what, id } });
+      offerUndo({ words: `${name} was deleted.`, kind: 'restore', input: { what, id } });
   };
   return { act, faults };
 }

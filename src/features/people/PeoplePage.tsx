@@ -72,12 +72,12 @@ function Everyone({ people }: Pick<PeoplePageProps, 'people'>) {
   const links = useLinks();
   const { submit, faults, isBusy } = useCommand();
   const all = useMemo(() => [...faults, ...links.faults], [faults, links.faults]);
-  const takeAway = async (id: string, name: string) => {
-    const answer = await submit('takeAway', { what: 'person', id });
+  const remove = async (id: string, name: string) => {
+    const answer = await submit('remove', { what: 'person', id });
     if (answer.ok)
       offerUndo({
         words: `${name} can no longer sign in.`,
-        kind: 'putBack',
+        kind: 'restore',
         input: { what: 'person', id },
       });
   };
@@ -118,7 +118,7 @@ function Everyone({ people }: Pick<PeoplePageProps, 'people'>) {
                   {isLead && id !== me.id && (
                     <QuietButton
                       isPending={isBusy}
-                      onPress={() => void takeAway(id, name)}
+                      onPress={() => void remove(id, name)}
                       aria-label={`Delete ${name}`}
                     >
                       delete
@@ -178,11 +178,11 @@ function Invitations({ invitations }: Pick<PeoplePageProps, 'invitations'>) {
     if (await links.make({ forWhom, role })) setForWhom('');
   };
   const takeBack = async (id: string, name: string) => {
-    const answer = await submit('takeAway', { what: 'invitation', id });
+    const answer = await submit('remove', { what: 'invitation', id });
     if (answer.ok)
       offerUndo({
         words: `The invitation for ${name} is closed.`,
-        kind: 'putBack',
+        kind: 'restore',
         input: { what: 'invitation', id },
       });
   };

@@ -137,9 +137,9 @@ describe('Programmes', () => {
     const { id } = listProgrammes(db)[0]!;
     await user.click(screen.getByRole('button', { name: 'Delete Slow rise' }));
     expect(await screen.findByText('Slow rise was deleted.')).toBeTruthy();
-    expect(sent[0]).toMatchObject({ kind: 'takeAway', input: { what: 'programme', id } });
+    expect(sent[0]).toMatchObject({ kind: 'remove', input: { what: 'programme', id } });
     await user.click(screen.getByRole('button', { name: /^Undo/ }));
-    await waitFor(() => expect(sent[1]).toMatchObject({ kind: 'putBack', input: { id } }));
+    await waitFor(() => expect(sent[1]).toMatchObject({ kind: 'restore', input: { id } }));
   });
 
   it('lets a reader look and change nothing', () => {

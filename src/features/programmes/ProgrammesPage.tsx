@@ -67,11 +67,11 @@ export function ProgrammesPage({
 }) {
   const isLead = useMay('lead');
   const [open, setOpen] = useState<Open | null>(null);
-  const takeAway = useCommand();
-  const onTakeAway = async ({ id, name }: StoredProgramme) => {
+  const remove = useCommand();
+  const onRemove = async ({ id, name }: StoredProgramme) => {
     const input = { what: 'programme', id };
-    const answer = await takeAway.submit('takeAway', input);
-    if (answer.ok) offerUndo({ words: `${name} was deleted.`, kind: 'putBack', input });
+    const answer = await remove.submit('remove', input);
+    if (answer.ok) offerUndo({ words: `${name} was deleted.`, kind: 'restore', input });
   };
   const stored =
     open && 'stored' in open ? programmes.find(({ id }) => id === open.stored.id) : null;
@@ -121,7 +121,7 @@ export function ProgrammesPage({
                     change
                   </QuietButton>
                   <QuietButton
-                    onPress={() => void onTakeAway(own)}
+                    onPress={() => void onRemove(own)}
                     aria-label={`Delete ${own.name}`}
                   >
                     delete
@@ -131,7 +131,7 @@ export function ProgrammesPage({
             </Entry>
           ))}
         </Rows>
-        <Faults faults={takeAway.faults} />
+        <Faults faults={remove.faults} />
         {form}
       </section>
       <section>

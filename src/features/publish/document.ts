@@ -138,9 +138,9 @@ function waterOf({ waterHardnessMgL, waterAlkalinityMgL }: House) {
 }
 
 /** How the grind moved since the card before, in steps of the one grinder both were made on. */
-function grindSince({ setup: { grinder }, eras }: Bench, dial: number, last?: RecipeBody) {
+function grindSince({ setup: { grinder }, periods }: Bench, dial: number, last?: RecipeBody) {
   if (last?.setup.grinder !== grinder.name) return {};
-  const before = dialToday(last.setup.dial, last.publishedOn, eras);
+  const before = dialToday(last.setup.dial, last.publishedOn, periods);
   if (before === null) return {};
   const steps = ((dial - before) / grinder.stepSize) * (grinder.finerIs === 'higher' ? 1 : -1);
   return { grindSince: { version: last.version, steps: Math.round(2 * steps) / 2 + 0 } };

@@ -57,12 +57,12 @@ export function Batches({
     },
     down: ['roasted', 'left', 'rest'],
   });
-  const takeAway = async ({ id, roastDate }: BatchView) => {
-    const answer = await submit('takeAway', { what: 'batch', id });
+  const remove = async ({ id, roastDate }: BatchView) => {
+    const answer = await submit('remove', { what: 'batch', id });
     if (answer.ok)
       offerUndo({
         words: `The batch of ${dayWords(roastDate)} was deleted.`,
-        kind: 'putBack',
+        kind: 'restore',
         input: { what: 'batch', id },
       });
   };
@@ -89,9 +89,9 @@ export function Batches({
                 known={known}
                 isOnBench={batch.id === onBenchId && batches.length > 1}
                 onEdit={() => setOpen(batch.id)}
-                onTakeAway={
+                onRemove={
                   batches.length > 1 && batch.marks.length === 0
-                    ? () => void takeAway(batch)
+                    ? () => void remove(batch)
                     : undefined
                 }
               />
@@ -132,14 +132,14 @@ function Row({
   known,
   isOnBench,
   onEdit,
-  onTakeAway,
+  onRemove,
 }: {
   batch: BatchView;
   /** Columns that any batch fills. */
   known: typeof FIGURES;
   isOnBench: boolean;
   onEdit: () => void;
-  onTakeAway: (() => void) | undefined;
+  onRemove: (() => void) | undefined;
 }) {
   const isLead = useMay('lead');
   const { mass } = useUnits();
@@ -166,8 +166,8 @@ function Row({
             <QuietButton onPress={onEdit} aria-label={`Change the batch of ${named}`}>
               change
             </QuietButton>
-            {onTakeAway && (
-              <QuietButton onPress={onTakeAway} aria-label={`Delete the batch of ${named}`}>
+            {onRemove && (
+              <QuietButton onPress={onRemove} aria-label={`Delete the batch of ${named}`}>
                 delete
               </QuietButton>
             )}

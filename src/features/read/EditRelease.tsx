@@ -110,12 +110,12 @@ function TakeAway({ release }: { release: StoredRelease }) {
   const router = useRouter();
   const { submit, faults, isBusy } = useCommand();
   const [isAsking, setAsking] = useState(false);
-  const takeAway = async () => {
-    const answer = await submit('takeAway', { what: 'release', id: release.id });
+  const remove = async () => {
+    const answer = await submit('remove', { what: 'release', id: release.id });
     if (!answer.ok) return;
     offerUndo({
       words: `${release.name} was deleted with its shots and cups.`,
-      kind: 'putBack',
+      kind: 'restore',
       input: { what: 'release', id: release.id },
     });
     router.push('/');
@@ -131,7 +131,7 @@ function TakeAway({ release }: { release: StoredRelease }) {
           </p>
           <Faults faults={faults} />
           <p>
-            <Button onPress={() => void takeAway()} isPending={isBusy}>
+            <Button onPress={() => void remove()} isPending={isBusy}>
               Take it away
             </Button>{' '}
             <QuietButton onPress={() => setAsking(false)}>Cancel</QuietButton>

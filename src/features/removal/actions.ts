@@ -31,8 +31,8 @@ import { endSessions } from '@/data/session';
 
 const input = z.strictObject({ what: oneOf('What', REMOVABLE), id: z.string().max(70) });
 
-export const removeThing = defineCommand({
-  kind: 'takeAway',
+export const remove = defineCommand({
+  kind: 'remove',
   duty: 'lead',
   input,
   run: ({ what, id }, context) => {
@@ -48,8 +48,8 @@ export const removeThing = defineCommand({
   },
 });
 
-export const restoreThing = defineCommand({
-  kind: 'putBack',
+export const restore = defineCommand({
+  kind: 'restore',
   duty: 'lead',
   input,
   run: ({ what, id }, context) => {

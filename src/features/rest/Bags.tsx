@@ -89,11 +89,11 @@ function BagRow({ batchId, bag, onEdit }: { batchId: string; bag: BagView; onEdi
   const { id, label, leftG, bagG, place, isOpen, keptFor } = bag;
   const take = () => void submit('openSample', { batchId, sampleId: isOpen ? null : id });
   const remove = async () => {
-    const answer = await submit('takeAway', { what: 'sample', id });
+    const answer = await submit('remove', { what: 'sample', id });
     if (answer.ok)
       offerUndo({
         words: `Bag ${label} was deleted.`,
-        kind: 'putBack',
+        kind: 'restore',
         input: { what: 'sample', id },
       });
   };

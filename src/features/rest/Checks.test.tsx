@@ -75,7 +75,7 @@ describe('checks of a batch', () => {
     await userEvent
       .setup()
       .click(screen.getByRole('button', { name: /Delete the check of 21 May/ }));
-    expect(sent[0]).toMatchObject({ kind: 'takeAway', input: { what: 'recheck', id: 'k' } });
+    expect(sent[0]).toMatchObject({ kind: 'remove', input: { what: 'recheck', id: 'k' } });
     unmount();
     renderAs(shown(), { role: 'reader' });
     expect(screen.queryByRole('button')).toBeNull();

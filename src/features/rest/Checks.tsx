@@ -110,11 +110,11 @@ function TakeBack({ asked: { id, day } }: { asked: AskedCheck }) {
   const { submit, faults, isBusy } = useCommand();
   if (!useMay('lead')) return null;
   const remove = async () => {
-    const answer = await submit('takeAway', { what: 'recheck', id });
+    const answer = await submit('remove', { what: 'recheck', id });
     if (answer.ok)
       offerUndo({
         words: `The check of ${dayWords(day)} is no longer asked for.`,
-        kind: 'putBack',
+        kind: 'restore',
         input: { what: 'recheck', id },
       });
   };

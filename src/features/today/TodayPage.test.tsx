@@ -84,7 +84,7 @@ describe('Today', () => {
 
   it('tells an empty house what to do first, in order', () => {
     const house = houseWith();
-    send(house.db, 'takeAway', { what: 'release', id: house.releaseId });
+    send(house.db, 'remove', { what: 'release', id: house.releaseId });
     openToday(house, { steps: { hasSetup: true, hasRelease: false, hasColleague: false } });
     expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('No coffee here yet');
     const steps = within(screen.getByRole('region', { name: 'First steps' }));

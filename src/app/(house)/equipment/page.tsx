@@ -18,7 +18,7 @@ export default async function Equipment() {
       <EquipmentPage
         setups={listSetups(db)}
         taught={await listTaught(db, house)}
-        eras={listPeriods(db)}
+        periods={listPeriods(db)}
         hasRelease={countReleases(db) > 0}
         parts={{
           machine: listParts(db, 'machine'),

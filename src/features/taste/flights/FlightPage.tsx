@@ -136,9 +136,9 @@ function Tasters({ flight }: { flight: FlightView }) {
   const router = useRouter();
   const { submit, faults, isBusy } = useCommand();
   const remove = async () => {
-    const answer = await submit('takeAway', { what: 'flight', id });
+    const answer = await submit('remove', { what: 'flight', id });
     if (!answer.ok) return;
-    offerUndo({ kind: 'putBack', input: { what: 'flight', id }, words: 'The flight was deleted.' });
+    offerUndo({ kind: 'restore', input: { what: 'flight', id }, words: 'The flight was deleted.' });
     router.push(`/releases/${flight.releaseId}/taste`);
   };
   const isDone = (one: TasterProgress) =>

@@ -5,12 +5,12 @@ import type { StoredPeriod } from '@/data/calibrationPeriods';
 import { DONE, fakeServer, router } from '../../../tests/support/browser';
 import { GRINDER } from '../../../tests/support/house';
 import { renderAs } from '../../../tests/support/render';
-import { Eras } from './Eras';
+import { CalibrationPeriods } from './CalibrationPeriods';
 
 jest.mock('next/navigation', () => ({ useRouter: () => router }));
 
 const grinder = { ...GRINDER, id: 'g', notation: 'numbers' } as unknown as StoredGrinder;
-const era = (more: Partial<StoredPeriod>): StoredPeriod => ({
+const period = (more: Partial<StoredPeriod>): StoredPeriod => ({
   id: 'e',
   grinderId: 'g',
   kind: 'zero',
@@ -29,18 +29,18 @@ async function open() {
 
 describe('what a grinder’s numbers mean', () => {
   it('says since when the newest of them hold, and what became of what was learnt', () => {
-    const { unmount } = renderAs(<Eras grinder={grinder} eras={[era({ shift: -2 }), era({})]} />);
+    const { unmount } = renderAs(<CalibrationPeriods grinder={grinder} periods={[period({ shift: -2 }), period({})]} />);
     expect(document.body.textContent).toMatch(
       /New zero point since 10 May 2026, the same grind reads \+1\.5: Burrs were cleaned\. Older dials are read on the new scale\./,
     );
     unmount();
-    renderAs(<Eras grinder={grinder} eras={[era({ kind: 'burrs', shift: null })]} />);
+    renderAs(<CalibrationPeriods grinder={grinder} periods={[period({ kind: 'burrs', shift: null })]} />);
     expect(document.body.textContent).toMatch(/New burrs since .*taught before is kept apart/);
   });
 
   it('a new zero point goes with its shift, or without where nobody knows it', async () => {
     const sent = fakeServer(DONE);
-    renderAs(<Eras grinder={grinder} eras={[]} />);
+    renderAs(<CalibrationPeriods grinder={grinder} periods={[]} />);
     const user = await open();
     expect(screen.getByText(/Unplug the grinder before you open it/)).toBeTruthy();
     await user.type(screen.getByLabelText(/now reads higher by/), '1,5');
@@ -50,14 +50,14 @@ describe('what a grinder’s numbers mean', () => {
     await user.type(screen.getByLabelText('Reason'), 'Dropped');
     await user.click(screen.getByRole('button', { name: 'Keep it' }));
     expect(sent.map(({ kind, input }) => [kind, input])).toEqual([
-      ['beginEra', { grinderId: 'g', kind: 'zero', reason: 'Cleaned', shift: 1.5 }],
-      ['beginEra', { grinderId: 'g', kind: 'zero', reason: 'Dropped' }],
+      ['beginCalibrationPeriod', { grinderId: 'g', kind: 'zero', reason: 'Cleaned', shift: 1.5 }],
+      ['beginCalibrationPeriod', { grinderId: 'g', kind: 'zero', reason: 'Dropped' }],
     ]);
   });
 
   it('new burrs ask for no shift, and warn of open ones', async () => {
     const sent = fakeServer(DONE);
-    renderAs(<Eras grinder={grinder} eras={[]} />);
+    renderAs(<CalibrationPeriods grinder={grinder} periods={[]} />);
     const user = await open();
     await user.type(screen.getByLabelText(/now reads higher by/), '2');
     await user.click(screen.getByLabelText('New burrs'));
@@ -71,7 +71,7 @@ describe('what a grinder’s numbers mean', () => {
   it('keeps what was typed when it is refused, and leaves with Cancel', async () => {
     const faults = [{ field: 'reason', message: 'Reason is missing. Say why.' }];
     fakeServer({ status: 400, body: { code: 'badInput', faults } });
-    renderAs(<Eras grinder={grinder} eras={[]} />);
+    renderAs(<CalibrationPeriods grinder={grinder} periods={[]} />);
     const user = await open();
     await user.type(screen.getByLabelText(/now reads higher by/), '-1');
     await user.click(screen.getByRole('button', { name: 'Keep it' }));
@@ -82,7 +82,7 @@ describe('what a grinder’s numbers mean', () => {
   });
 
   it('is changed by the lead alone', () => {
-    renderAs(<Eras grinder={grinder} eras={[]} />, { role: 'bench' });
+    renderAs(<CalibrationPeriods grinder={grinder} periods={[]} />, { role: 'bench' });
     expect(screen.queryByRole('button')).toBeNull();
   });
 });

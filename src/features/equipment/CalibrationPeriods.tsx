@@ -29,10 +29,10 @@ const KINDS = PERIOD_KINDS.map((value) => ({ value, label: PERIOD_LABELS[value] 
 const EMPTY = { kind: 'zero' as (typeof PERIOD_KINDS)[number], shift: '', reason: '' };
 
 /** When a grinder's numbers began to mean something else, and the press that says so. */
-export function Eras({ grinder, eras }: { grinder: StoredGrinder; eras: readonly StoredPeriod[] }) {
+export function CalibrationPeriods({ grinder, periods }: { grinder: StoredGrinder; periods: readonly StoredPeriod[] }) {
   const isLead = useMay('lead');
   const [isOpen, setOpen] = useState(false);
-  const newest = eras.at(-1);
+  const newest = periods.at(-1);
   return (
     <>
       {newest && (
@@ -67,7 +67,7 @@ function EraForm({ grinder, onDone }: { grinder: StoredGrinder; onDone: () => vo
   const onSubmit = async (event: FormEvent) => {
     event.preventDefault();
     const { kind, shift, reason } = text;
-    const answer = await submit('beginEra', {
+    const answer = await submit('beginCalibrationPeriod', {
       grinderId: grinder.id,
       kind,
       reason,

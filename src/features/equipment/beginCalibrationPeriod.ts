@@ -10,8 +10,8 @@ import { findPart, updatePart } from '@/data/equipment';
 import { insertPeriod } from '@/data/calibrationPeriods';
 import { now } from '@/data/rows';
 
-export const beginPeriod = defineCommand({
-  kind: 'beginEra',
+export const beginCalibrationPeriod = defineCommand({
+  kind: 'beginCalibrationPeriod',
   duty: 'lead',
   input: z.strictObject({
     grinderId: z.string().max(64),
@@ -28,9 +28,9 @@ export const beginPeriod = defineCommand({
     const shift = kind === 'burrs' ? null : (typed ?? null);
     insertPeriod(db, { id, grinderId, kind, shift, reason }, personOf(context).id);
     const { id: _id, rowVersion, ...fields } = grinder;
-    const era: CalibrationPeriod = { beganAt: now(), kind, shift };
+    const period: CalibrationPeriod = { beganAt: now(), kind, shift };
     const moved = (dial: number | undefined) => {
-      const today = dial === undefined ? null : dialToday(dial, '', [era]);
+      const today = dial === undefined ? null : dialToday(dial, '', [period]);
       return today === null ? undefined : roundDial(today);
     };
     updatePart(
