@@ -115,7 +115,7 @@ function settledAt(
   return { shots: pulled.length, grams, isWrong, pulled, dial };
 }
 
-/** Follows the advice until it calls a setting proven or the nearest there is. */
+/** Follows the advice until it calls a setting on target or the nearest there is. */
 function follow(
   batch: TrueBatch,
   startDial: number,

@@ -1,5 +1,5 @@
 /**
- * `bench dialin`: shots and grams until a setting is taken for proven, by people, searches and the advisor,
+ * `bench dialin`: shots and grams until a setting is taken for on target, by people, searches and the advisor,
  * and how often it is not what it was taken for.
  */
 import type { Shot } from '@/core/schema/shot';
@@ -24,7 +24,7 @@ export interface Tried {
   readonly shots: number;
   readonly grams: number;
   readonly end: Ended | 'never';
-  /** Taken for proven, though the setting's own mean lies outside the window. */
+  /** Taken for on target, though the setting's own mean lies outside the window. */
   readonly isFalse: boolean;
   /** How sure it said it was, 0-1. */
   readonly said?: number | undefined;
@@ -32,7 +32,7 @@ export interface Tried {
   readonly expected: readonly boolean[];
 }
 
-/** Dials in until the strategy takes a setting for proven or nearest, or is given up. */
+/** Dials in until the strategy takes a setting for on target or nearest, or is given up. */
 export function dialIn(
   bench: TrueBench,
   strategy: Strategy,
@@ -51,7 +51,7 @@ export function dialIn(
         shots: shots.length,
         grams,
         ...asked,
-        isFalse: asked.end === 'proven' && !isInside,
+        isFalse: asked.end === 'onTarget' && !isInside,
         expected,
       };
     }
@@ -141,18 +141,18 @@ export function measuresOf(
   }
   const share = (is: (one: Tried) => boolean, among = tried) =>
     (100 * among.filter(is).length) / Math.max(1, among.length);
-  const proven = tried.filter(({ end }) => end === 'proven');
+  const onTarget = tried.filter(({ end }) => end === 'onTarget');
   const isNever = ({ end }: Tried) => end === 'never';
   add(`never within ${MOST_SHOTS}`, share(isNever), '%');
   const isNearest = ({ end }: Tried) => end === 'nearest';
   add('nearest', share(isNearest), '%');
   const isFalse = (one: Tried) => one.isFalse;
-  add('false among the proven', share(isFalse, proven), '%');
-  const said = proven.flatMap((one) => one.said ?? []);
+  add('false among those on target', share(isFalse, onTarget), '%');
+  const said = onTarget.flatMap((one) => one.said ?? []);
   if (said.length > 0) {
     const mean = said.reduce((sum, one) => sum + one, 0) / said.length;
     add('said to hold the window', 100 * mean, '%');
-    add('held the window', 100 - share(isFalse, proven), '%');
+    add('held the window', 100 - share(isFalse, onTarget), '%');
   }
   const expected = tried.flatMap((one) => one.expected);
   if (expected.length > 0)

@@ -8,10 +8,10 @@ import type { Shot } from '@/core/schema/shot';
 import { targetSchema } from '@/core/schema/target';
 import { RATED_G, TARGET, windowOf, type Asked, type TrueBench } from './truths';
 
-/** What to pull next; or that the setting of the last shot is taken for proven, or the nearest there is. */
+/** What to pull next; or that the setting of the last shot is taken for on target, or the nearest there is. */
 export type Strategy = (bench: TrueBench, shots: readonly Shot[]) => Asked | End;
 
-export type Ended = 'proven' | 'nearest';
+export type Ended = 'onTarget' | 'nearest';
 export interface End {
   readonly end: Ended;
   /** How sure it said it was that the setting holds the window, 0-1. */
@@ -25,7 +25,7 @@ export const twoInARow =
     const [before, last] = shots.slice(-2);
     const isSame = before?.dial === last?.dial && before?.aimDoseG === last?.aimDoseG;
     return before && last && isSame && lands(before) && lands(last)
-      ? { end: 'proven' }
+      ? { end: 'onTarget' }
       : next(bench, shots);
   };
 
@@ -113,7 +113,7 @@ export function advisor({ retention, trim, known = false, ...learnt }: AdvisorOp
       ...learnt,
     });
     const said = advice.proof?.inWindow;
-    if (isOnTargetStatus(advice.status)) return { end: 'proven', said };
+    if (isOnTargetStatus(advice.status)) return { end: 'onTarget', said };
     if (advice.status === 'nearest') return { end: 'nearest', said };
     const { interval80 } = advice.expect;
     return { ...advice.setting, purgeG: retention ? advice.purgeG : 0, interval80 };

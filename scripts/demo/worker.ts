@@ -239,7 +239,7 @@ export class DemoWorker {
     return { shotId: String(shotId), doseG, yieldG };
   }
 
-  /** Follows the advice until it says proven, or for so many shots; answers the shots. */
+  /** Follows the advice until it says on target, or for so many shots; answers the shots. */
   dialIn(
     dialIn: DialIn,
     people: readonly string[],

@@ -29,7 +29,7 @@ describe('the whole job through commands', () => {
     send(db, 'logShot', shotInput(draftId, { dial: 11, purged: true }));
     const { shotId } = send(db, 'logShot', shotInput(draftId, { dial: 11 }));
     const bench = view(db, releaseId).bench!;
-    expect(bench.advice.status).toBe('repeated');
+    expect(bench.advice.status).toBe('onTarget');
     expect(bench.shots.at(-1)!.restDays).toBe(12);
     // Three doses and one purge of twice the retention.
     expect(bench.spentG).toBeCloseTo(3 * 18 + 4, 9);

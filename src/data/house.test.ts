@@ -176,7 +176,7 @@ describe('the gates of publishing', () => {
     const { passed: _passed, ...words } = WORDS;
     const closed = faultOf(() => send(db, 'publish', { releaseId, draftId, ...words }));
     expect(closed.faults[0]!.field).toBe('passed.confirmed');
-    expect(closed.message).toMatch(/No setting is proven yet.*or say why/);
+    expect(closed.message).toMatch(/No setting is on target yet.*or say why/);
     send(db, 'publish', {
       releaseId,
       draftId,
@@ -233,7 +233,7 @@ describe('today', () => {
     const first = read();
     expect(read()).toBe(first);
     send(db, 'logShot', shotInput(draftId));
-    expect(read()[0]!.due[0]!.words).toMatch(/^1 shot, not proven/);
+    expect(read()[0]!.due[0]!.words).toMatch(/^1 shot, not on target/);
     const later = readToday(db, findHouse(db)!, { today: '2026-06-20' });
     expect(later[0]!.active[0]!.rest.state).toBe('fading');
   });

@@ -180,7 +180,7 @@ export function showPublicAgain(db: Db, releaseId: string): void {
 }
 
 /** Number of the newest version published from a recipe after a moment: its proof rests on what was pulled before. */
-export function versionProvenBy(db: Db, draftId: string, pulledAt: string): number | null {
+export function versionShownBy(db: Db, draftId: string, pulledAt: string): number | null {
   const row = prepared(
     db,
     `SELECT max(number) AS number FROM recipe_version WHERE draft_id = ? AND published_at >= ?`,
@@ -191,7 +191,11 @@ export function versionProvenBy(db: Db, draftId: string, pulledAt: string): numb
 export const PUBLISH_CHECKS = ['confirmed', 'tasted', 'rested'] as const;
 export type PublishCheck = (typeof PUBLISH_CHECKS)[number];
 
-const passRow = z.object({ versionId: z.string(), gate: z.enum(PUBLISH_CHECKS), reason: z.string() });
+const passRow = z.object({
+  versionId: z.string(),
+  gate: z.enum(PUBLISH_CHECKS),
+  reason: z.string(),
+});
 export type PassedCheck = z.output<typeof passRow>;
 
 /** Gates of a release's versions that were passed by the lead's word. */

@@ -132,7 +132,7 @@ export function Gate(props: GateProps) {
       >
         {`${low}-${high} s`}
       </text>
-      {proof && <Proven proof={proof} scale={scale} />}
+      {proof && <HoldBand proof={proof} scale={scale} />}
       {expect && <Expected expect={expect} yieldG={yieldG} dripS={drip} scale={scale} />}
       {shots.map((shot) => (
         <ShotPoint
@@ -261,7 +261,7 @@ function Expected({
 }
 
 /** Above the gate: the mean of the setting with its band, and how surely it holds the window. */
-function Proven({ proof, scale }: { proof: Proof; scale: Scale }) {
+function HoldBand({ proof, scale }: { proof: Proof; scale: Scale }) {
   const y = PAD.top + 22;
   const half = Z_80 * proof.sdS;
   const [low, mean, high] = [proof.meanS - half, proof.meanS, proof.meanS + half].map((timeS) =>

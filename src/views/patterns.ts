@@ -40,7 +40,7 @@ export interface ProposalPoint extends Known {
 const DIGITS = 1e-4;
 
 export interface CostPoint
-  extends Known, Pick<DialInCost, 'style' | 'shots' | 'spentG' | 'isProven'> {}
+  extends Known, Pick<DialInCost, 'style' | 'shots' | 'spentG' | 'isOnTarget'> {}
 
 export interface CupGroup {
   readonly process: Process;
@@ -152,8 +152,8 @@ function patternsOf(db: Db, house: House, filters: Filters, most: number): Patte
   const dialIns = records.dialIns
     .filter((dialIn) => isLetThrough(dialIn, filters))
     .map((dialIn): CostPoint => {
-      const { style, shots, spentG, isProven } = dialIn;
-      return { ...knownOf(dialIn), style, shots, spentG: roundTo(spentG, 0.1), isProven };
+      const { style, shots, spentG, isOnTarget } = dialIn;
+      return { ...knownOf(dialIn), style, shots, spentG: roundTo(spentG, 0.1), isOnTarget };
     });
   const cups = records.cups.filter((cup) => isLetThrough(cup, filters));
   return {

@@ -13,7 +13,7 @@ import { readRecords } from './records';
 import { askedOf, learntFor, type Bench, type ReleaseView } from './release';
 import { findTraces } from '@/data/traces';
 
-/** What a dial-in usually takes in this house: the middle of the proven ones. */
+/** What a dial-in usually takes in this house: the middle of those on target. */
 export interface Usual {
   readonly dialIns: number;
   readonly shots: number;
@@ -111,14 +111,14 @@ function listOverruns(db: Db, machineId: string): number[] {
 
 const LEAST_DIAL_INS = 3;
 function usualOf(db: Db, house: House): Usual | null {
-  const proven = readRecords(db, house).dialIns.filter(({ isProven }) => isProven);
+  const onTarget = readRecords(db, house).dialIns.filter(({ isOnTarget }) => isOnTarget);
   const middle = (values: number[]) => values.sort((a, b) => a - b)[Math.floor(values.length / 2)]!;
-  return proven.length < LEAST_DIAL_INS
+  return onTarget.length < LEAST_DIAL_INS
     ? null
     : {
-        dialIns: proven.length,
-        shots: middle(proven.map(({ shots }) => shots)),
-        spentG: middle(proven.map(({ spentG }) => spentG)),
-        minutes: middle(proven.map(({ minutes }) => minutes)),
+        dialIns: onTarget.length,
+        shots: middle(onTarget.map(({ shots }) => shots)),
+        spentG: middle(onTarget.map(({ spentG }) => spentG)),
+        minutes: middle(onTarget.map(({ minutes }) => minutes)),
       };
 }

@@ -41,12 +41,12 @@ export interface About {
 }
 
 export interface DialInCost extends About {
-  /** Shots and grams until first proven, or all of them when it never was. */
+  /** Shots and grams until first on target, or all of them when it never was. */
   readonly shots: number;
   readonly spentG: number;
   /** At the bench, breaks left out. */
   readonly minutes: number;
-  readonly isProven: boolean;
+  readonly isOnTarget: boolean;
 }
 
 export interface Cup extends About {
@@ -219,7 +219,7 @@ function readDialIn(
         0,
       ),
       minutes: benchMinutes(spent.map(({ pulledAt }) => pulledAt)),
-      isProven: count !== null,
+      isOnTarget: count !== null,
     },
     cups: tastings.map((tasting) => ({
       ...about,

@@ -145,7 +145,7 @@ function standingOf(house: House, view: ReleaseView, today: string): Standing {
     rest: batch.rest,
     bench: bench && {
       shots: bench.shotCount,
-      isProven: isOnTargetStatus(bench.advice.status),
+      isOnTarget: isOnTargetStatus(bench.advice.status),
       next: nextWords(bench),
       tasters: tastersOf(bench).size,
       isPublished: isPublishedDraft(view, bench),

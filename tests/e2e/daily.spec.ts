@@ -134,7 +134,7 @@ test('a new batch is carried over from Today, confirmed by one shot and one cup,
     await page.keyboard.type(digit);
   }
   await press(page, 'Keep this cup sheet');
-  await expect(advice).toContainText('confirmed');
+  await expect(advice).toContainText('approved');
   await page.locator('body').press('6');
   await page.waitForURL(/\/publish$/);
   await untilReady(page);

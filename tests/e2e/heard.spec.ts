@@ -44,9 +44,9 @@ test('from the bag to the card by names and roles, single keys off', async ({ pa
     await fill(page, 'Time, s', time.toFixed(1));
     await press(page, 'Log it');
     await expect(page.getByText(new RegExp(`Ledger: ${shots} shot`))).toBeVisible();
-    if (await move.getByText(/^Proven/).isVisible()) break;
+    if (await move.getByText(/^On target/).isVisible()) break;
   }
-  await expect(move).toContainText('Proven');
+  await expect(move).toContainText('On target');
   // A letter is nobody's now.
   await page.keyboard.press('Escape');
   await page.keyboard.press('h');
@@ -65,7 +65,7 @@ test('from the bag to the card by names and roles, single keys off', async ({ pa
     await page.keyboard.type(digit);
   }
   await press(page, 'Keep this cup sheet');
-  await expect(move).toContainText('Confirmed');
+  await expect(move).toContainText('Approved');
 
   await follow(page, /Publish/);
   await page.waitForURL(/\/publish$/);

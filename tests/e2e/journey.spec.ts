@@ -95,15 +95,15 @@ test('from an empty house to a published card, by keyboard only', async ({ page,
     await expect(page.getByLabel('Recipe in force')).toContainText('On the bench');
   });
 
-  await test.step('pull until the setting is proven', async () => {
+  await test.step('pull until the setting is on target', async () => {
     await page.clock.install();
     const dials: number[] = [];
     for (let shots = 1; shots <= 8; shots++) {
       dials.push(await pullShot(page));
       await expect(page.getByText(new RegExp(`Ledger: ${shots} shot`))).toBeVisible();
-      if (await page.getByText(/Proven in/).isVisible()) break;
+      if (await page.getByText(/On target in/).isVisible()) break;
     }
-    await expect(page.getByLabel('Recipe in force')).toContainText('Proven, not tasted');
+    await expect(page.getByLabel('Recipe in force')).toContainText('On target, not tasted');
     expect(dials.length).toBeLessThanOrEqual(6);
     expect(dials.at(-1)).toBe(dials.at(-2));
   });
@@ -112,7 +112,7 @@ test('from an empty house to a published card, by keyboard only', async ({ page,
     await page.keyboard.press('Escape');
     await page.keyboard.press('u');
     await press(page, /^Undo/);
-    await expect(page.getByText(/Proven in/)).toBeVisible();
+    await expect(page.getByText(/On target in/)).toBeVisible();
   });
 
   await test.step('taste', async () => {

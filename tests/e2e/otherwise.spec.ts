@@ -52,10 +52,10 @@ test('a house that counts from the first drip dials in to confirmed without ever
   await page.keyboard.press('p');
   const middle = (low + high) / 2;
   for (let i = 0; i < 5; i++) {
-    if (await advice.getByText('Proven: taste it').isVisible()) break;
+    if (await advice.getByText('On target: taste it').isVisible()) break;
     await logTime(page, middle + (i % 2 === 0 ? 0.3 : -0.3));
   }
-  await expect(advice).toContainText('Proven: taste it');
+  await expect(advice).toContainText('On target: taste it');
   await page.keyboard.press('4');
   await page.waitForURL(/\/taste$/);
   await untilReady(page);
@@ -66,7 +66,7 @@ test('a house that counts from the first drip dials in to confirmed without ever
     await page.keyboard.press('Tab');
   }
   await press(page, 'Keep this cup sheet');
-  await expect(advice).toContainText('Confirmed');
+  await expect(advice).toContainText('Approved');
   await page.keyboard.press('3');
   await page.waitForURL(/\/pull$/);
   // No drip was ever noted.

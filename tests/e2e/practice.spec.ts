@@ -16,7 +16,7 @@ test('from a new coffee to confirmed in at most five shots on the medium level, 
 }) => {
   await page.getByRole('button', { name: 'Pull it' }).waitFor();
   await page.getByLabel('Dial', { exact: true }).focus();
-  const confirmed = page.getByText(/Confirmed in (\d+) shots/);
+  const confirmed = page.getByText(/Approved in (\d+) shots/);
   for (let shot = 1; shot <= 5 && !(await confirmed.isVisible()); shot++) {
     await page.getByLabel('Dial', { exact: true }).press('Enter');
     await expect(
@@ -29,7 +29,7 @@ test('from a new coffee to confirmed in at most five shots on the medium level, 
   }
   await expect(confirmed).toBeVisible();
   await expect(page.getByText(/middle of the window lay at dial [\d.]+/)).toBeVisible();
-  await expect(page.getByText(/the advice would have been confirmed after \d shots/)).toBeVisible();
+  await expect(page.getByText(/the advice would have been on target after \d shots/)).toBeVisible();
 });
 
 test('alone, with an empty bag: the truth is told and another coffee dealt', async ({ page }) => {

@@ -37,13 +37,15 @@ async function logTime(page: Page, timeS: string): Promise<void> {
   await expect(page.getByLabel('Time, s')).toHaveValue('');
 }
 
-test('a whole dial-in on the simulated scale, by keyboard alone, to proven', async ({ page }) => {
+test('a whole dial-in on the simulated scale, by keyboard alone, to on target', async ({
+  page,
+}) => {
   await open(page, SIMULATED);
   await expect(page.getByText('Simulated scale ready')).toBeVisible();
   await page.getByLabel('Simulated shots run').selectOption('10');
   await page.getByLabel('Simulated shots run').blur();
   const first = shotsOf(SIMULATED).length;
-  const confirmed = page.getByText(/Proven in \d+ shots/);
+  const confirmed = page.getByText(/On target in \d+ shots/);
   let count = first;
   while (count < first + 14 && !(await confirmed.isVisible())) {
     if (await page.getByText(/The dial moves/).isVisible()) await page.keyboard.press('p');

@@ -309,13 +309,13 @@ test('the demo house stands at every stage, with a bench’s worth of work', asy
   for (const words of [
     'Fresh from the roaster',
     'Opens tomorrow',
-    'Best from today, proven, not yet tasted',
-    'a second palate is missing',
-    'Proven and tasted by two, not published',
+    'Best from today, on target, not yet tasted',
+    'needs a second taster',
+    'On target and tasted by two, not published',
     'recipe still public',
     'New batch, day 8: carry the recipe over',
     'of sample left',
-    'not proven. Next: coarser',
+    'not on target. Next: coarser',
   ])
     await expect(due, words).toContainText(words);
   await page.getByRole('button', { name: /^Release:/ }).press('Enter');

@@ -23,7 +23,7 @@ const ROWS: Readonly<Record<string, Row>> = {
   'first hit': { shots: [{ timeS: 28 }], status: 'repeat', way: 'stay', why: ['landed'] },
   'two hits in the middle, untasted': {
     shots: [{ timeS: 28.4 }, { timeS: 27.6 }],
-    status: 'repeated',
+    status: 'onTarget',
     says: /% sure that it holds the window/,
   },
   'two hits at one edge prove nothing': {
@@ -34,11 +34,11 @@ const ROWS: Readonly<Record<string, Row>> = {
   },
   'hits at both edges, often': {
     shots: [{ timeS: 26.2 }, { timeS: 29.8 }, { timeS: 26.4 }, { timeS: 29.6 }],
-    status: 'repeated',
+    status: 'onTarget',
   },
   'a hit, then a near miss, in a wide window': {
     shots: [{ timeS: 28 }, { timeS: 27.5 }, { timeS: 25.9 }],
-    status: 'repeated',
+    status: 'onTarget',
   },
   'two hits at different settings': {
     shots: [{ timeS: 27 }, { dial: 11, timeS: 29, purgeG: 6 }],
@@ -157,7 +157,7 @@ const ROWS: Readonly<Record<string, Row>> = {
       { ...drip, timeS: 22 },
     ],
     target: DRIP_WINDOW,
-    status: 'repeated',
+    status: 'onTarget',
   },
   'a pump shot with its drip, for a first-drip recipe': {
     shots: [{ timeS: 29, firstDripS: 7 }],
@@ -219,7 +219,7 @@ const ROWS: Readonly<Record<string, Row>> = {
       { timeS: 28.2, beans: 'frozen' },
       { timeS: 27.9, beans: 'frozen' },
     ],
-    status: 'repeated',
+    status: 'onTarget',
   },
   'too fresh': {
     shots: [{ timeS: 20, restDays: 3 }],
@@ -313,15 +313,15 @@ const ROWS: Readonly<Record<string, Row>> = {
     way: 'stay',
     why: ['likedOutside'],
   },
-  'proven and liked': {
+  'on target and liked': {
     shots: [{ timeS: 28.3 }, { timeS: 27.8, taste: liked }],
-    status: 'confirmed',
+    status: 'approved',
   },
-  'proven, tasted, and nobody liked it': {
+  'on target, tasted, and nobody liked it': {
     shots: [{ timeS: 28.3 }, { timeS: 27.8, taste: { ...liked, liking: 5 } }],
-    status: 'repeated',
+    status: 'onTarget',
   },
-  'proven and flat': {
+  'on target and flat': {
     shots: [{ timeS: 28.3 }, { timeS: 27.8, taste: { ...liked, sweetness: 2, liking: 4 } }],
     status: 'taste',
     way: 'hotter',
@@ -330,7 +330,7 @@ const ROWS: Readonly<Record<string, Row>> = {
   },
   'a sheet with a single word is no verdict': {
     shots: [{ timeS: 28.3 }, { timeS: 27.8, taste: { sweetness: 7 } }],
-    status: 'repeated',
+    status: 'onTarget',
   },
   'a light coffee far under goes straight to its longer ratio': {
     shots: [{ timeS: 28, taste: { sharpness: 10, bitterness: 0, body: 1, liking: 1 } }],

@@ -53,7 +53,7 @@ it('a new coffee begins where the decided ones point, and says how many there ar
   // Its own first shots then decide, more surely than without.
   send(db, 'logShot', shotInput(undecided.draftId, { dial: 10, timeS: 27.6, purgeG: 4 }));
   send(db, 'logShot', shotInput(undecided.draftId, { dial: 10, timeS: 28.1, purgeG: 0 }));
-  expect(advice(db, undecided.releaseId).status).toBe('repeated');
+  expect(advice(db, undecided.releaseId).status).toBe('onTarget');
 });
 
 it('a decided dial-in is judged without itself, and simulated shots teach nothing', () => {

@@ -49,21 +49,21 @@ it('begins shorter than the straight one, in the same dial-in', () => {
 
 it('is judged by cups in milk, the straight one by straight cups, and each by its own shots', () => {
   const { db, view, milkId, releaseId, straight } = houseWithBoth();
-  expect(straight.advice.status).toBe('repeated');
+  expect(straight.advice.status).toBe('onTarget');
   // Nothing of the straight recipe proves the one for milk.
   expect(view().bench!.advice.reasons.map(({ code }) => code)).toEqual(['revised']);
   for (let n = 0; n < 2; n++) send(db, 'logShot', landed(milkId, 30.5));
   const last = view().bench!.shots.at(-1)!;
   send(db, 'recordTasting', cup(last.id, 'straight', 8));
-  expect(view().bench!.advice.status).toBe('repeated');
+  expect(view().bench!.advice.status).toBe('onTarget');
   send(db, 'recordTasting', cup(last.id, 'milk', 8));
-  expect(view().bench!.advice.status).toBe('confirmed');
+  expect(view().bench!.advice.status).toBe('approved');
   send(db, 'useRecipe', { releaseId, draftId: straight.draft.id });
-  // Shots and cups for milk leave the straight recipe where it stood: proven, not yet tasted.
+  // Shots and cups for milk leave the straight recipe where it stood: on target, not yet tasted.
   expect(view().bench!.draft.id).toBe(straight.draft.id);
-  expect(view().bench!.advice.status).toBe('repeated');
+  expect(view().bench!.advice.status).toBe('onTarget');
   send(db, 'recordTasting', cup(straight.shots.at(-1)!.id, 'straight', 8));
-  expect(view().bench!.advice.status).toBe('confirmed');
+  expect(view().bench!.advice.status).toBe('approved');
 });
 
 it('looks for its best in the cups of its own kind', () => {

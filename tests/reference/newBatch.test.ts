@@ -26,7 +26,7 @@ const LIKED = {
 };
 const DAY = '2026-06-03';
 
-/** A house whose recipe was proven and published on its first batch, and a second roasted since. */
+/** A house whose recipe was on target and published on its first batch, and a second roasted since. */
 function openSecondBatch(batch: Record<string, unknown> = {}) {
   const { db, releaseId, draftId } = openHouse();
   for (const timeS of [28, 28.4, 27.8]) {
@@ -78,12 +78,12 @@ describe('a new batch of a coffee that has a recipe', () => {
       bench: { draft: { id: draftId, carriedFrom: second.firstDraftId } },
     });
     const shotId = pull(second, draftId, { timeS: 28.1 });
-    expect(second.view().bench!.advice.status).toBe('repeated');
+    expect(second.view().bench!.advice.status).toBe('onTarget');
     expect(readinessOf(second.view()).filter(({ isMet }) => !isMet)).toMatchObject([
       { gate: 'tasted' },
     ]);
     send(db, 'recordTasting', { ...LIKED, shotId });
-    expect(second.view().bench!.advice.status).toBe('confirmed');
+    expect(second.view().bench!.advice.status).toBe('approved');
     send(db, 'publish', {
       ...WORDS,
       passed: {},
@@ -97,7 +97,7 @@ describe('a new batch of a coffee that has a recipe', () => {
     expect(body.coffee.roastDate).toBe('2026-05-24');
     expect(body).toMatchObject({ recipe: { doseG: 18, yieldG: 36 }, confirmedShots: 4 });
     const { dialIns } = readRecords(db, findHouse(db)!);
-    expect(dialIns.map(({ shots, isProven }) => [shots, isProven])).toEqual([
+    expect(dialIns.map(({ shots, isOnTarget }) => [shots, isOnTarget])).toEqual([
       [2, true],
       [1, true],
     ]);
@@ -166,7 +166,12 @@ describe('a new batch of a coffee that has a recipe', () => {
     const stepsBefore = readHouseModel(second.db, findHouse(second.db)!).history.map(
       ({ grindSteps }) => grindSteps,
     );
-    send(second.db, 'beginCalibrationPeriod', { grinderId, kind: 'zero', shift: 3, reason: 'cleaned' });
+    send(second.db, 'beginCalibrationPeriod', {
+      grinderId,
+      kind: 'zero',
+      shift: 3,
+      reason: 'cleaned',
+    });
     expect(second.view().newBatch).toMatchObject({
       source: { dial: 15 },
       advice: { setting: { dial: dialBefore + 3 } },

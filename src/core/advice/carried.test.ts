@@ -55,14 +55,14 @@ describe('a new batch on its last recipe', () => {
 
   it('carries over after one shot near the middle, and is confirmed by a liked cup', () => {
     const one = ask([shot(28.2)]);
-    expect(one.status).toBe('repeated');
+    expect(one.status).toBe('onTarget');
     expect(isOnTargetStatus(one.status)).toBe(true);
     expect(headOf(one)).toBe('The recipe carries over');
     expect(one.proof!.inWindow).toBeGreaterThan(0.85);
     expect(one.proof!.meanS).toBeGreaterThan(27.5);
     expect(one.proof!.meanS).toBeLessThan(28.6);
-    expect(ask([shot(28.2, { taste: LIKED })]).status).toBe('confirmed');
-    expect(ask([shot(28.2, { taste: { ...LIKED, liking: 3 } })]).status).not.toBe('confirmed');
+    expect(ask([shot(28.2, { taste: LIKED })]).status).toBe('approved');
+    expect(ask([shot(28.2, { taste: { ...LIKED, liking: 3 } })]).status).not.toBe('approved');
   });
 
   it('asks for one more where the window is too narrow to be sure, and moves for a clear gain', () => {
@@ -83,7 +83,7 @@ describe('a new batch on its last recipe', () => {
   it('carries over at a dial nobody pulled, where the shots are that sure', () => {
     const far = [shot(33), shot(32.6)];
     const { status, move, proof } = ask(far, { carry: { ...CARRY, sd: 0.12 } });
-    expect(status).toBe('repeated');
+    expect(status).toBe('onTarget');
     expect(move).toMatchObject({ variable: 'dial', to: 15 });
     expect(proof!.meanS).toBeLessThan(31);
   });
@@ -112,7 +112,7 @@ describe('a new batch on its last recipe', () => {
       startDial: 12,
     });
     const { status, proof } = ask([shot(21, { clock: 'firstDrip' })], { target });
-    expect(status).toBe('repeated');
+    expect(status).toBe('onTarget');
     expect(proof!.meanS).toBeCloseTo(21, 0);
   });
 

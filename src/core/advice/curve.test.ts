@@ -60,7 +60,7 @@ describe('beans in another state', () => {
     const frozen = { beans: 'frozen' } as const;
     const advice = ask(shot(12, 28), shot(12, 28, frozen), shot(12, 28.4, frozen));
     expect(advice.marks.map(({ otherBeans }) => otherBeans)).toEqual([true, false, false]);
-    expect(advice.status).toBe('repeated');
+    expect(advice.status).toBe('onTarget');
   });
 });
 

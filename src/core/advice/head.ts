@@ -10,8 +10,8 @@ const STATUS_WORDS: Record<AdviceStatus, string> = {
   taste: 'Taste decides',
   repeat: 'Pull it unchanged',
   nearest: 'As near as this grinder comes',
-  repeated: 'Proven: taste it',
-  confirmed: 'Confirmed',
+  onTarget: 'On target: taste it',
+  approved: 'Approved',
 };
 
 /** More to the point than its status, where one reason stands alone. */

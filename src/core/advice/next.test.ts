@@ -90,7 +90,7 @@ describe('order of judgement', () => {
     const fast = nextMove(question([shot({ timeS: 22 })]));
     expect(fast.setting).toEqual({ dial: fast.move!.to, doseG: fast.move!.doseTrim?.to ?? 18 });
     const landed = nextMove(question([shot({}), shot({})]));
-    expect(landed).toMatchObject({ status: 'repeated', setting: { dial: 0, doseG: 18 } });
+    expect(landed).toMatchObject({ status: 'onTarget', setting: { dial: 0, doseG: 18 } });
     fc.assert(
       fc.property(fc.double({ min: 12, max: 60, noNaN: true }), (timeS) => {
         const { setting, move } = nextMove(question([shot({ timeS })]));
@@ -176,16 +176,16 @@ describe('order of judgement', () => {
 
   it('repeats a hit, proves it by a second, and confirms with a liked cup', () => {
     expect(nextMove(question([shot()])).status).toBe('repeat');
-    const proven = nextMove(question([shot(), shot({ timeS: 27.6 })]));
-    expect(proven.status).toBe('repeated');
-    expect(proven.reasons[0]!.text).toMatch(/runs 27\.8 ± \d\.\d s, 9\d % sure/);
+    const onTarget = nextMove(question([shot(), shot({ timeS: 27.6 })]));
+    expect(onTarget.status).toBe('onTarget');
+    expect(onTarget.reasons[0]!.text).toMatch(/runs 27\.8 ± \d\.\d s, 9\d % sure/);
     const liked = { sharpness: 2, bitterness: 2, sweetness: 7, liking: 7 };
     expect(nextMove(question([shot(), shot({ timeS: 27.6, taste: liked })])).status).toBe(
-      'confirmed',
+      'approved',
     );
     const unloved = { ...liked, liking: 5 };
     expect(nextMove(question([shot(), shot({ timeS: 27.6, taste: unloved })])).status).toBe(
-      'repeated',
+      'onTarget',
     );
   });
 
@@ -196,7 +196,7 @@ describe('order of judgement', () => {
     );
     const wide = { target: target({ timeS: [25, 31] }) };
     expect(nextMove(question([shot({ timeS: 29 }), shot({ timeS: 31.1 })], wide)).status).not.toBe(
-      'confirmed',
+      'approved',
     );
   });
 
@@ -204,12 +204,12 @@ describe('order of judgement', () => {
     const shots = [shot(), shot({ timeS: 27.6 })];
     expect(nextMove(question(shots, { targetFrom: 1 })).status).toBe('repeat');
     const third = [...shots, shot({ timeS: 28.5 })];
-    expect(nextMove(question(third, { targetFrom: 1 })).status).toBe('repeated');
+    expect(nextMove(question(third, { targetFrom: 1 })).status).toBe('onTarget');
   });
 
   it('does not prove across settings or by a bad shot', () => {
     const dials = [shot({ timeS: 27 }), shot({ dial: -1, timeS: 29, purged: true })];
-    expect(nextMove(question(dials)).status).not.toBe('repeated');
+    expect(nextMove(question(dials)).status).not.toBe('onTarget');
     expect(nextMove(question([shot(), shot({ seen: ['spurt'] })])).status).toBe('prep');
     const warmer = [shot({ temperatureC: 93 }), shot({ temperatureC: 94 })];
     expect(nextMove(question(warmer)).status).toBe('repeat');
@@ -225,7 +225,7 @@ describe('order of judgement', () => {
     ];
     const advice = nextMove(question(shots, { grinder: coarse }));
     expect(advice.status).toBe('nearest');
-    expect(advice.reasons[0]!.text).toMatch(/no confirmation/);
+    expect(advice.reasons[0]!.text).toMatch(/not on target/);
     expect(advice.alternatives.map(({ words }) => words).join()).toMatch(/dose 18\.0 → /i);
   });
 });

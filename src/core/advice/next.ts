@@ -1,6 +1,6 @@
 /**
  * The one next move, in the order of judgement of model.md §3: measure, prep, grind, dose, taste,
- * repeat, nearest, repeated, confirmed. House heuristic; each reason is given in words. Advice only: the
+ * repeat, nearest, on target, approved. House heuristic; each reason is given in words. Advice only: the
  * lead decides. Choked and gushing shots are judged first, because their yield is wrong by nature.
  */
 import { isSameDial, settingLimits } from '../grinder/dial';
@@ -13,7 +13,14 @@ import { carriedOver, type CarriedOver } from './carried';
 import { correctedLnTime, directionOf, isByVolume, judge, lastOf, type Judged } from './judge';
 import { prepSigns } from './prep';
 import { expectAt, landing, moveTo, purgeBefore } from './grind';
-import { doseToCentre, isOnTarget, isSensible, nextSettingOf, proofOf, shotsAt } from './nextSetting';
+import {
+  doseToCentre,
+  isOnTarget,
+  isSensible,
+  nextSettingOf,
+  proofOf,
+  shotsAt,
+} from './nextSetting';
 import { settingAfter } from './setting';
 import { timeReason } from './timeReason';
 import {
@@ -249,20 +256,20 @@ function carried(judged: Judged, carry: CarriedOver | null): Judgement | null {
   const all = judged.input.shots.map((shot, i) => ({ shot, mark: judged.marks[i]! }));
   const isLiked = hasLikedCup(judged, all);
   return {
-    status: isLiked ? 'confirmed' : 'repeated',
+    status: isLiked ? 'approved' : 'onTarget',
     move,
     reasons: [REASON_WORDS.carriesOver(dialNamed(judged, setting), proof, isLiked)],
   };
 }
 
-/** Proven, with or without a cup; or as near as this grinder comes. */
+/** On target, with or without a liked cup; or as near as this grinder comes. */
 function settled(judged: Judged): Judgement | null {
   const here = settingNow(judged);
   if (!isOnTarget(judged, here)) return null;
   const proof = proofOf(judged, here);
   return hasLikedCup(judged, shotsAt(judged, here).here)
-    ? { status: 'confirmed', move: null, reasons: [REASON_WORDS.confirmed(proof)] }
-    : { status: 'repeated', move: null, reasons: [REASON_WORDS.repeated(proof)] };
+    ? { status: 'approved', move: null, reasons: [REASON_WORDS.approved(proof)] }
+    : { status: 'onTarget', move: null, reasons: [REASON_WORDS.onTarget(proof)] };
 }
 
 /** Was one of these shots tasted, without a fault and liked? */

@@ -27,14 +27,14 @@ export const OVER_RATING_G = 1;
 /** However little the shots seem to mind the dose, it is not moved by more than this says. */
 const LEAST_DOSE_EXPONENT = 0.5;
 
-/** Shown once a setting that cannot be proven is the best there is. */
+/** Shown once a setting that cannot be brought on target is the best there is. */
 const NEAREST_FROM_SHOTS = 3;
 const NEAREST_SD = 0.03;
 const NEAREST_COST = 8;
 
 export interface NextSetting {
   readonly setting: Setting;
-  /** The setting cannot be proven, and no better one is known. */
+  /** The setting cannot be brought on target, and no better one is known. */
   readonly isNearest: boolean;
 }
 
@@ -198,7 +198,8 @@ const onGrid = (dial: number, from: number, stepSize: number) =>
  */
 export function isSensible(judged: Judged, setting: Setting): boolean {
   const { side, outlier, otherBeans } = judged.marks.at(-1) ?? {};
-  if (judged.isRevised || outlier || otherBeans || (side !== 'fast' && side !== 'slow')) return true;
+  if (judged.isRevised || outlier || otherBeans || (side !== 'fast' && side !== 'slow'))
+    return true;
   const here = { dial: judged.dial, doseG: judged.aimDoseG };
   const change = settledAt(judged, setting).lnTimeS - settledAt(judged, here).lnTimeS;
   return side === 'fast' ? change >= -1e-9 : change <= 1e-9;

@@ -17,9 +17,9 @@ describe('worked (11): what two or three shots prove', () => {
     );
 
   it.each([
-    [[28.4, 27.6], 3.3321, 0.9104, 'repeated'],
+    [[28.4, 27.6], 3.3321, 0.9104, 'onTarget'],
     [[29.2, 28.9], 3.3684, 0.6917, 'repeat'],
-    [[29.2, 28.9, 28], 3.3565, 0.8589, 'repeated'],
+    [[29.2, 28.9, 28], 3.3565, 0.8589, 'onTarget'],
   ] as const)('%j', (times, mean, inWindow, status) => {
     // The worked figures believe every shot; the few that lie cost the third digit at most.
     const { proof, status: found } = nextMove(asked(...times));
@@ -53,7 +53,7 @@ describe('worked (12): reach and cost', () => {
     expectSignificant(cost(0.03, 0.04), 4.5568, 5);
   });
 
-  it('ranks settings that cannot be proven by how often they land', () => {
+  it('ranks settings that cannot be brought on target by how often they land', () => {
     const cost = (landing: number) =>
       proofCost({
         offset: 0.5,

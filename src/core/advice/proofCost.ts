@@ -1,5 +1,5 @@
 /**
- * When a setting is proven, and what it costs to prove one (model.md §3b). A setting holds the window when
+ * When a setting is on target, and what it costs to prove one (model.md §3b). A setting holds the window when
  * its own mean time lies inside, which two landings alone do not show. House heuristic: the form and the
  * weights of the cost were prototyped on simulated coffees. All in ln time.
  */
@@ -34,7 +34,7 @@ export function reach(variance: number, halfWindow: number, goal: number): numbe
 }
 
 export interface ProofCost {
-  /** Expected shots until the setting is proven, another being tried at two shots when it fails. */
+  /** Expected shots until the setting is on target, another being tried at two shots when it fails. */
   readonly cost: number;
   readonly feasible: boolean;
 }
@@ -65,7 +65,7 @@ export function proofCost({
   readonly have: number;
   readonly halfWindow: number;
   readonly goal: number;
-  /** Probability that one more shot lands: it ranks settings none of which can be proven. */
+  /** Probability that one more shot lands: it ranks settings none of which can be brought on target. */
   readonly landing: number;
 }): ProofCost {
   let best = Infinity;

@@ -1,5 +1,5 @@
 /**
- * When a dial-in was first proven, tasted or not: the same judgement as the advice, asked shot by shot afterwards.
+ * When a dial-in was first on target, tasted or not: the same judgement as the advice, asked shot by shot afterwards.
  */
 import { isSameDial } from '../grinder/dial';
 import type { Shot } from '../schema/shot';
@@ -12,7 +12,7 @@ import type { NextInput } from './types';
 const MOST_SHOTS = 100;
 
 /**
- * Number of shots pulled until a setting of the recipe was first proven, or null when none was.
+ * Number of shots pulled until a setting of the recipe was first on target, or null when none was.
  * `targetOf` gives the target a shot was pulled for; shots of another target prove nothing.
  */
 export function shotsToTarget<T>(
@@ -34,7 +34,7 @@ export function shotsToTarget<T>(
       targetFrom: shots.findIndex(({ recipe }) => recipe === last.recipe),
       shots: shots.slice(0, count).map(({ shot }) => shot),
     });
-    if (status === 'repeated' || status === 'confirmed') return count;
+    if (status === 'onTarget' || status === 'approved') return count;
   }
   return null;
 }

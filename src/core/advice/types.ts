@@ -10,14 +10,18 @@ import type { DoseSchool } from '../vocabulary';
 export interface JudgingRules {
   /** Whether a dial-in may touch the dose. */
   readonly doseSchool: DoseSchool;
-  /** How surely a setting must hold the window to be proven, 0-1. */
+  /** How surely a setting must hold the window to be on target, 0-1. */
   readonly proofGoal: number;
   /** Liking from which a cup confirms, 0-10. */
   readonly leastLiking: number;
 }
 
 /** Trade practice for the dose; the figures are a house heuristic (model.md §3b). */
-export const USUAL_JUDGING: JudgingRules = { doseSchool: 'locked', proofGoal: 0.85, leastLiking: 6 };
+export const USUAL_JUDGING: JudgingRules = {
+  doseSchool: 'locked',
+  proofGoal: 0.85,
+  leastLiking: 6,
+};
 
 export interface NextInput extends Partial<JudgingRules> {
   readonly target: Target;
@@ -65,14 +69,14 @@ export const ADVICE_STATUSES = [
   'taste',
   'repeat',
   'nearest',
-  'repeated',
-  'confirmed',
+  'onTarget',
+  'approved',
 ] as const;
 export type AdviceStatus = (typeof ADVICE_STATUSES)[number];
 
 /** The setting holds the window, tasted or not. */
 export const isOnTargetStatus = (status: AdviceStatus): boolean =>
-  status === 'repeated' || status === 'confirmed';
+  status === 'onTarget' || status === 'approved';
 
 export type MovedVariable = 'dial' | 'doseG' | 'yieldG' | 'temperatureC';
 

@@ -44,7 +44,7 @@ export const REASON_WORDS = {
   }),
   carriesOver: (dial: string, proof: Proof, isLiked: boolean): Reason => ({
     code: 'carriesOver',
-    text: `The recipe carries over at dial ${dial}: this batch runs ${figure(proof.meanS, 1)} ± ${figure(Z_80 * proof.sdS, 1)} s there, ${surePct(proof.inWindow)} % sure that it holds the window. ${isLiked ? 'The cup is liked: confirmed.' : 'Taste it: one cup guards against gross faults.'}`,
+    text: `The recipe carries over at dial ${dial}: this batch runs ${figure(proof.meanS, 1)} ± ${figure(Z_80 * proof.sdS, 1)} s there, ${surePct(proof.inWindow)} % sure that it holds the window. ${isLiked ? 'The cup is liked: approved.' : 'Taste it: one cup guards against gross faults.'}`,
   }),
   oneMore: (dial: string, proof: Proof, goal: number): Reason => ({
     code: 'oneMore',
@@ -190,15 +190,15 @@ export const REASON_WORDS = {
   }),
   nearest: (proof: Proof): Reason => ({
     code: 'nearest',
-    text: `No setting of this grinder holds the window more surely. ${proofWords(proof)} Widen the window, trim the dose, or live with it: this is no confirmation.`,
+    text: `No setting of this grinder holds the window more surely. ${proofWords(proof)} Widen the window, trim the dose, or live with it: this is not on target.`,
   }),
-  repeated: (proof: Proof): Reason => ({
-    code: 'repeated',
-    text: `${proofWords(proof)} Taste it: only a liked cup confirms a recipe.`,
+  onTarget: (proof: Proof): Reason => ({
+    code: 'onTarget',
+    text: `${proofWords(proof)} Taste it: only a liked cup approves a recipe.`,
   }),
-  confirmed: (proof: Proof): Reason => ({
-    code: 'confirmed',
-    text: `${proofWords(proof)} The cup is liked: confirmed.`,
+  approved: (proof: Proof): Reason => ({
+    code: 'approved',
+    text: `${proofWords(proof)} The cup is liked: approved.`,
   }),
 };
 

@@ -26,18 +26,18 @@ function standing(daysOld: number, changes: Partial<Standing> = {}): Standing {
 
 const BENCH = {
   shots: 4,
-  isProven: false,
+  isOnTarget: false,
   next: 'Finer, 12 → 11',
   tasters: 0,
   isPublished: false,
   isCarried: false,
 } as const;
-const proven = (tasters: number) => ({ ...BENCH, isProven: true, tasters });
+const onTarget = (tasters: number) => ({ ...BENCH, isOnTarget: true, tasters });
 const words = (state: Standing) => dueOf(state).map((due) => due.words);
 
 describe('what a release asks for', () => {
   it('says first why a planned card did not go out', () => {
-    const held = standing(8, { bench: proven(2), heldCard: 'The recipe on the bench changed.' });
+    const held = standing(8, { bench: onTarget(2), heldCard: 'The recipe on the bench changed.' });
     expect(words(held)[0]).toBe('The planned card was held back: The recipe on the bench changed.');
   });
 
@@ -56,7 +56,7 @@ describe('what a release asks for', () => {
 
   it('says the next move of a dial-in under way', () => {
     expect(words(standing(9, { bench: BENCH }))).toEqual([
-      '4 shots, not proven. Next: finer, 12 → 11.',
+      '4 shots, not on target. Next: finer, 12 → 11.',
     ]);
     expect(words(standing(9, { bench: { ...BENCH, shots: 0 } }))).toEqual([
       'Recipe on the bench: pull the first shot.',
@@ -71,20 +71,20 @@ describe('what a release asks for', () => {
   });
 
   it.each([
-    [0, 'Best from today, proven, not yet tasted.'],
-    [1, 'Proven, not published: a second palate is missing.'],
-    [2, 'Proven and tasted by two, not published.'],
-  ])('proven, %d tasters: %s', (tasters, said) => {
-    expect(words(standing(8, { bench: proven(tasters) }))).toEqual([said]);
+    [0, 'Best from today, on target, not yet tasted.'],
+    [1, 'On target, not published: needs a second taster.'],
+    [2, 'On target and tasted by two, not published.'],
+  ])('on target, %d tasters: %s', (tasters, said) => {
+    expect(words(standing(8, { bench: onTarget(tasters) }))).toEqual([said]);
   });
 
   it('is silent while the recipe on the bench is public and the coffee at its best', () => {
-    const bench = { ...proven(2), isPublished: true };
+    const bench = { ...onTarget(2), isPublished: true };
     expect(words(standing(10, { bench, isPublic: true }))).toEqual([]);
   });
 
   it('warns before and after a public recipe outlives its batch', () => {
-    const bench = { ...proven(2), isPublished: true };
+    const bench = { ...onTarget(2), isPublished: true };
     const at = (daysOld: number) => words(standing(daysOld, { bench, isPublic: true }));
     expect(at(20)).toEqual([
       'Best days end tomorrow, recipe is public: check that it still holds.',
@@ -97,7 +97,7 @@ describe('what a release asks for', () => {
 
   it('counts the sample against the checks that are planned', () => {
     const planned = { checksAhead: ['2026-05-22', '2026-06-02'] };
-    const bench = { ...proven(2), isPublished: true };
+    const bench = { ...onTarget(2), isPublished: true };
     const at = (leftG: number) => words(standing(10, { bench, leftG, ...planned }));
     expect(at(30)).toEqual(['30 g of sample left, two checks planned: they need 80 g.']);
     expect(at(-5)).toEqual(['0 g of sample left, two checks planned: they need 80 g.']);
@@ -105,14 +105,14 @@ describe('what a release asks for', () => {
   });
 
   it('speaks of a check day only for a recipe that is public', () => {
-    const bench = { ...proven(2), isPublished: true };
+    const bench = { ...onTarget(2), isPublished: true };
     const today = { checksAhead: [TODAY], bench };
     expect(words(standing(10, { ...today, isPublic: true }))[0]).toMatch(/check day.*is today/);
     expect(words(standing(10, today))).toEqual([]);
   });
 
   it('speaks of a check that was asked for until it is made, published or not, and once', () => {
-    const bench = { ...proven(2), isPublished: true };
+    const bench = { ...onTarget(2), isPublished: true };
     const asked = { id: 'a', day: TODAY, why: 'two cafés run fast', roastDate: '2026-05-01' };
     const at = (more: Partial<Standing>) => words(standing(10, { bench, ...more }));
     const said = /batch of 1 May 2026 was asked for today: two cafés run fast/;
@@ -152,7 +152,7 @@ describe('a new batch of a coffee that has a recipe', () => {
   });
 
   it('asks of a recipe that carried over for one cup, then to republish it', () => {
-    const carried = { ...BENCH, isProven: true, isCarried: true };
+    const carried = { ...BENCH, isOnTarget: true, isCarried: true };
     const codes = (tasters: number) =>
       dueOf(standing(10, { isPublic: true, bench: { ...carried, tasters } })).map(
         ({ code }) => code,

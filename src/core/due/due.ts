@@ -16,7 +16,7 @@ export interface Standing {
   /** The recipe on the bench; null before a proposal was accepted. */
   readonly bench: {
     readonly shots: number;
-    readonly isProven: boolean;
+    readonly isOnTarget: boolean;
     /** The one next move in words. */
     readonly next: string;
     /** People who tasted this recipe. */
@@ -173,18 +173,25 @@ function benchDue({ rest, today }: Standing, bench: NonNullable<Standing['bench'
     return daysBetween(today, rest.openOn) === 1
       ? [due('opensTomorrow', 2, 'pull', 'Opens tomorrow: the recipe is on the bench.')]
       : [];
-  if (!bench.isProven) return [dialInDue(bench)];
+  if (!bench.isOnTarget) return [dialInDue(bench)];
   if (bench.isCarried)
     return bench.tasters === 0
       ? [due('carriedTaste', 3, 'taste', 'The recipe carries over: one cup, then republish it.')]
       : [due('republish', 3, 'publish', 'The recipe carries over to the new batch: republish it.')];
   if (bench.tasters >= 2)
-    return [due('publish', 3, 'publish', 'Proven and tasted by two, not published.')];
+    return [due('publish', 3, 'publish', 'On target and tasted by two, not published.')];
   if (bench.tasters === 1)
-    return [due('secondTaster', 3, 'taste', 'Proven, not published: a second palate is missing.')];
+    return [due('secondTaster', 3, 'taste', 'On target, not published: needs a second taster.')];
   return rest.state === 'best'
-    ? [due('notTasted', 3, 'taste', `${bestWords(today, rest.bestFrom)}, proven, not yet tasted.`)]
-    : [due('notTasted', 3, 'taste', 'Proven, not yet tasted.')];
+    ? [
+        due(
+          'notTasted',
+          3,
+          'taste',
+          `${bestWords(today, rest.bestFrom)}, on target, not yet tasted.`,
+        ),
+      ]
+    : [due('notTasted', 3, 'taste', 'On target, not yet tasted.')];
 }
 
 function dialInDue({ shots, next, isCarried }: NonNullable<Standing['bench']>): Due {
@@ -194,10 +201,10 @@ function dialInDue({ shots, next, isCarried }: NonNullable<Standing['bench']>): 
           'firstShot',
           2,
           'pull',
-          'Last recipe on the new batch: pull the one shot that confirms it.',
+          'Last recipe on the new batch: pull the one shot that settles it.',
         )
       : due('firstShot', 2, 'pull', 'Recipe on the bench: pull the first shot.');
-  const pulled = `${shots} ${shots === 1 ? 'shot' : 'shots'}, not proven`;
+  const pulled = `${shots} ${shots === 1 ? 'shot' : 'shots'}, not on target`;
   return due(
     'dialIn',
     2,
@@ -214,7 +221,7 @@ function newBatchDue({ newerBatchOf, toCarry, isPublic }: Standing): Due[] {
         'newBatch',
         3,
         'pull',
-        `New batch, day ${restDays}: carry the recipe over (dial ${dialWords}), one shot confirms it.`,
+        `New batch, day ${restDays}: carry the recipe over (dial ${dialWords}), one shot settles it.`,
       ),
     ];
   }

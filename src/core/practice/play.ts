@@ -32,7 +32,7 @@ export interface PracticeState {
   readonly advice: Advice;
   readonly spentG: number;
   readonly leftG: number;
-  readonly outcome: 'open' | 'confirmed' | 'spent';
+  readonly outcome: 'open' | 'approved' | 'spent';
 }
 
 /** What is shown when a round is over. */
@@ -141,7 +141,7 @@ function stateAfter(
   });
   const leftG = budgetG - spentG;
   // Where the cup decides, a window that follows it is the end.
-  const isProven = isOnTargetStatus(advice.status) || advice.window !== null;
+  const isOnTarget = isOnTargetStatus(advice.status) || advice.window !== null;
   return {
     target,
     startDial: START_DIAL,
@@ -149,7 +149,7 @@ function stateAfter(
     advice,
     spentG,
     leftG,
-    outcome: isProven ? 'confirmed' : leftG < recipe.doseG ? 'spent' : 'open',
+    outcome: isOnTarget ? 'approved' : leftG < recipe.doseG ? 'spent' : 'open',
   };
 }
 

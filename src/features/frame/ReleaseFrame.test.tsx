@@ -106,9 +106,9 @@ describe('the next move', () => {
     });
   });
 
-  it('says what is proven, how surely, and expects nothing', () => {
+  it('says what is on target, how surely, and expects nothing', () => {
     openFrame(houseWith({}, {}));
-    expect(advice()).toMatch(/Proven: taste it.*28\.0 ± \d\.\d s, 9\d % sure/);
+    expect(advice()).toMatch(/On target: taste it.*28\.0 ± \d\.\d s, 9\d % sure/);
     expect(advice()).not.toMatch(/Expect/);
   });
 });

@@ -359,8 +359,8 @@ function BenchSide({ view, hasNext }: { view: ReleaseView; hasNext: boolean }) {
 }
 
 const PLATE_STATES: Partial<Record<AdviceStatus, string>> = {
-  confirmed: 'Confirmed',
-  repeated: 'Proven, not tasted',
+  approved: 'Approved',
+  onTarget: 'On target, not tasted',
   nearest: 'Nearest this grinder comes',
 };
 

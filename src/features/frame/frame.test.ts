@@ -26,7 +26,7 @@ describe('the stages', () => {
     send(db, 'publish', { releaseId, draftId, ...WORDS });
     const done = stagesOf(view()).filter((stage) => stage.isDone);
     expect(done.map((stage) => stage.path)).toEqual(['read', 'start', 'pull', 'rest', 'publish']);
-    expect(figures(view())).toMatchObject({ pull: 'proven', publish: 'version 1' });
+    expect(figures(view())).toMatchObject({ pull: 'on target', publish: 'version 1' });
   });
 
   it('ask for a proposal before there is a recipe', () => {

@@ -39,7 +39,7 @@ function statesOf({
   const cups = bench?.shots.reduce((sum, shot) => sum + shot.tastings.length, 0) ?? 0;
   const shots = bench?.shotCount ?? 0;
   const status = bench?.advice.status;
-  const isProven = status !== undefined && isOnTargetStatus(status);
+  const isOnTarget = status !== undefined && isOnTargetStatus(status);
   const newest = versions[0];
   const isWithdrawn = address?.withdrawnAt != null;
   return {
@@ -49,12 +49,12 @@ function statesOf({
       isDone: bench !== null,
     },
     pull: {
-      figure: isProven
-        ? status === 'confirmed'
-          ? 'confirmed'
-          : 'proven'
+      figure: isOnTarget
+        ? status === 'approved'
+          ? 'approved'
+          : 'on target'
         : `${shots} ${shots === 1 ? 'shot' : 'shots'}`,
-      isDone: isProven,
+      isDone: isOnTarget,
     },
     taste: { figure: `${cups} ${cups === 1 ? 'cup' : 'cups'}`, isDone: cups > 0 },
     rest: {

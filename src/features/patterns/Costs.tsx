@@ -35,37 +35,37 @@ export function Costs({
       day: ({ day }) => day,
       shots: ({ shots }) => shots,
       spentG: (one) => one.spentG,
-      ended: ({ isProven }) => (isProven ? 'proven' : 'not proven'),
+      ended: ({ isOnTarget }) => (isOnTarget ? 'on target' : 'not on target'),
     },
     down: ['day', 'shots', 'spentG'],
   });
-  const proven = dialIns.filter(({ isProven }) => isProven);
+  const onTarget = dialIns.filter(({ isOnTarget }) => isOnTarget);
   const format = (value: number) => (open === 'spentG' ? mass(value, 0) : figure(value, 0));
-  const [older, newer] = halves(proven).map((half) => medianOf(half.map((one) => one[open])));
+  const [older, newer] = halves(onTarget).map((half) => medianOf(half.map((one) => one[open])));
   return (
     <section>
-      <SectionTitle as="h2">Shots and coffee to a proven setting</SectionTitle>
+      <SectionTitle as="h2">Shots and coffee to a setting on target</SectionTitle>
       {dialIns.length === 0 ? (
         <p>Here stands what each dial-in took, once shots are logged.</p>
       ) : (
         <>
           <Choice label="Count" value={open} onChange={setOpen} options={SHOWN} />
-          {proven.length >= 4 && (
+          {onTarget.length >= 4 && (
             <p style={{ margin: '8px 0' }}>
               In the middle {format(older!)}
               {open === 'shots' ? ' shots' : ''} over the older half and {format(newer!)} over the
-              newer half of {proven.length} proven dial-ins; {dialIns.length - proven.length} more
-              ended without a proof.
+              newer half of {onTarget.length} dial-ins on target; {dialIns.length - onTarget.length}{' '}
+              more ended without a proof.
             </p>
           )}
           <LazyTimeChart
-            label="Spent until proven, over time; the table below says the same"
+            label="Spent until on target, over time; the table below says the same"
             points={dialIns.map((one) => ({
               id: one.releaseId,
               name: one.name,
               day: one.day,
               value: one[open],
-              isHollow: !one.isProven,
+              isHollow: !one.isOnTarget,
             }))}
             fromZero
             format={format}
@@ -73,7 +73,7 @@ export function Costs({
           />
           <Unfold label="As a table, each with its release">
             {() => (
-              <TableScroll aria-label="Shots and coffee to a proven setting">
+              <TableScroll aria-label="Shots and coffee to a setting on target">
                 <Table>
                   <TableHead
                     columns={[
@@ -93,7 +93,7 @@ export function Costs({
                         <td>{dayWords(one.day)}</td>
                         <td>{one.shots}</td>
                         <td>{mass(one.spentG, 0)}</td>
-                        <td className="words">{one.isProven ? 'proven' : 'not proven'}</td>
+                        <td className="words">{one.isOnTarget ? 'on target' : 'not on target'}</td>
                       </tr>
                     ))}
                   </tbody>
@@ -102,7 +102,7 @@ export function Costs({
             )}
           </Unfold>
           <Small>
-            A hollow point was never proven. {newestWords(dialIns.length, count)}
+            A hollow point was never on target. {newestWords(dialIns.length, count)}
             <a href={exportHref}>Export CSV</a>
           </Small>
         </>

@@ -51,14 +51,14 @@ export function exportPatterns(
       ];
     case 'dial-ins':
       return [
-        ['release', 'begun_on', 'style', 'shots', 'spent_g', 'proven'],
-        ...view.dialIns.points.map(({ name, day, style, shots, spentG, isProven }) => [
+        ['release', 'begun_on', 'style', 'shots', 'spent_g', 'on_target'],
+        ...view.dialIns.points.map(({ name, day, style, shots, spentG, isOnTarget }) => [
           name,
           day,
           style,
           shots,
           spentG,
-          isProven ? 'yes' : 'no',
+          isOnTarget ? 'yes' : 'no',
         ]),
       ];
     case 'tongue':

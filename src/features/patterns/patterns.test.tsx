@@ -111,10 +111,10 @@ describe('Patterns', () => {
     expect(within(row).getByRole('link').getAttribute('href')).toBe(`/releases/${house.ids[1]}`);
   });
 
-  it('counts shots and coffee until proven, and says how the halves compare', () => {
+  it('counts shots and coffee until on target, and says how the halves compare', () => {
     const { house } = open();
     const { dialIns } = readRecords(house.db, findHouse(house.db)!);
-    const shots = dialIns.map(({ shots: count, isProven }) => [count, isProven]);
+    const shots = dialIns.map(({ shots: count, isOnTarget }) => [count, isOnTarget]);
     expect(shots).toEqual([...Array(3).fill([4, true]), ...Array(3).fill([2, true])]);
     // 4 g are purged with each shot that is marked so: twice what the grinder keeps.
     expect(dialIns[3]!.spentG).toBe(2 * (18 + 4));

@@ -11,7 +11,7 @@ describe('ready to leave the house', () => {
     expect(gates(houseWith())).toEqual({
       confirmed: {
         isMet: false,
-        words: expect.stringMatching(/^No setting is proven yet: at least two sound shots/),
+        words: expect.stringMatching(/^No setting is on target yet: at least two sound shots/),
       },
       tasted: {
         isMet: false,

@@ -19,7 +19,7 @@ export function readinessOf({ bench }: ReleaseView): Readiness[] {
   const { draft, shots } = bench;
   const [from, to] = draft.recipe.restDays;
   const lacking = lacksOf(bench);
-  const isProven = lacking === null;
+  const isOnTarget = lacking === null;
   const tasters = tastersOf(bench).size;
   const isCarried = draft.carriedFrom !== null;
   const last = shots.findLast((shot) => shot.draftId === draft.id);
@@ -27,7 +27,7 @@ export function readinessOf({ bench }: ReleaseView): Readiness[] {
   return [
     {
       gate: 'confirmed',
-      isMet: isProven,
+      isMet: isOnTarget,
       words: lacking ?? proofWords(bench.advice.proof!),
     },
     {
@@ -61,8 +61,8 @@ function lacksOf({ advice, draft, shots, setup }: Bench): string | null {
     return `${setup.machine.name} cannot make the programme the card would promise: pull it on a machine that can, or take at Start what this one makes.`;
   if (isOnTargetStatus(advice.status)) return null;
   if (advice.proof === null || (shots.length < 2 && draft.carriedFrom === null))
-    return 'No setting is proven yet: at least two sound shots at one setting show whether it holds the window.';
-  return `Not proven yet. ${proofWords(advice.proof)}`;
+    return 'No setting is on target yet: at least two sound shots at one setting show whether it holds the window.';
+  return `Not on target yet. ${proofWords(advice.proof)}`;
 }
 
 function restWords(

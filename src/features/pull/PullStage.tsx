@@ -263,10 +263,10 @@ function BenchWork({ bench, pull, releaseId, price }: BenchWorkProps) {
       <Faults faults={faults} shown={SHOWN} />
       {isOnTargetStatus(advice.status) && (
         <Notice $kind="good">
-          {advice.status === 'confirmed' ? 'Confirmed' : 'Proven'} in {bench.shotCount} shots and{' '}
+          {advice.status === 'approved' ? 'Approved' : 'On target'} in {bench.shotCount} shots and{' '}
           {mass(bench.spentG, 0)}
           {price && ` (${costWords(bench.spentG, price)})`}.{' '}
-          {advice.status === 'confirmed' ? 'Publish it.' : 'Taste it, then publish.'}
+          {advice.status === 'approved' ? 'Publish it.' : 'Taste it, then publish.'}
         </Notice>
       )}
       <Beside>

@@ -58,8 +58,8 @@ const Card = styled(Link)`
 
 /** How far a setting can be trusted by somebody who was not there. */
 const TRUST: Partial<Record<AdviceStatus, string>> = {
-  confirmed: 'Confirmed',
-  repeated: 'Proven, not tasted',
+  approved: 'Approved',
+  onTarget: 'On target, not tasted',
   nearest: 'Nearest this grinder comes',
 };
 

@@ -55,7 +55,7 @@ describe('Today', () => {
     const due = within(screen.getByRole('region', { name: 'Due' }));
     expect(due.getByRole('heading').textContent).toBe('1 due');
     const link = due.getByRole('link');
-    expect(link.textContent).toMatch(/Dembi Ridge1 shot, not proven\. Next: finer, 12 → 1/);
+    expect(link.textContent).toMatch(/Dembi Ridge1 shot, not on target\. Next: finer, 12 → 1/);
     expect(link.getAttribute('href')).toMatch(/\/pull$/);
   });
 
@@ -75,11 +75,11 @@ describe('Today', () => {
   it('is walked by the arrow keys', async () => {
     const { user } = openToday(houseWith({ timeS: 22 }));
     await user.keyboard('{ArrowDown}');
-    expect(document.activeElement?.textContent).toMatch(/not proven/);
+    expect(document.activeElement?.textContent).toMatch(/not on target/);
     await user.keyboard('{ArrowRight}');
     expect(document.activeElement?.textContent).toMatch(/Day 12, best/);
     await user.keyboard('{ArrowLeft}');
-    expect(document.activeElement?.textContent).toMatch(/not proven/);
+    expect(document.activeElement?.textContent).toMatch(/not on target/);
   });
 
   it('tells an empty house what to do first, in order', () => {
