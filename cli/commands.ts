@@ -19,6 +19,7 @@ import { simulateInputOf, simulateSchema } from '@/core/simulator/question';
 import { simulateShot } from '@/core/simulator/simulate';
 import { tasteOfCup } from '@/core/simulator/cupTaste';
 import { DOSE_SCHOOLS, STYLES } from '@/core/vocabulary';
+import { withPushes } from './pushes';
 import { coded, command, interval, type Command } from './command';
 import { field } from './fieldCommand';
 import { fit } from './fitCommand';
@@ -48,7 +49,7 @@ const ease = command({
     ),
     missing: z.array(z.object({ factor: z.string(), label: z.string(), narrowsBy: z.number() })),
   }),
-  run: ({ release }) => easeOf(release),
+  run: ({ release }) => withPushes(easeOf(release)),
 });
 
 const expectation = z.object({

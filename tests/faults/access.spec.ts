@@ -7,7 +7,7 @@ import Database from 'better-sqlite3';
 import { expect, test, type APIRequestContext, type Page } from '../support/browserTest';
 import { commands } from '@/app/commands';
 import type { RunningServer } from '../support/server';
-import { signIn } from '../support/signIn';
+import { comeIn, signIn } from '../support/signIn';
 
 let server: RunningServer;
 test.beforeAll(async ({ demoHouse }) => {
@@ -304,7 +304,7 @@ test('every answer carries the policy and the headers', async ({ request }) => {
 });
 
 test('the session cookie cannot be read by a script or forged', async ({ page, request }) => {
-  await signIn(page, server.url);
+  await comeIn(page, server.url);
   await page.goto(server.url);
   expect(await page.evaluate(() => document.cookie)).not.toContain('kettlebrand');
   const [cookie] = (await page.context().cookies()).filter(({ name }) => name === 'kettlebrand');

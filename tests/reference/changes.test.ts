@@ -152,7 +152,12 @@ it('every command raises the epochs of all it changed', () => {
   honest('saveUnits', { volume: 'flOz', temperature: 'C' });
   const [grinder] = listParts(db, 'grinder');
   honest('savePart', { part: 'grinder', id: grinder!.id, rowVersion: 1, fields: GRINDER });
-  honest('beginCalibrationPeriod', { grinderId: grinder!.id, kind: 'zero', shift: 2, reason: 'cleaned' });
+  honest('beginCalibrationPeriod', {
+    grinderId: grinder!.id,
+    kind: 'zero',
+    shift: 2,
+    reason: 'cleaned',
+  });
   const other = honest('saveSetup', { setup: { ...SETUP, name: 'Second' } });
   honest('remove', { what: 'setup', id: other.setupId });
   const steps = [{ drive: 'pressure', level: 9, seconds: 30, ramp: false }];

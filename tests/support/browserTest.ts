@@ -8,7 +8,6 @@ import { demoServer, type DemoServer } from './demoServer';
 export const test = base.extend<object, { demoHouse: DemoServer }>({
   demoHouse: [
     // The runner reads the names of what a fixture needs from this pattern.
-    // eslint-disable-next-line no-empty-pattern
     async ({}, use) => {
       const server = await demoServer();
       await use(server);
