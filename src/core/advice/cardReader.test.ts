@@ -1,7 +1,12 @@
 import fc from 'fast-check';
 import { answerIn } from '../language/helpers/answerIn';
 import { LANGUAGES } from '../language/language';
-import { adviseCardReader, CARD_READER_TASTES, type CardReaderQuestion, type CardReaderShot } from './cardReader';
+import {
+  adviseCardReader,
+  CARD_READER_TASTES,
+  type CardReaderQuestion,
+  type CardReaderShot,
+} from './cardReader';
 
 const asked = (...shots: CardReaderShot[]): CardReaderQuestion => ({
   card: { doseG: 18, yieldG: 36, timeS: [26, 30], clock: 'pump', temperatureC: 93 },

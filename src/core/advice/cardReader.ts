@@ -96,4 +96,5 @@ export function cardReaderInput(asked: CardReaderQuestion): NextInput {
 }
 
 /** The one change for the next shot. */
-export const adviseCardReader = (asked: CardReaderQuestion): Advice => nextMove(cardReaderInput(asked));
+export const adviseCardReader = (asked: CardReaderQuestion): Advice =>
+  nextMove(cardReaderInput(asked));

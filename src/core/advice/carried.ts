@@ -1,6 +1,6 @@
 /**
  * A new batch on its coffee's last recipe: does the recipe carry over (model.md §5b)? The same shots as the
- * plan of a dial-in sees, asked another question first. House heuristic.
+ * next setting of a dial-in sees, asked another question first. House heuristic.
  */
 import { roundDial, settingLimits, slopePrior } from '../grinder/dial';
 import { carryOver, REFERENCE_S, type CarryVerdict } from '../rest/carry';
@@ -8,7 +8,7 @@ import { ageOf } from '../rest/ageing';
 import { correctedLnTime, type Judged } from './judge';
 import type { Proof, Setting } from './types';
 
-/** After so many shots the plan of a dial-in takes over. */
+/** After so many shots the next setting of a dial-in takes over. */
 const MOST_SHOTS = 8;
 /** Dials looked at on either side of where the bench stands. */
 const STEPS_AROUND = 12;

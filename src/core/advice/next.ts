@@ -7,24 +7,17 @@ import { isSameDial, settingLimits } from '../grinder/dial';
 import { dialWords } from '../grinder/notation';
 import { basketWarnings } from '../start/setupLimits';
 import { otherFlatMove, tasteMove } from '../taste/tasteMove';
-import type { Shot } from '../schema/shot';
 import { ageShare } from './age';
+import { hasLikedCup } from './approved';
 import { carriedOver, type CarriedOver } from './carried';
 import { correctedLnTime, directionOf, isByVolume, judge, lastOf, type Judged } from './judge';
 import { prepSigns } from './prep';
 import { expectAt, landing, moveTo, purgeBefore } from './grind';
-import {
-  doseToCentre,
-  isOnTarget,
-  isSensible,
-  nextSettingOf,
-  proofOf,
-  shotsAt,
-} from './nextSetting';
+import { doseToCentre, isSensible, nextSettingOf } from './nextSetting';
+import { isOnTarget, proofOf, shotsAt } from './onTarget';
 import { settingAfter } from './setting';
 import { timeReason } from './timeReason';
 import {
-  USUAL_JUDGING,
   type Advice,
   type AdviceStatus,
   type Alternative,
@@ -33,7 +26,6 @@ import {
   type NextInput,
   type Reason,
   type Setting,
-  type ShotMark,
 } from './types';
 import { isLikedOutside, isRightEnough, movableWindow, windowMoves } from './window';
 import { REASON_WORDS } from './words';
@@ -270,20 +262,6 @@ function settled(judged: Judged): Judgement | null {
   return hasLikedCup(judged, shotsAt(judged, here).here)
     ? { status: 'approved', move: null, reasons: [REASON_WORDS.approved(proof)] }
     : { status: 'onTarget', move: null, reasons: [REASON_WORDS.onTarget(proof)] };
-}
-
-/** Was one of these shots tasted, without a fault and liked? */
-function hasLikedCup(
-  judged: Judged,
-  shots: readonly { readonly shot: Shot; readonly mark: ShotMark }[],
-): boolean {
-  const { target, leastLiking = USUAL_JUDGING.leastLiking } = judged.input;
-  return shots.some(
-    ({ shot, mark }) =>
-      mark.valid &&
-      directionOf(shot, target.roastLevel)?.verdict === 'right' &&
-      (shot.taste?.liking ?? 0) >= leastLiking,
-  );
 }
 
 function grind(judged: Judged): Judgement {
