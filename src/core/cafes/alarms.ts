@@ -30,7 +30,9 @@ export function isInForce({ state }: Pick<CafeAlarm, 'state'>): boolean {
 
 /** Alarms that still stand as steps: one leaves the fit when its start leaves the window. */
 export function alarmsInWindow(alarms: readonly CafeAlarm[], nowDay: number): CafeAlarm[] {
-  return alarms.filter((alarm) => isInForce(alarm) && alarm.fromDay >= nowDay - CAFE_RULES.windowDays);
+  return alarms.filter(
+    (alarm) => isInForce(alarm) && alarm.fromDay >= nowDay - CAFE_RULES.windowDays,
+  );
 }
 
 /** What an open alarm is after a look at the evidence without it. */

@@ -51,7 +51,9 @@ export function lnTimeAt(target: CafeTarget, at: { doseG: number; yieldG: number
  * The reference is the recipe the café first had, so that a revised recipe is no step of the café.
  */
 export function responseOf(check: CafeCheck, reference: CafeTarget): number {
-  return Math.log(check.timeS) - lnTimeAt(reference, check) - CAFE_RULES.agePerDay * ageOffset(check);
+  return (
+    Math.log(check.timeS) - lnTimeAt(reference, check) - CAFE_RULES.agePerDay * ageOffset(check)
+  );
 }
 
 /** Which batch a check counts for. */

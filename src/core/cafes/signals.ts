@@ -97,7 +97,9 @@ export function cafeSignals(
 function stepsOf(model: CafesModel, { id, nowDay }: CafeFacts): CafeSignal[] {
   return model
     .alarms(id)
-    .filter(({ state, fromDay }) => state !== 'withdrawn' && fromDay >= nowDay - CAFE_RULES.windowDays)
+    .filter(
+      ({ state, fromDay }) => state !== 'withdrawn' && fromDay >= nowDay - CAFE_RULES.windowDays,
+    )
     .map((alarm) => ({ kind: 'step', cafe: id, ...alarm }));
 }
 

@@ -55,7 +55,10 @@ interface Labelled {
 }
 
 /** Words of a person, trimmed. */
-export function text<const O extends FieldOptions<string> & Labelled>(limit: TextLimit, options: O) {
+export function text<const O extends FieldOptions<string> & Labelled>(
+  limit: TextLimit,
+  options: O,
+) {
   return { kind: 'text' as const, limit, ...options };
 }
 
@@ -118,7 +121,10 @@ export type RangeField = Any<
       readonly step?: number;
     }
 >;
-export type TextField = Any<'text', FieldOptions<string> & Labelled & { readonly limit: TextLimit }>;
+export type TextField = Any<
+  'text',
+  FieldOptions<string> & Labelled & { readonly limit: TextLimit }
+>;
 export type WordField = Any<'word', FieldOptions<string> & Labelled & Listed>;
 export type WordsField = Any<'words', FieldOptions<readonly string[]> & Labelled & Listed>;
 export type NotesField = Any<

@@ -8,7 +8,11 @@ import { quantity, range, steps, text, word, type Input, type Row } from './fiel
 /** What a trial says of a recipe; of another recipe it says nothing. */
 export const HOLDS = {
   holdsYieldG: quantity('holdsYieldG', { step: 0.1, optional: true, isPublished: true }),
-  holdsTemperatureC: quantity('holdsTemperatureC', { step: 0.1, optional: true, isPublished: true }),
+  holdsTemperatureC: quantity('holdsTemperatureC', {
+    step: 0.1,
+    optional: true,
+    isPublished: true,
+  }),
   holdsTimeS: quantity('holdsTimeS', { step: 0.5, optional: true, isPublished: true }),
   /** Points an average café cup lies under one that hits the recipe. */
   costPoints: quantity('costPoints', { step: 0.1, optional: true, isPublished: true }),

@@ -18,7 +18,11 @@ export interface CalibrationPeriod {
 }
 
 /** What a dial of some moment reads on today's scale; null where a period of unknown shift lies between. */
-export function dialToday(dial: number, at: string, periods: readonly CalibrationPeriod[]): number | null {
+export function dialToday(
+  dial: number,
+  at: string,
+  periods: readonly CalibrationPeriod[],
+): number | null {
   return periods
     .filter(({ beganAt }) => beganAt > at)
     .reduce<number | null>(

@@ -28,7 +28,11 @@ export function driftOver({ from, to }: RestSpan, slope: Pick<Estimate, 'mean'>)
  * How many phases a span asks for, 1-3.
  * @param printed the number that was printed last, which is kept while the drift is near its limit.
  */
-export function phaseCount(span: RestSpan, slope: Pick<Estimate, 'mean'>, printed?: number): number {
+export function phaseCount(
+  span: RestSpan,
+  slope: Pick<Estimate, 'mean'>,
+  printed?: number,
+): number {
   const drift = driftOver(span, slope);
   const countFor = (limit: number) =>
     Math.min(MOST_PHASES, Math.max(1, Math.ceil(drift / limit - 1e-9)));

@@ -29,7 +29,11 @@ export const isFrozenOn = ({ frozenOn, thawedOn }: FrozenSample, on: Day): boole
 /**
  * @throws UserFault for days that cannot be: frozen before the roast, thawed without or before being frozen, ahead.
  */
-export function checkFrozen({ frozenOn, thawedOn }: FrozenSample, roastDate: Day, today: Day): void {
+export function checkFrozen(
+  { frozenOn, thawedOn }: FrozenSample,
+  roastDate: Day,
+  today: Day,
+): void {
   const fault = (field: string, message: string) => userFault('badInput', field, message);
   if (thawedOn !== undefined && frozenOn === undefined)
     throw fault('frozenOn', 'Thawed on is there, and frozen on is not. Enter both, or neither.');

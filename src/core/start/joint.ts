@@ -133,7 +133,11 @@ interface SeenSite {
   readonly Wy: readonly number[];
 }
 
-function seenFrom(prior: Prior, { P, h, row }: ReleaseEvidence, spread: readonly number[]): SeenSite {
+function seenFrom(
+  prior: Prior,
+  { P, h, row }: ReleaseEvidence,
+  spread: readonly number[],
+): SeenSite {
   const S = Matrix.diag(spread.map((variance) => 1 / variance));
   const C = symmetric(inverse(Matrix.add(S, P)));
   const rest = Matrix.columnVector([...h]).sub(P.mmul(Matrix.columnVector(ruleAt(prior, row))));

@@ -85,7 +85,10 @@ const LEAST_PRECISION = 0.5;
  * E_s and E_w the projections on both. Null where cups leave all of them open.
  * @param recipe absolute coded; null where it lacks one of the three.
  */
-export function withRecipe({ P, h }: TasteEvidence, recipe: readonly number[] | null): TasteEvidence | null {
+export function withRecipe(
+  { P, h }: TasteEvidence,
+  recipe: readonly number[] | null,
+): TasteEvidence | null {
   const { realEigenvalues, eigenvectorMatrix } = new EigenvalueDecomposition(P, {
     assumeSymmetric: true,
   });

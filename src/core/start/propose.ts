@@ -36,7 +36,12 @@ import { predict, TRUST_FROM_N, type Posterior } from './posterior';
 import { FACTORS, processSd, type Output, type OwnRule } from './priors';
 import { dialWarnings, setupWarnings, styleWarnings, type Warning } from './setupLimits';
 import { startDialOf, type StartDial } from './startDial';
-import { PROPOSED_VARIABLES, roundTo, timeWindowOf, type ProposedVariable } from './proposedVariables';
+import {
+  PROPOSED_VARIABLES,
+  roundTo,
+  timeWindowOf,
+  type ProposedVariable,
+} from './proposedVariables';
 import { contributionsOf, type Contribution } from './contributions';
 
 /** What is asked of a house model: a coffee, in a style, on a setup. */
@@ -332,5 +337,8 @@ function recipeFrom(
 }
 
 function mapPushed<T>(make: (variable: ProposedVariable) => T): Record<ProposedVariable, T> {
-  return Object.fromEntries(PROPOSED_VARIABLES.map((name) => [name, make(name)])) as Record<ProposedVariable, T>;
+  return Object.fromEntries(PROPOSED_VARIABLES.map((name) => [name, make(name)])) as Record<
+    ProposedVariable,
+    T
+  >;
 }

@@ -1,5 +1,11 @@
 /** The variables of a starting recipe that facts push, and how they are rounded: light enough for a screen. */
-export const PROPOSED_VARIABLES = ['ratio', 'temperatureC', 'timeS', 'grindSteps', 'doseG'] as const;
+export const PROPOSED_VARIABLES = [
+  'ratio',
+  'temperatureC',
+  'timeS',
+  'grindSteps',
+  'doseG',
+] as const;
 export type ProposedVariable = (typeof PROPOSED_VARIABLES)[number];
 
 /** Half of the published time window: 7 % of the time, at least 2 s. House heuristic. */

@@ -25,7 +25,10 @@ export function codedFrom(centre: TrialPoint, { ratio, temperatureC, timeS }: Tr
   ];
 }
 
-export function placeAt(centre: TrialPoint, [lnRatio, temperature, lnTime]: readonly number[]): TrialPoint {
+export function placeAt(
+  centre: TrialPoint,
+  [lnRatio, temperature, lnTime]: readonly number[],
+): TrialPoint {
   return {
     ratio: centre.ratio * Math.exp(STEP.lnRatio * lnRatio!),
     temperatureC: centre.temperatureC + STEP.temperatureC * temperature!,

@@ -89,3 +89,21 @@ it('tolerance is what the curvature allows where all is known, and less where it
     expect(reach).toBeLessThan(sure[j]!),
   );
 });
+
+it('tolerance is the reach that 15 in 100 of what the best point may be stay under', () => {
+  // Three possible curvatures, each with its best point all but known: the sharpest allows least.
+  const fits = [
+    { share: 0.1, curvature: 2.4 },
+    { share: 0.1, curvature: 1.2 },
+    { share: 0.8, curvature: 0.6 },
+  ].map(({ share, curvature }) => ({
+    ...knownAt([0, 0, 0]).fits[0]!,
+    share,
+    H: Matrix.diag([curvature, curvature, curvature]),
+    best: [0, 0, 0],
+    covariance: Matrix.diag([1e-12, 1e-12, 1e-12]),
+  }));
+  const surface = { ...knownAt([0, 0, 0]), fits };
+  // A tenth lies under √(.6/2.4) = .5, a fifth under √(.6/1.2) = .7071.
+  toleranceAt(surface, [0, 0, 0]).forEach((reach) => expect(reach).toBeCloseTo(0.7071, 3));
+});

@@ -15,7 +15,11 @@ export interface TasteEvidence {
  * P = V⁻¹ − V₀⁻¹ with negative eigenvalues cut off, h = (P + V₀⁻¹)μ − V₀⁻¹m: proposals do not confirm themselves.
  * @param centre the proposal in absolute coded units, m of V₀.
  */
-export function tasteEvidenceOf(surface: Surface, prior: Matrix, centre: readonly number[]): TasteEvidence {
+export function tasteEvidenceOf(
+  surface: Surface,
+  prior: Matrix,
+  centre: readonly number[],
+): TasteEvidence {
   const priorInverse = inverseOf(prior);
   const P = withoutNegative(Matrix.sub(inverseOf(surface.covariance), priorInverse));
   const best = Matrix.columnVector(surface.mean.map((value, j) => value + centre[j]!));
