@@ -92,7 +92,10 @@ function refitted(trial: Tried, { mean, covariance, signs }: Knowing, release: n
 }
 
 /** The second sweep: each release fitted again around what all others say. */
-export function sweptAgain(pasts: readonly Past[], { sites, signs, tried }: TrialLessons): ReleaseEvidence[] {
+export function sweptAgain(
+  pasts: readonly Past[],
+  { sites, signs, tried }: TrialLessons,
+): ReleaseEvidence[] {
   const model = modelOf(sites);
   return pasts.map(({ row, release }, i) => {
     const others = signs.filter((_, k) => k !== i);

@@ -1,28 +1,29 @@
 /**
- * What is worked out and kept in memory: one mechanism for the whole program. Whatever is kept names the
- * topics it rests on; every command raises the epochs of what it changes in its own transaction, so
- * nothing is kept longer than it holds, whoever wrote.
+ * What is worked out and kept in memory: one mechanism for the whole program. Whatever is cached names its tags; every
+ * command invalidates the tags of what it changes in its own transaction, so nothing is used longer than it holds,
+ * whoever wrote.
  */
 import { setImmediate } from 'node:timers/promises';
 import type { CacheTag } from '@/core/command/cacheTags';
 import { prepared, type Db } from './database';
 
-/** Raises the epochs of what was changed; part of the transaction that changes it. */
-export function invalidate(db: Db, topics: readonly CacheTag[]): void {
+/** Raises the versions of what was changed; part of the transaction that changes it. */
+export function invalidate(db: Db, tags: readonly CacheTag[]): void {
   const raise = prepared(
     db,
     `INSERT INTO epoch (topic, n) VALUES (?, 1) ON CONFLICT (topic) DO UPDATE SET n = n + 1`,
   );
-  for (const topic of topics) raise.run(topic);
+  for (const tag of tags) raise.run(tag);
 }
 
 /** How often each of these has changed, as one text. */
-export function versionOfTags(db: Db, topics: readonly CacheTag[]): string {
+export function versionOfTags(db: Db, tags: readonly CacheTag[]): string {
   const rows = prepared(db, 'SELECT topic, n FROM epoch').all() as { topic: CacheTag; n: number }[];
   const known = new Map(rows.map(({ topic, n }) => [topic, n]));
-  return topics.map((topic) => known.get(topic) ?? 0).join(' ');
+  return tags.map((tag) => known.get(tag) ?? 0).join(' ');
 }
 
+/** Answers of one name, all of the same version of its tags. */
 interface CacheEntries {
   readonly version: string;
   readonly byKey: Map<string, unknown>;
@@ -32,26 +33,26 @@ interface CacheEntries {
 
 const caches = new WeakMap<Db, Map<string, CacheEntries>>();
 
-/** So many answers of one name are kept, of the same epoch; the oldest goes. */
+/** So many answers of one name are cached; the oldest goes. */
 const MOST_KEYS = 40;
 
 export interface CacheOptions {
-  /** What is kept, a name of its own. */
+  /** What is cached, a name of its own. */
   readonly name: string;
   readonly tags: readonly CacheTag[];
   /** What else the answer depends on: a day, units, an id. */
   readonly key?: string;
 }
 
-/** Where an answer of this name is kept as long as what it rests on stands as it does now. */
-function entriesOf(db: Db, { name, tags: restsOn }: CacheOptions): CacheEntries {
+/** The answers of this name that hold as its tags stand now. */
+function entriesOf(db: Db, { name, tags }: CacheOptions): CacheEntries {
   let ofDb = caches.get(db);
   if (!ofDb) caches.set(db, (ofDb = new Map<string, CacheEntries>()));
-  const epoch = versionOfTags(db, restsOn);
-  let shelf = ofDb.get(name);
-  if (shelf?.version !== epoch)
-    ofDb.set(name, (shelf = { version: epoch, byKey: new Map(), pending: new Map() }));
-  return shelf;
+  const version = versionOfTags(db, tags);
+  let entries = ofDb.get(name);
+  if (entries?.version !== version)
+    ofDb.set(name, (entries = { version, byKey: new Map(), pending: new Map() }));
+  return entries;
 }
 
 function store<T>({ byKey }: CacheEntries, key: string, answer: T): T {
@@ -60,16 +61,16 @@ function store<T>({ byKey }: CacheEntries, key: string, answer: T): T {
   return answer;
 }
 
-/** The answer kept for this database, epoch and key, or worked out now. */
+/** The cached answer for this database, version and key, or worked out now. */
 export function cached<T>(db: Db, options: CacheOptions, work: () => T): T {
   const { key = '' } = options;
-  const shelf = entriesOf(db, options);
-  return shelf.byKey.has(key) ? (shelf.byKey.get(key) as T) : store(shelf, key, work());
+  const entries = entriesOf(db, options);
+  return entries.byKey.has(key) ? (entries.byKey.get(key) as T) : store(entries, key, work());
 }
 
 /**
- * Works out in steps what is not kept yet: others are answered in between, and who asks for the same
- * meanwhile waits for it. An answer during which something was changed is not kept.
+ * Works out in steps what is not cached yet: others are answered in between, and who asks for the same
+ * meanwhile waits for it. An answer during which something was changed is not stored.
  */
 export async function fillCache<T>(
   db: Db,
@@ -77,20 +78,20 @@ export async function fillCache<T>(
   work: () => Generator<unknown, T>,
 ): Promise<void> {
   const { key = '' } = options;
-  const shelf = entriesOf(db, options);
-  if (shelf.byKey.has(key)) return;
-  let coming = shelf.pending.get(key);
-  if (!coming) {
-    coming = runInSteps(work()).then((answer) => {
-      // A shelf of another epoch stands in its place when something was changed meanwhile.
-      if (entriesOf(db, options) === shelf) store(shelf, key, answer);
+  const entries = entriesOf(db, options);
+  if (entries.byKey.has(key)) return;
+  let pending = entries.pending.get(key);
+  if (!pending) {
+    pending = runInSteps(work()).then((answer) => {
+      // Others stand in their place when something was changed meanwhile.
+      if (entriesOf(db, options) === entries) store(entries, key, answer);
     });
-    shelf.pending.set(key, coming);
+    entries.pending.set(key, pending);
   }
   try {
-    await coming;
+    await pending;
   } finally {
-    shelf.pending.delete(key);
+    entries.pending.delete(key);
   }
 }
 

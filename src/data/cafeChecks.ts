@@ -1,9 +1,5 @@
 /** What cafés sent: visits and their checks. */
-import {
-  CAFE_CHECK,
-  type CafeCheckInput,
-  type CafeCheckRow,
-} from '@/core/entity/cafeCheck';
+import { CAFE_CHECK, type CafeCheckInput, type CafeCheckRow } from '@/core/entity/cafeCheck';
 import type { Clock } from '@/core/vocabulary';
 import { prepared, type Db } from './database';
 import { now } from './rows';

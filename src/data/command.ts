@@ -131,7 +131,7 @@ export function submit(
       const {
         personId: doneBy,
         alsoChanged = [],
-        changesAccess: isAtDoor = false,
+        changesAccess = false,
         ...outcome
       } = command.execute(input, {
         db,
@@ -142,7 +142,7 @@ export function submit(
       });
       const by = doneBy ?? person?.id ?? null;
       insertEvent(db, { id, personId: by, kind, ...outcome });
-      if (isAtDoor) logAccess(db, { personId: by, kind, words: outcome.words, source });
+      if (changesAccess) logAccess(db, { personId: by, kind, words: outcome.words, source });
       invalidate(db, [...CHANGES[command.kind], ...alsoChanged]);
       return outcome.result;
     })

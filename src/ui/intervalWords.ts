@@ -1,2 +1,3 @@
 /** An 80 % interval as it is said at a bar. */
-export const intervalWords = (low: string, high: string): string => `likely ${low}-${high} (8 in 10)`;
+export const intervalWords = (low: string, high: string): string =>
+  `likely ${low}-${high} (8 in 10)`;

@@ -57,7 +57,15 @@ export function readBest(db: Db, house: House, view: ReleaseView): BestView | nu
     db,
     {
       name: 'best recipe',
-      tags: [...MODEL_TAGS, 'tasteEvidence', 'shot', 'tasting', 'flight', 'trial', ...TASTE_WORD_TAGS],
+      tags: [
+        ...MODEL_TAGS,
+        'tasteEvidence',
+        'shot',
+        'tasting',
+        'flight',
+        'trial',
+        ...TASTE_WORD_TAGS,
+      ],
       key,
     },
     () => {

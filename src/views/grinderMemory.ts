@@ -215,13 +215,20 @@ function gather(db: Db, house: House, grinder: StoredGrinder, style: StoredDraft
 }
 
 /** Where the first dial-in of this period began, as its dial reads today. */
-function firstStart(drafts: readonly StoredDraft[], periods: readonly CalibrationPeriod[]): number | undefined {
+function firstStart(
+  drafts: readonly StoredDraft[],
+  periods: readonly CalibrationPeriod[],
+): number | undefined {
   const starts = drafts.map(({ startDial, createdAt }) => dialToday(startDial, createdAt, periods));
   return starts.find((dial) => dial !== null) ?? undefined;
 }
 
 /** A shot with its dial as it reads today; nothing where new burrs or an unknown zero point lie between. */
-export function onTodaysDial(shot: Shot, pulledAt: string, periods: readonly CalibrationPeriod[]): Shot[] {
+export function onTodaysDial(
+  shot: Shot,
+  pulledAt: string,
+  periods: readonly CalibrationPeriod[],
+): Shot[] {
   const dial = dialToday(shot.dial, pulledAt, periods);
   return dial === null ? [] : [{ ...shot, dial }];
 }

@@ -308,7 +308,7 @@ export function askedOf(
       return {
         ...advisedShot(shot, shot.tastings, draft.drink),
         dial: dial ?? shot.dial,
-        isApart: dial === null,
+        onOldScale: dial === null,
         isFirst: firsts[i],
       };
     }),

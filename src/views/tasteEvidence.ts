@@ -14,7 +14,11 @@ import type { House } from '@/data/house';
 import { fillCache } from '@/data/cache';
 import { findReleases } from '@/data/releases';
 import { shotsOfDialIns } from '@/data/shots';
-import { dropTasteEvidence, storeTasteEvidence, tasteEvidenceSignatures } from '@/data/tasteEvidence';
+import {
+  dropTasteEvidence,
+  storeTasteEvidence,
+  tasteEvidenceSignatures,
+} from '@/data/tasteEvidence';
 import { tastingsOfDialIns } from '@/data/tastings';
 import type { DecidedRecipe } from './history';
 import { readHouseModel, rulesOf } from './houseModel';
@@ -31,9 +35,7 @@ const RESTS_ON = [
 
 /** Works out, in steps, the sites of releases whose cups changed. Nothing is done while none did. */
 export async function renewTasteEvidence(db: Db, house: House): Promise<void> {
-  await fillCache(db, { name: 'taste sites are fresh', tags: RESTS_ON }, () =>
-    renewing(db, house),
-  );
+  await fillCache(db, { name: 'taste sites are fresh', tags: RESTS_ON }, () => renewing(db, house));
 }
 
 function* renewing(db: Db, house: House): Generator<void, true> {

@@ -13,7 +13,13 @@ import {
   Serwist,
   type SerwistPlugin,
 } from 'serwist';
-import { isOfflinePage, isProxyAlone, OFFLINE_PAGES, OFFLINE_PARTS, PART_ADDRESS } from './offlinePages';
+import {
+  isOfflinePage,
+  isProxyAlone,
+  OFFLINE_PAGES,
+  OFFLINE_PARTS,
+  PART_ADDRESS,
+} from './offlinePages';
 
 /** A server that is there but says nothing for this long counts as not reached. */
 const WAIT_S = 6;

@@ -29,12 +29,16 @@ async function open() {
 
 describe('what a grinder’s numbers mean', () => {
   it('says since when the newest of them hold, and what became of what was learnt', () => {
-    const { unmount } = renderAs(<CalibrationPeriods grinder={grinder} periods={[period({ shift: -2 }), period({})]} />);
+    const { unmount } = renderAs(
+      <CalibrationPeriods grinder={grinder} periods={[period({ shift: -2 }), period({})]} />,
+    );
     expect(document.body.textContent).toMatch(
       /New zero point since 10 May 2026, the same grind reads \+1\.5: Burrs were cleaned\. Older dials are read on the new scale\./,
     );
     unmount();
-    renderAs(<CalibrationPeriods grinder={grinder} periods={[period({ kind: 'burrs', shift: null })]} />);
+    renderAs(
+      <CalibrationPeriods grinder={grinder} periods={[period({ kind: 'burrs', shift: null })]} />,
+    );
     expect(document.body.textContent).toMatch(/New burrs since .*taught before is kept apart/);
   });
 

@@ -29,7 +29,13 @@ const KINDS = PERIOD_KINDS.map((value) => ({ value, label: PERIOD_LABELS[value] 
 const EMPTY = { kind: 'zero' as (typeof PERIOD_KINDS)[number], shift: '', reason: '' };
 
 /** When a grinder's numbers began to mean something else, and the press that says so. */
-export function CalibrationPeriods({ grinder, periods }: { grinder: StoredGrinder; periods: readonly StoredPeriod[] }) {
+export function CalibrationPeriods({
+  grinder,
+  periods,
+}: {
+  grinder: StoredGrinder;
+  periods: readonly StoredPeriod[];
+}) {
   const isLead = useMay('lead');
   const [isOpen, setOpen] = useState(false);
   const newest = periods.at(-1);

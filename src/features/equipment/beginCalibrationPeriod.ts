@@ -1,7 +1,12 @@
 /** From here on a grinder's numbers mean something else: what it taught before is kept apart. */
 import { z } from 'zod';
 import { userFault } from '@/core/errors';
-import { dialToday, PERIOD_KINDS, PERIOD_LABELS, type CalibrationPeriod } from '@/core/grinder/calibrationPeriod';
+import {
+  dialToday,
+  PERIOD_KINDS,
+  PERIOD_LABELS,
+  type CalibrationPeriod,
+} from '@/core/grinder/calibrationPeriod';
 import { countedIn } from '@/core/grinder/notation';
 import { oneOf, quantity, text } from '@/core/schema/fields';
 import { roundDial } from '@/core/grinder/dial';

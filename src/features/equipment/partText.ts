@@ -19,7 +19,10 @@ export function partTextOf<P extends Part>(part: P, stored: StoredParts[P]): Par
 }
 
 /** What is sent: figures as numbers, unknown ones left out. */
-export function partSent<P extends Part>(part: P, text: PartTexts[P]): FormValues<(typeof PARTS)[P]> {
+export function partSent<P extends Part>(
+  part: P,
+  text: PartTexts[P],
+): FormValues<(typeof PARTS)[P]> {
   const sent = sentOf(PARTS[part] as Fields, text as never);
   // A settable machine stands at no temperature of its own.
   const isSettable = part === 'machine' && sent.settableTemperature === true;

@@ -94,7 +94,11 @@ function isSameRecipe({ recipe }: StoredDraft, entry: RecipeRow): boolean {
   );
 }
 
-function draftOf({ release, batch, setup }: ImportTarget, entry: RecipeRow, house: House): DraftFields {
+function draftOf(
+  { release, batch, setup }: ImportTarget,
+  entry: RecipeRow,
+  house: House,
+): DraftFields {
   const span = spanOf({
     roastLevel: readRoast(batch, house.roastMap).level ?? 0,
     school: house.restSchool,

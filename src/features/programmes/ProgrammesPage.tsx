@@ -120,10 +120,7 @@ export function ProgrammesPage({
                   >
                     change
                   </QuietButton>
-                  <QuietButton
-                    onPress={() => void onRemove(own)}
-                    aria-label={`Delete ${own.name}`}
-                  >
+                  <QuietButton onPress={() => void onRemove(own)} aria-label={`Delete ${own.name}`}>
                     delete
                   </QuietButton>
                 </span>

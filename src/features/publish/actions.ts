@@ -31,7 +31,10 @@ import { GATE_LABELS } from './gateLabels';
 import { newVersionMessages } from './newVersionMessages';
 import { readinessOf } from './readiness';
 
-const passes = z.partialRecord(z.enum(PUBLISH_CHECKS), optionalText('Why this gate is passed', 'words'));
+const passes = z.partialRecord(
+  z.enum(PUBLISH_CHECKS),
+  optionalText('Why this gate is passed', 'words'),
+);
 
 const cardShape = {
   releaseId: z.string().max(64),

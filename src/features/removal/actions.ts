@@ -144,7 +144,7 @@ function move(what: Removable, id: string, removed: boolean, { db }: Context) {
     releaseId,
     words: `${removed ? 'deleted' : 'restored'} ${named ?? `a ${what}`}`,
     result: {},
-    isAtDoor: named !== null,
+    changesAccess: named !== null,
   };
 }
 

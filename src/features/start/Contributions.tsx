@@ -20,7 +20,10 @@ export function Pushes({ name, proposal }: { name: ProposedVariable; proposal: P
   const { title, span } = VARIABLES[name];
   const { format, formatChange } = formatsOf(name, useUnits());
   const [base, ...rest] = proposal.contributions[name];
-  const total = proposal.contributions[name].reduce((sum, { rule, learned }) => sum + rule + learned, 0);
+  const total = proposal.contributions[name].reduce(
+    (sum, { rule, learned }) => sum + rule + learned,
+    0,
+  );
   const isLearned = proposal.releases > 0;
   const rows = [
     ...(isLearned ? [{ label: 'Your usual coffee', rule: 0, learned: base!.learned }] : []),

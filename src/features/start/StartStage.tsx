@@ -201,7 +201,10 @@ export function StartStage({ view, start }: { view: ReleaseView; start: StartVie
               label="What moved this figure"
               value={open}
               onChange={setOpen}
-              options={PROPOSED_VARIABLES.map((value) => ({ value, label: VARIABLES[value].short }))}
+              options={PROPOSED_VARIABLES.map((value) => ({
+                value,
+                label: VARIABLES[value].short,
+              }))}
             />
             <Pushes name={open} proposal={proposal} />
             <PastRecipes name={open} rows={start.evidence[open]} nearest={start.nearest} />

@@ -34,7 +34,10 @@ export const VARIABLES: Readonly<Record<ProposedVariable, Variable>> = {
 };
 
 /** How a variable's values and changes are written in a person's units. */
-export function formatsOf(name: ProposedVariable, { mass, temperature, units }: ReturnType<typeof useUnits>) {
+export function formatsOf(
+  name: ProposedVariable,
+  { mass, temperature, units }: ReturnType<typeof useUnits>,
+) {
   const { unit, digits } = VARIABLES[name];
   const format = (value: number) => {
     if (name === 'doseG') return mass(value);
@@ -50,7 +53,10 @@ export function formatsOf(name: ProposedVariable, { mass, temperature, units }: 
 }
 
 /** What the proposal says of a variable, after rounding and limits. */
-export function proposedValue({ recipe, grindSteps, contributions }: Proposal, name: ProposedVariable): number {
+export function proposedValue(
+  { recipe, grindSteps, contributions }: Proposal,
+  name: ProposedVariable,
+): number {
   switch (name) {
     case 'grindSteps':
       return grindSteps;

@@ -47,7 +47,11 @@ function drawSheet(sheet: PaperSheet, cards: readonly ToPrint[]): number {
   return say(sheet, wordsIn(language).caution, { ...at, y, size: 7.5, colour: SOFT });
 }
 
-function drawCoffee(sheet: PaperSheet, { body, address, language }: ToPrint, place: PaperBox): number {
+function drawCoffee(
+  sheet: PaperSheet,
+  { body, address, language }: ToPrint,
+  place: PaperBox,
+): number {
   const words = wordsIn(language);
   const lines = cardLines(body, language);
   const { x, width } = place;
@@ -73,7 +77,11 @@ function drawCoffee(sheet: PaperSheet, { body, address, language }: ToPrint, pla
 }
 
 /** Empty rows, the first three for the day's checks. */
-function drawLog(sheet: PaperSheet, language: ToPrint['language'], { x, y, width }: PaperBox): number {
+function drawLog(
+  sheet: PaperSheet,
+  language: ToPrint['language'],
+  { x, y, width }: PaperBox,
+): number {
   const { sheet: words } = wordsIn(language);
   const { pen, scale } = sheet;
   const columns = [words.check, words.dose, words.out, words.time, words.dial, words.taste];

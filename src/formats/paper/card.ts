@@ -77,7 +77,12 @@ export function drawCard(
 }
 
 /** One flat step needs no drawing. */
-function drawSteps(sheet: PaperSheet, body: RecipeBody, language: Language, place: PaperBox): number {
+function drawSteps(
+  sheet: PaperSheet,
+  body: RecipeBody,
+  language: Language,
+  place: PaperBox,
+): number {
   const { steps } = body.recipe;
   if (!steps || steps.length < 2) return place.y;
   const { endsAt, untilS, lanes } = drawProgramme(sheet, steps, place);
@@ -88,7 +93,12 @@ function drawSteps(sheet: PaperSheet, body: RecipeBody, language: Language, plac
 }
 
 /** What a card says beside its recipe, as rows. */
-function drawSections(sheet: PaperSheet, body: RecipeBody, language: Language, place: PaperBox): number {
+function drawSections(
+  sheet: PaperSheet,
+  body: RecipeBody,
+  language: Language,
+  place: PaperBox,
+): number {
   const words = wordsIn(language);
   const phases = phasesIn(body, language);
   const milk = milkIn(body, language);
@@ -134,7 +144,12 @@ function drawSections(sheet: PaperSheet, body: RecipeBody, language: Language, p
   return y;
 }
 
-function drawSenses(sheet: PaperSheet, body: RecipeBody, language: Language, { x, y, width }: PaperBox) {
+function drawSenses(
+  sheet: PaperSheet,
+  body: RecipeBody,
+  language: Language,
+  { x, y, width }: PaperBox,
+) {
   const lines = cardLines(body, language);
   const { labels } = wordsIn(language);
   const gap = 12;
@@ -148,7 +163,11 @@ function drawSenses(sheet: PaperSheet, body: RecipeBody, language: Language, { x
   return Math.max(...ends);
 }
 
-function drawFoot(sheet: PaperSheet, { body, address, language }: ToPrint, { x, y, width }: PaperBox) {
+function drawFoot(
+  sheet: PaperSheet,
+  { body, address, language }: ToPrint,
+  { x, y, width }: PaperBox,
+) {
   const words = wordsIn(language);
   drawCode(sheet, address, { x: x + width - CODE_PT, y, side: CODE_PT });
   const at = { x, width: width - CODE_PT - 14 };

@@ -65,7 +65,11 @@ export function drawRows(
 }
 
 /** A heading over what follows. */
-export function drawHeading(sheet: PaperSheet, text: string, place: PaperBox & { size?: number }): number {
+export function drawHeading(
+  sheet: PaperSheet,
+  text: string,
+  place: PaperBox & { size?: number },
+): number {
   return say(sheet, text, { size: 9, ...place, isStrong: true, role: 'H2' }) + 2;
 }
 
