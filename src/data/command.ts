@@ -5,7 +5,7 @@
  * here, before its input is looked at.
  */
 import { z } from 'zod';
-import { CHANGES, type CommandKind } from '@/core/command/inputs';
+import type { CommandKind } from '@/core/command/inputs';
 import type { CacheTag } from '@/core/command/cacheTags';
 import { assert, userFault, type UserFault } from '@/core/errors';
 import { mayDo, ROLE_LABELS, type Duty } from '@/core/roles';
@@ -56,6 +56,10 @@ export interface Outcome {
 export interface Command {
   readonly kind: CommandKind;
   readonly duty: Duty;
+  /** What it may change: what is cached of it is worked out anew. */
+  readonly changes: readonly CacheTag[];
+  /** A body with more than this is refused. */
+  readonly maxBytes: number;
   /** Leaves the house or changes who is in it: asks for a password given not long ago. */
   readonly needsFreshPassword: boolean;
   /** Its input has a password, which is hashed before it runs. */
@@ -63,19 +67,35 @@ export interface Command {
   readonly execute: (input: unknown, context: Context) => Outcome;
 }
 
+/** What a command's body may hold, and what that of somebody who is not signed in. */
+export const [MOST_BYTES, ANONYMOUS_BYTES] = [400_000, 4_000];
+
 export function defineCommand<S extends z.ZodType>(options: {
   kind: CommandKind;
+  changes: readonly CacheTag[];
   duty: Duty;
-  needsProof?: boolean;
+  maxBytes?: number;
+  needsFreshPassword?: boolean;
   hasPassword?: boolean;
   input: S;
   run: (input: z.output<S>, context: Context) => Outcome;
 }): Command {
-  const { kind, duty, needsProof = false, hasPassword = false, input, run } = options;
+  const {
+    kind,
+    changes,
+    duty,
+    needsFreshPassword = false,
+    hasPassword = false,
+    input,
+    run,
+  } = options;
+  const { maxBytes = duty === 'open' ? ANONYMOUS_BYTES : MOST_BYTES } = options;
   return {
     kind,
+    changes,
     duty,
-    needsFreshPassword: needsProof,
+    maxBytes,
+    needsFreshPassword,
     hasPassword,
     execute: (raw, context) => run(parse(input, raw), context),
   };
@@ -143,7 +163,7 @@ export function submit(
       const by = doneBy ?? person?.id ?? null;
       insertEvent(db, { id, personId: by, kind, ...outcome });
       if (changesAccess) logAccess(db, { personId: by, kind, words: outcome.words, source });
-      invalidate(db, [...CHANGES[command.kind], ...alsoChanged]);
+      invalidate(db, [...command.changes, ...alsoChanged]);
       return outcome.result;
     })
     .immediate();

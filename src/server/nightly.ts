@@ -5,8 +5,7 @@ import { findHouse } from '@/data/house';
 import { log } from '@/data/log';
 import { makeBackup } from '@/data/makeBackup';
 import { troubleOfDatabase } from '@/data/trouble';
-import { learnFromCafes } from '@/views/cafesModel';
-import { renewTasteEvidence } from '@/views/tasteEvidence';
+import { learnAll } from '@/views/learners';
 import { feedFolder } from './feedFolder';
 import { publishPlanned } from './planned';
 import { pressNew } from './press';
@@ -35,19 +34,13 @@ export function startNightly(db: Db): void {
     void publishDue(db).catch((err: unknown) => log.error({ err }, 'planned cards did not go out'));
   setTimeout(lookForPlanned, FIRST_LOOK_MS).unref();
   setInterval(lookForPlanned, PLANNED_MS).unref();
-  // What checks and cups taught and was not worked out before the server last ended.
-  setTimeout(() => {
-    const house = findHouse(db);
-    if (!house) return;
-    try {
-      learnFromCafes(db, house);
-    } catch (err) {
-      log.error({ err }, 'checks were not learnt from');
-    }
-    void renewTasteEvidence(db, house).catch((err: unknown) =>
-      log.error({ err }, 'cups were not learnt from'),
-    );
-  }, FIRST_LOOK_MS).unref();
+  setTimeout(
+    () =>
+      void learnAll(db).catch((err: unknown) =>
+        log.error({ err }, 'nothing was learnt at the start'),
+      ),
+    FIRST_LOOK_MS,
+  ).unref();
 }
 
 /** What was planned for today goes out, with its files. */

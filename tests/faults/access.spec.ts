@@ -2,6 +2,7 @@
  * Every route and every command, signed out and as reader: no write, and no fact that was not
  * published. Routes are found on disk, so that a new one is walked without being named here.
  */
+import { randomBytes } from 'node:crypto';
 import { readdirSync } from 'node:fs';
 import Database from 'better-sqlite3';
 import { expect, test, type APIRequestContext, type Page } from '../support/browserTest';
@@ -167,6 +168,34 @@ test("a café's link opens its own sheet: nothing of other cafés, nothing that 
   expect(faults[0]!.message).toBe(
     'This link does not open a check sheet. Ask Lanternfell Coffee for your café’s link.',
   );
+});
+
+test('a full sheet of long remarks in a large script is taken, and more than that is not', async ({
+  request,
+}) => {
+  const { secret } = factsOf(server.databaseFile);
+  const sheet = (await (await request.get(`${server.url}/api/checks/${secret}`)).json()) as {
+    result: { coffees: { releaseId: string }[] };
+  };
+  const remark = 'ኸ'.repeat(400);
+  const checks = sheet.result.coffees.map(({ releaseId }) => ({
+    releaseId,
+    check: { doseG: 18, yieldG: 36, timeS: 27, remark },
+  }));
+  const send = (help: string) =>
+    request.post(`${server.url}/api/commands`, {
+      data: {
+        id: randomBytes(16).toString('hex'),
+        kind: 'sendChecks',
+        input: { secret, checks, help },
+      },
+    });
+  const taken = await send(remark);
+  expect(Buffer.byteLength(JSON.stringify({ checks, help: remark }))).toBeGreaterThan(4_000);
+  expect([taken.status(), await taken.text()]).toEqual([200, expect.stringContaining('result')]);
+  const tooLong = await send('x'.repeat(70_000));
+  expect(tooLong.status()).toBe(400);
+  expect(await tooLong.text()).toContain('That is over 64 kB. Send less at once.');
 });
 
 test('addresses nothing was published at answer 404 alike', async ({ request }) => {

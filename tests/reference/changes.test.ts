@@ -3,7 +3,8 @@
  * kept in memory rests on this.
  */
 import { readFileSync } from 'node:fs';
-import { CHANGES, type CommandKind } from '@/core/command/inputs';
+import { commands } from '@/app/commands';
+import type { CommandKind } from '@/core/command/inputs';
 import { CACHE_TAGS, type CacheTag } from '@/core/command/cacheTags';
 import type { Db } from '@/data/database';
 import { checksOfPartner, openHelp } from '@/data/cafeChecks';
@@ -31,7 +32,7 @@ import {
 } from '../support/house';
 
 /** The topic each table belongs to; tables of no topic are no part of what is worked out. */
-const TOPIC_OF: Readonly<Record<string, CacheTag>> = {
+const TAG_OF: Readonly<Record<string, CacheTag>> = {
   house: 'house',
   person: 'people',
   invitation: 'people',
@@ -71,7 +72,7 @@ const TOPIC_OF: Readonly<Record<string, CacheTag>> = {
   field_check: 'check',
   field_settled: 'cafesLearnt',
 };
-const OF_NO_TOPIC = [
+const OF_NO_TAG = [
   'session',
   'known_browser',
   'sign_in_try',
@@ -114,7 +115,7 @@ function changesOf(db: Db, kind: CommandKind, input: unknown, personId?: string 
   const result = send(db, kind, input, newId(), personId);
   const [after, epochsAfter] = [contents(db), epochs(db)];
   const changed = [...after].filter(([name, rows]) => before.get(name) !== rows);
-  const topics = changed.flatMap(([name]) => TOPIC_OF[name] ?? []);
+  const topics = changed.flatMap(([name]) => TAG_OF[name] ?? []);
   const raised = CACHE_TAGS.filter((topic) => epochsAfter.get(topic) !== epochsBefore.get(topic));
   return { result, topics: [...new Set(topics)], raised };
 }
@@ -122,7 +123,7 @@ function changesOf(db: Db, kind: CommandKind, input: unknown, personId?: string 
 it('every table belongs to a topic, or to none on purpose', () => {
   const { db } = openHouse();
   for (const name of contents(db).keys())
-    expect([name in TOPIC_OF || OF_NO_TOPIC.includes(name), name]).toEqual([true, name]);
+    expect([name in TAG_OF || OF_NO_TAG.includes(name), name]).toEqual([true, name]);
 });
 
 it('every command raises the epochs of all it changed', () => {
@@ -132,11 +133,11 @@ it('every command raises the epochs of all it changed', () => {
   const honest = (kind: CommandKind, input: unknown, personId?: string | null) => {
     tried.add(kind);
     const { result, topics, raised } = changesOf(db, kind, input, personId);
-    expect({ kind, unsaid: topics.filter((topic) => !raised.includes(topic)) }).toEqual({
+    expect({ kind, missing: topics.filter((topic) => !raised.includes(topic)) }).toEqual({
       kind,
-      unsaid: [],
+      missing: [],
     });
-    expect(raised).toEqual(expect.arrayContaining([...CHANGES[kind]]));
+    expect(raised).toEqual(expect.arrayContaining([...commands.get(kind)!.changes]));
     return result;
   };
   const { rowVersion, rules, halfLife, ...houseFields } = findHouse(db)!;
@@ -298,7 +299,7 @@ it('every command raises the epochs of all it changed', () => {
       liking: 'liking',
     }),
   );
-  expect([...tried].sort()).toEqual(Object.keys(CHANGES).sort());
+  expect([...tried].sort()).toEqual([...commands.keys()].sort());
 });
 
 it('taking in a document changes release, batch and recipe', () => {
@@ -308,7 +309,7 @@ it('taking in a document changes release, batch and recipe', () => {
   const document = readFileSync('tests/golden/recipe-1-blend.json', 'utf8');
   const { topics, raised } = changesOf(db, 'importDocument', { document });
   expect(raised).toEqual(expect.arrayContaining(topics));
-  expect([...raised].sort()).toEqual([...CHANGES.importDocument].sort());
+  expect([...raised].sort()).toEqual([...commands.get('importDocument')!.changes].sort());
 });
 
 describe('what is kept', () => {

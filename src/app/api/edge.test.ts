@@ -1,5 +1,6 @@
 /** What an address that writes answers: who may call, how much, and a fault as its status and words. */
 import { userFault, type FaultCode } from '@/core/errors';
+import { ANONYMOUS_BYTES, MOST_BYTES } from '@/data/command';
 import { answer, bytesOf, jsonOf } from './edge';
 
 const HERE = 'http://house.example';
@@ -97,9 +98,9 @@ describe('a caller', () => {
 
 describe('a body', () => {
   it('is JSON, and said to be', async () => {
-    expect(await jsonOf(request({}, '{"a":1}'))).toEqual({ a: 1 });
+    expect(await jsonOf(request({}, '{"a":1}'), ANONYMOUS_BYTES)).toEqual({ a: 1 });
     const refused = (headers: Record<string, string>, body: string) =>
-      jsonOf(request(headers, body)).then(
+      jsonOf(request(headers, body), MOST_BYTES).then(
         () => 'taken',
         (fault: Error & { faults: { message: string }[] }) => fault.faults[0]!.message,
       );

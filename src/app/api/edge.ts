@@ -97,22 +97,36 @@ function refuseForeign(request: Request): void {
     throw userFault('refused', '', 'This came from another site. Open Kettlebrand itself.');
 }
 
-const MOST_BYTES = 400_000;
-/** What somebody may send who is not signed in, or to sign in. */
-export const ANONYMOUS_BYTES = 4_000;
-
 /** The JSON of a request's body. */
-export async function jsonOf(request: Request, mostBytes = MOST_BYTES): Promise<unknown> {
+export async function jsonOf(request: Request, mostBytes: number): Promise<unknown> {
+  return (await sizedJsonOf(request, mostBytes)).body;
+}
+
+/** The JSON of a request's body, and how many bytes it came in. */
+export async function sizedJsonOf(
+  request: Request,
+  mostBytes: number,
+): Promise<{ body: unknown; length: number }> {
   if (!request.headers.get('content-type')?.startsWith('application/json'))
     throw userFault('badInput', '', 'Send JSON with content-type application/json.');
-  const text = new TextDecoder().decode(
-    await bytesOf(request, mostBytes, `${mostBytes / 1000} kB`),
-  );
+  const bytes = await bytesOf(request, mostBytes, kilobytes(mostBytes));
   try {
-    return JSON.parse(text);
+    return { body: JSON.parse(new TextDecoder().decode(bytes)), length: bytes.length };
   } catch {
     throw userFault('badInput', '', 'That is not JSON.');
   }
+}
+
+const kilobytes = (bytes: number) => `${bytes / 1000} kB`;
+
+/** Refuses a body that is longer than it may be. */
+export function refuseLarger(
+  length: number,
+  mostBytes: number,
+  words = kilobytes(mostBytes),
+): void {
+  if (length > mostBytes)
+    throw userFault('badInput', 'file', `That is over ${words}. Send less at once.`);
 }
 
 /**
@@ -131,8 +145,7 @@ export async function bytesOf(
     if (length <= mostBytes) chunks.push(chunk);
     else chunks.length = 0;
   }
-  if (length > mostBytes)
-    throw userFault('badInput', 'file', `That is over ${mostWords}. Send less at once.`);
+  refuseLarger(length, mostBytes, mostWords);
   const bytes = new Uint8Array(length);
   let at = 0;
   for (const chunk of chunks) {

@@ -1,5 +1,5 @@
 /**
- * Every command a browser can send: what it asks for, what it answers, and what it changes. The edge
+ * Every command a browser can send: what it asks for and what it answers. The edge
  * checks all of it again; these types keep a form from sending what no command takes.
  */
 import type { BATCH } from '../entity/batch';
@@ -12,11 +12,10 @@ import type { RELEASE } from '../entity/release';
 import type { SHOT } from '../entity/shot';
 import type { TRIAL } from '../entity/trial';
 import type { Trace } from '../trace/schema';
-import { CAFE_CHANGES, type CafeCommands } from './fieldInputs';
+import type { CafeCommands } from './cafeInputs';
 import type { SentTable } from './sentTable';
-import { LATER_CHANGES, type LaterCommands } from './laterInputs';
+import type { LaterCommands } from './restAndPaperInputs';
 import type { SentCard } from './sentCard';
-import type { CacheTag } from './cacheTags';
 
 interface SentRelease extends FormValues<typeof RELEASE> {
   readonly components: readonly FormValues<typeof COMPONENT>[];
@@ -315,77 +314,3 @@ export interface Commands extends LaterCommands, CafeCommands {
   importTastings: { asks: SentTable; answers: { readonly news: string } };
 }
 export type CommandKind = keyof Commands;
-
-const REMOVABLES: readonly CacheTag[] = [
-  'release',
-  'batch',
-  'flight',
-  'equipment',
-  'programme',
-  'people',
-];
-
-/** What a command may change; what is kept in memory of these is worked out anew. */
-export const CHANGES: { readonly [K in CommandKind]: readonly CacheTag[] } = {
-  setUpHouse: ['house', 'people'],
-  saveHouse: ['house'],
-  saveRules: ['house'],
-  invite: ['people'],
-  acceptInvitation: ['people'],
-  changeRole: ['people'],
-  endSessions: ['people'],
-  saveUnits: ['people'],
-  savePart: ['equipment'],
-  beginCalibrationPeriod: ['equipment'],
-  saveSetup: ['equipment'],
-  saveProgramme: ['programme'],
-  createRelease: ['release', 'batch'],
-  editRelease: ['release'],
-  editReleases: ['release'],
-  saveBatch: ['batch'],
-  remove: REMOVABLES,
-  restore: REMOVABLES,
-  undoEdit: [
-    'release',
-    'batch',
-    'equipment',
-    'programme',
-    'house',
-    'shot',
-    'tasting',
-    'decidedShot',
-  ],
-  acceptRecipe: ['recipe'],
-  trimDose: ['release'],
-  carryRecipe: ['recipe'],
-  useRecipe: ['recipe'],
-  logShot: ['shot'],
-  correctShot: ['shot'],
-  removeShot: ['shot'],
-  restoreShot: ['shot'],
-  recordTasting: ['tasting', 'shot'],
-  correctTasting: ['tasting', 'shot'],
-  removeTasting: ['tasting'],
-  restoreTasting: ['tasting'],
-  noteStages: ['tasting'],
-  saveTrial: ['trial'],
-  planFlight: ['flight'],
-  changeFlight: ['flight'],
-  pourCup: ['flight'],
-  freePlace: ['flight'],
-  revealFlight: ['flight', 'tasting'],
-  decideFlight: ['flight'],
-  joinFlight: ['flight'],
-  tasteBlind: ['flight'],
-  answerFlight: ['flight'],
-  publish: ['publication', 'message'],
-  withdraw: ['publication'],
-  showAgain: ['publication'],
-  importDocument: ['release', 'batch', 'recipe'],
-  importReleases: ['release', 'batch'],
-  importRecipes: ['recipe'],
-  importShots: ['shot', 'decidedShot'],
-  importTastings: ['tasting'],
-  ...LATER_CHANGES,
-  ...CAFE_CHANGES,
-};

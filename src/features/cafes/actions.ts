@@ -43,6 +43,7 @@ function partnerOf(db: Db, partnerId: string): StoredPartner {
 
 export const savePartner = defineCommand({
   kind: 'savePartner',
+  changes: ['partner'],
   duty: 'lead',
   input: z.strictObject({
     id: id.optional(),
@@ -114,6 +115,7 @@ function isTimeZone(name: string): boolean {
 
 export const renewPartnerLink = defineCommand({
   kind: 'renewPartnerLink',
+  changes: ['partner'],
   duty: 'lead',
   input: z.strictObject({ partnerId: id, isNew: z.boolean() }),
   run: ({ partnerId, isNew }, { db }) => {
@@ -129,6 +131,7 @@ export const renewPartnerLink = defineCommand({
 
 export const retirePartner = defineCommand({
   kind: 'retirePartner',
+  changes: ['partner'],
   duty: 'lead',
   input: z.strictObject({ partnerId: id }),
   run: ({ partnerId }, { db }) => {
@@ -140,6 +143,7 @@ export const retirePartner = defineCommand({
 
 export const askRound = defineCommand({
   kind: 'askRound',
+  changes: ['partner'],
   duty: 'lead',
   input: z.strictObject({ partnerId: id, isAsked: z.boolean() }),
   run: ({ partnerId, isAsked }, { db }) => {
@@ -166,9 +170,14 @@ const sentChecks = z
   .max(MOST_COFFEES, { error: `A sheet holds ${MOST_COFFEES} coffees. Send two.` });
 type SentChecks = z.output<typeof sentChecks>;
 
+/** Twelve coffees, each with a remark of every length in any script. */
+const MOST_SHEET_BYTES = 64_000;
+
 export const sendChecks = defineCommand({
   kind: 'sendChecks',
+  changes: ['check'],
   duty: 'open',
+  maxBytes: MOST_SHEET_BYTES,
   input: z.strictObject({
     secret: z.string().max(64),
     at: deviceMoment('check'),
@@ -217,6 +226,7 @@ function believed(at: string | undefined): { moment: string; isDatedHere: boolea
 
 export const enterChecks = defineCommand({
   kind: 'enterChecks',
+  changes: ['check'],
   duty: 'bench',
   input: z.strictObject({
     partnerId: id,
@@ -286,6 +296,7 @@ function checkDial(partner: StoredPartner, dial: number | undefined, field: stri
 
 export const settleHelp = defineCommand({
   kind: 'settleHelp',
+  changes: ['check'],
   duty: 'bench',
   input: z.strictObject({ visitId: id }),
   run: ({ visitId }, context) => {
@@ -298,6 +309,7 @@ export const settleHelp = defineCommand({
 
 export const removeCafeCheck = defineCommand({
   kind: 'removeCafeCheck',
+  changes: ['check'],
   duty: 'bench',
   input: z.strictObject({ checkId: z.string().max(80), isAway: z.boolean() }),
   run: ({ checkId, isAway }, { db }) => {
@@ -309,6 +321,7 @@ export const removeCafeCheck = defineCommand({
 
 export const answerPartner = defineCommand({
   kind: 'answerPartner',
+  changes: ['message'],
   duty: 'lead',
   input: z.strictObject({
     partnerId: id,
@@ -347,6 +360,7 @@ export const answerPartner = defineCommand({
 
 export const settleSignal = defineCommand({
   kind: 'settleSignal',
+  changes: ['cafesLearnt'],
   duty: 'bench',
   input: z.strictObject({
     signal: text('Signal', 'address'),

@@ -19,6 +19,7 @@ import { PART_INPUTS, setupInput } from './schema';
 
 export const savePart = defineCommand({
   kind: 'savePart',
+  changes: ['equipment'],
   duty: 'lead',
   input: z.strictObject({
     part: oneOf('Part', PART_NAMES),
@@ -56,6 +57,7 @@ function refuseOtherScale(db: Context['db'], id: string, fields: PartEntered['gr
 
 export const saveSetup = defineCommand({
   kind: 'saveSetup',
+  changes: ['equipment'],
   duty: 'lead',
   input: z.strictObject({
     setupId: z.string().max(64).optional(),

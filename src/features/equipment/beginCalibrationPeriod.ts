@@ -17,6 +17,7 @@ import { now } from '@/data/rows';
 
 export const beginCalibrationPeriod = defineCommand({
   kind: 'beginCalibrationPeriod',
+  changes: ['equipment'],
   duty: 'lead',
   input: z.strictObject({
     grinderId: z.string().max(64),

@@ -13,6 +13,7 @@ import { houseInput } from './schema';
 
 export const setUpHouse = defineCommand({
   kind: 'setUpHouse',
+  changes: ['house', 'people'],
   duty: 'open',
   hasPassword: true,
   input: z.strictObject({
@@ -48,6 +49,7 @@ export const setUpHouse = defineCommand({
 
 export const saveHouse = defineCommand({
   kind: 'saveHouse',
+  changes: ['house'],
   duty: 'lead',
   input: z.strictObject({ rowVersion: z.number().int(), house: houseInput }),
   run: ({ rowVersion, house }, { db, id }) => {
@@ -60,6 +62,7 @@ export const saveHouse = defineCommand({
 
 export const saveRules = defineCommand({
   kind: 'saveRules',
+  changes: ['house'],
   duty: 'lead',
   input: z.strictObject({
     rowVersion: z.number().int(),

@@ -12,6 +12,7 @@ import { readDocument } from '@/formats/recipe/readers';
 
 export const importDocument = defineCommand({
   kind: 'importDocument',
+  changes: ['release', 'batch', 'recipe'],
   duty: 'lead',
   input: z.strictObject({
     document: z.string({ error: 'No file came. Choose a recipe document.' }),

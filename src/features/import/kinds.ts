@@ -120,6 +120,7 @@ const MOST_FAULTS = 20;
 function importCommand(sheet: SheetName): Command {
   return defineCommand({
     kind: SHEETS[sheet].command,
+    changes: SHEETS[sheet].changes,
     duty: 'lead',
     input: importInput,
     run: (input, context) => {

@@ -1,4 +1,5 @@
 /** The sheets by name, as the server reads them. */
+import type { CacheTag } from '@/core/command/cacheTags';
 import type { CommandKind } from '@/core/command/inputs';
 import type { Columns } from '@/formats/sheets/columns';
 import { CHECK_COLUMNS } from '@/formats/sheets/checkSheet';
@@ -13,6 +14,7 @@ export interface ImportSheet {
   /** The column whose days say in which order a date is written. */
   readonly dayColumn: string;
   readonly command: CommandKind;
+  readonly changes: readonly CacheTag[];
 }
 
 export const SHEETS: Readonly<Record<SheetName, ImportSheet>> = {
@@ -20,25 +22,30 @@ export const SHEETS: Readonly<Record<SheetName, ImportSheet>> = {
     columns: RELEASE_COLUMNS,
     dayColumn: 'roastDate',
     command: 'importReleases',
+    changes: ['release', 'batch'],
   },
   recipes: {
     columns: RECIPE_COLUMNS,
     dayColumn: 'decidedOn',
     command: 'importRecipes',
+    changes: ['recipe'],
   },
   shots: {
     columns: SHOT_SHEET_COLUMNS,
     dayColumn: 'pulledOn',
     command: 'importShots',
+    changes: ['shot', 'decidedShot'],
   },
   tastings: {
     columns: TASTING_COLUMNS,
     dayColumn: 'tastedOn',
     command: 'importTastings',
+    changes: ['tasting'],
   },
   checks: {
     columns: CHECK_COLUMNS,
     dayColumn: 'checkedOn',
     command: 'importChecks',
+    changes: ['check'],
   },
 };

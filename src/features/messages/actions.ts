@@ -10,6 +10,7 @@ import { admitRemark } from './limits';
 
 export const leaveRemark = defineCommand({
   kind: 'leaveRemark',
+  changes: ['message'],
   duty: 'open',
   input: z.strictObject({
     token: z.string().max(64),
@@ -33,6 +34,7 @@ export const leaveRemark = defineCommand({
 
 export const settle = defineCommand({
   kind: 'settleRemark',
+  changes: ['message'],
   duty: 'bench',
   input: z.strictObject({ remarkId: z.string().max(64) }),
   run: ({ remarkId }, context) => {
@@ -45,6 +47,7 @@ export const settle = defineCommand({
 
 export const editMessage = defineCommand({
   kind: 'editMessage',
+  changes: ['message'],
   duty: 'lead',
   input: z.strictObject({
     messageId: z.string().max(64),
@@ -61,6 +64,7 @@ export const editMessage = defineCommand({
 
 export const file = defineCommand({
   kind: 'fileMessage',
+  changes: ['message'],
   duty: 'lead',
   input: z.strictObject({ messageId: z.string().max(64) }),
   run: ({ messageId }, context) => {

@@ -28,8 +28,9 @@ const tokenField = z
 
 export const invite = defineCommand({
   kind: 'invite',
+  changes: ['people'],
   duty: 'lead',
-  needsProof: true,
+  needsFreshPassword: true,
   input: z.strictObject({
     forWhom: text('Who it is for', 'name'),
     role: oneOf('Role', ROLES),
@@ -53,6 +54,7 @@ export const invite = defineCommand({
 
 export const acceptInvitation = defineCommand({
   kind: 'acceptInvitation',
+  changes: ['people'],
   duty: 'open',
   hasPassword: true,
   input: z.strictObject({ token: tokenField, ...newPersonFields }),
@@ -100,8 +102,9 @@ export const acceptInvitation = defineCommand({
 
 export const changeRole = defineCommand({
   kind: 'changeRole',
+  changes: ['people'],
   duty: 'lead',
-  needsProof: true,
+  needsFreshPassword: true,
   input: z.strictObject({ personId: z.string().max(64), role: oneOf('Role', ROLES) }),
   run: ({ personId, role }, { db, caller }) => {
     const person = findPerson(db, personId);
@@ -127,6 +130,7 @@ export const changeRole = defineCommand({
 
 export const saveUnits = defineCommand({
   kind: 'saveUnits',
+  changes: ['people'],
   duty: 'self',
   input: z.strictObject({
     volume: oneOf('Volume', VOLUME_UNITS),
@@ -144,6 +148,7 @@ export const saveUnits = defineCommand({
 
 export const endOwnSessions = defineCommand({
   kind: 'endSessions',
+  changes: ['people'],
   duty: 'self',
   input: z.strictObject({ sessionId: z.string().max(64).optional() }),
   run: ({ sessionId }, context) => {

@@ -8,6 +8,7 @@ import { findProgramme, insertProgramme, updateProgramme } from '@/data/programm
 
 export const saveProgramme = defineCommand({
   kind: 'saveProgramme',
+  changes: ['programme'],
   duty: 'lead',
   input: z.strictObject({
     id: z.string().max(64).optional(),

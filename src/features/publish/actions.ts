@@ -87,8 +87,9 @@ function cardOf({ db, today }: Pick<Context, 'db' | 'today'>, asked: Card) {
 
 export const publish = defineCommand({
   kind: 'publish',
+  changes: ['publication', 'message'],
   duty: 'lead',
-  needsProof: true,
+  needsFreshPassword: true,
   input: card,
   run: (asked, context) => {
     const { db, id } = context;
@@ -136,8 +137,9 @@ const MOST_DAYS_AHEAD = 120;
 
 export const planPublication = defineCommand({
   kind: 'planPublication',
+  changes: ['publication'],
   duty: 'lead',
-  needsProof: true,
+  needsFreshPassword: true,
   input: z.strictObject({ ...cardShape, onDay: day('The day it goes out') }),
   run: ({ onDay, ...asked }, context) => {
     const { db, today } = context;
@@ -166,6 +168,7 @@ export const planPublication = defineCommand({
 
 export const cancelPlanned = defineCommand({
   kind: 'cancelPlanned',
+  changes: ['publication'],
   duty: 'lead',
   input: z.strictObject({ releaseId: z.string().max(64) }),
   run: ({ releaseId }, { db }) => {
@@ -181,6 +184,7 @@ export const cancelPlanned = defineCommand({
 
 export const notePrinted = defineCommand({
   kind: 'notePrinted',
+  changes: ['publication'],
   duty: 'bench',
   input: z.strictObject({
     releaseId: z.string().max(64),
@@ -216,6 +220,7 @@ export const notePrinted = defineCommand({
 
 export const withdraw = defineCommand({
   kind: 'withdraw',
+  changes: ['publication'],
   duty: 'lead',
   input: z.strictObject({
     releaseId: z.string().max(64),
@@ -235,8 +240,9 @@ export const withdraw = defineCommand({
 
 export const showAgain = defineCommand({
   kind: 'showAgain',
+  changes: ['publication'],
   duty: 'lead',
-  needsProof: true,
+  needsFreshPassword: true,
   input: z.strictObject({ releaseId: z.string().max(64) }),
   run: ({ releaseId }, { db }) => {
     if (!findRelease(db, releaseId))

@@ -45,6 +45,7 @@ const logShotInput = z
 
 export const logShot = defineCommand({
   kind: 'logShot',
+  changes: ['shot'],
   duty: 'bench',
   input: logShotInput,
   run: ({ trace, ...input }, context) => {
@@ -81,6 +82,7 @@ function weighed(
 /** What was entered wrongly is put right; what it was is kept with the edit and said in the log. */
 export const correctShot = defineCommand({
   kind: 'correctShot',
+  changes: ['shot'],
   duty: 'bench',
   input: z
     .strictObject({ shotId: z.string().max(64), rowVersion: z.number().int(), ...shotEntry })
@@ -131,6 +133,7 @@ function changesWords(before: StoredShot, after: ShotEntered, grinder: Notation)
 function moveShot(kind: 'removeShot' | 'restoreShot', removed: boolean, verb: string) {
   return defineCommand({
     kind,
+    changes: ['shot'],
     duty: 'bench',
     input: z.strictObject({ shotId: z.string().max(64) }),
     run: ({ shotId }, context: Context) => {

@@ -9,6 +9,7 @@ import { readRelease } from '@/views/release';
 
 export const carryRecipe = defineCommand({
   kind: 'carryRecipe',
+  changes: ['recipe'],
   duty: 'bench',
   input: z.strictObject({
     releaseId: z.string().max(64),

@@ -30,6 +30,7 @@ function refuseShares({ sharesPct }: BatchEntry, components: readonly unknown[])
 
 export const createRelease = defineCommand({
   kind: 'createRelease',
+  changes: ['release', 'batch'],
   duty: 'lead',
   input: z.strictObject({ release: releaseEntry, batch: batchEntry }),
   run: ({ release, batch }, context) => {
@@ -49,6 +50,7 @@ const existing = {
 
 export const editRelease = defineCommand({
   kind: 'editRelease',
+  changes: ['release'],
   duty: 'lead',
   input: z.strictObject({ ...existing, release: releaseEntry }),
   run: ({ releaseId, rowVersion, release }, { db, id }) => {
@@ -67,6 +69,7 @@ export const editRelease = defineCommand({
 /** The one press where a step of the grinder jumps over the window. */
 export const trimDose = defineCommand({
   kind: 'trimDose',
+  changes: ['release'],
   duty: 'lead',
   input: z.strictObject({ releaseId: z.string().max(64) }),
   run: ({ releaseId }, { db, id }) => {
@@ -86,6 +89,7 @@ export const trimDose = defineCommand({
 
 export const saveBatch = defineCommand({
   kind: 'saveBatch',
+  changes: ['batch'],
   duty: 'lead',
   input: z.strictObject({
     releaseId: z.string().max(64),

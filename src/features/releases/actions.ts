@@ -33,6 +33,7 @@ type Change = Omit<z.output<typeof input>, 'releaseIds'>;
 
 export const editReleases = defineCommand({
   kind: 'editReleases',
+  changes: ['release'],
   duty: 'lead',
   input,
   run: ({ releaseIds, ...change }, { db, id }) => {

@@ -1,5 +1,6 @@
 /** Taking things away and putting them back. */
 import { z } from 'zod';
+import type { CacheTag } from '@/core/command/cacheTags';
 import type { BatchEntered } from '@/core/entity/batch';
 import type { Part, PartEntered } from '@/core/entity/equipment';
 import type { ShotEntered } from '@/core/entity/shot';
@@ -31,8 +32,19 @@ import { endSessions } from '@/data/session';
 
 const input = z.strictObject({ what: oneOf('What', REMOVABLE), id: z.string().max(70) });
 
+/** What may be removed is about these. */
+const REMOVABLES: readonly CacheTag[] = [
+  'release',
+  'batch',
+  'flight',
+  'equipment',
+  'programme',
+  'people',
+];
+
 export const remove = defineCommand({
   kind: 'remove',
+  changes: REMOVABLES,
   duty: 'lead',
   input,
   run: ({ what, id }, context) => {
@@ -50,6 +62,7 @@ export const remove = defineCommand({
 
 export const restore = defineCommand({
   kind: 'restore',
+  changes: REMOVABLES,
   duty: 'lead',
   input,
   run: ({ what, id }, context) => {
@@ -67,6 +80,16 @@ export const restore = defineCommand({
 /** Takes an edit back, as long as nobody changed the row since. */
 export const undoEdit = defineCommand({
   kind: 'undoEdit',
+  changes: [
+    'release',
+    'batch',
+    'equipment',
+    'programme',
+    'house',
+    'shot',
+    'tasting',
+    'decidedShot',
+  ],
   duty: 'bench',
   input: z.strictObject({ editId: z.string().max(64) }),
   run: ({ editId }, context) => {

@@ -27,6 +27,7 @@ function batchOf(db: Db, batchId: string): { releaseId: string; batch: StoredBat
 
 export const saveSample = defineCommand({
   kind: 'saveSample',
+  changes: ['batch', 'shot'],
   duty: 'bench',
   input: z.strictObject({
     batchId: z.string().max(70),
@@ -60,6 +61,7 @@ export const saveSample = defineCommand({
 
 export const openSample = defineCommand({
   kind: 'openSample',
+  changes: ['batch'],
   duty: 'bench',
   input: z.strictObject({
     batchId: z.string().max(70),
@@ -87,6 +89,7 @@ const MOST_DAYS_AHEAD = 120;
 
 export const askRecheck = defineCommand({
   kind: 'askRecheck',
+  changes: ['batch'],
   duty: 'bench',
   input: z.strictObject({
     batchId: z.string().max(70),
@@ -120,6 +123,7 @@ export const askRecheck = defineCommand({
 
 export const saveSpan = defineCommand({
   kind: 'saveSpan',
+  changes: ['release'],
   duty: 'lead',
   input: z.strictObject({
     releaseId: z.string().max(64),
@@ -152,6 +156,7 @@ const SECRET_BYTES = 24;
 
 export const renewCalendar = defineCommand({
   kind: 'renewCalendar',
+  changes: ['house'],
   duty: 'lead',
   input: z.strictObject({}),
   run: (_input, { db }) => {

@@ -41,6 +41,7 @@ const acceptInput = z.strictObject({
 
 export const acceptRecipe = defineCommand({
   kind: 'acceptRecipe',
+  changes: ['recipe'],
   duty: 'lead',
   input: acceptInput,
   run: ({ basedOn, overruled = [], ...input }, context) => {
@@ -87,6 +88,7 @@ function overruleWords(overruled: readonly string[], why: string): string {
 
 export const useRecipe = defineCommand({
   kind: 'useRecipe',
+  changes: ['recipe'],
   duty: 'lead',
   input: z.strictObject({ releaseId: z.string().max(64), draftId: z.string().max(64) }),
   run: ({ releaseId, draftId }, { db }) => {

@@ -25,6 +25,7 @@ const emptyCup = { path: ['scales'], error: EMPTY_CUP_WORDS };
 
 export const recordTasting = defineCommand({
   kind: 'recordTasting',
+  changes: ['tasting', 'shot'],
   duty: 'bench',
   input: z
     .strictObject({
@@ -47,6 +48,7 @@ export const recordTasting = defineCommand({
 
 export const correctTasting = defineCommand({
   kind: 'correctTasting',
+  changes: ['tasting', 'shot'],
   duty: 'bench',
   input: z
     .strictObject({ tastingId: z.string().max(64), rowVersion: z.number().int(), ...cup })
@@ -71,6 +73,7 @@ export const correctTasting = defineCommand({
 function moveSheet(kind: 'removeTasting' | 'restoreTasting', removed: boolean, verb: string) {
   return defineCommand({
     kind,
+    changes: ['tasting'],
     duty: 'bench',
     input: z.strictObject({ tastingId: z.string().max(64) }),
     run: ({ tastingId }, context) => {

@@ -9,6 +9,7 @@ import { noteStaged } from '@/data/staged';
 
 export const noteStages = defineCommand({
   kind: 'noteStages',
+  changes: ['tasting'],
   duty: 'bench',
   input: z.strictObject({
     shotId: z.string({ error: 'No shot is chosen. Choose the shot you caught.' }).max(64),

@@ -23,6 +23,7 @@ const bounds = z.strictObject(entryShape(TRIAL)).superRefine((given, { addIssue 
 
 export const saveTrial = defineCommand({
   kind: 'saveTrial',
+  changes: ['trial'],
   duty: 'bench',
   input: z.strictObject({
     releaseId: z.string().max(64),

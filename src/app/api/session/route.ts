@@ -11,7 +11,8 @@ import { findSignIn, keepPasswordHash } from '@/data/people';
 import { browserOf, endSession, endSessions, findSignedIn, startSession } from '@/data/session';
 import { signIn } from '@/data/signIn';
 import { addressOf, admit, deviceOf, sourceOf } from '../caller';
-import { answer, jsonOf, ANONYMOUS_BYTES } from '../edge';
+import { ANONYMOUS_BYTES } from '@/data/command';
+import { answer, jsonOf } from '../edge';
 import { isWrong, checkPasswordAgain, typed } from './passwordAgain';
 
 export const dynamic = 'force-dynamic';

@@ -40,6 +40,7 @@ const flightId = z.string({ error: 'No flight is named. Reload the page.' }).max
 
 export const planFlight = defineCommand({
   kind: 'planFlight',
+  changes: ['flight'],
   duty: 'bench',
   input: z
     .strictObject({
@@ -119,6 +120,7 @@ function checkArm({ pull }: Arm, i: number, releaseId: string, { db }: Context):
 /** More tasters, or more time. */
 export const changeFlight = defineCommand({
   kind: 'changeFlight',
+  changes: ['flight'],
   duty: 'bench',
   input: z.strictObject({ flightId, ...opening }),
   run: ({ flightId: id, ...open }, { db }) => {
@@ -141,6 +143,7 @@ export const changeFlight = defineCommand({
 
 export const pourCup = defineCommand({
   kind: 'pourCup',
+  changes: ['flight'],
   duty: 'bench',
   input: z.strictObject({
     flightId,
@@ -170,6 +173,7 @@ export const pourCup = defineCommand({
 /** A phone that is lost or empty: whoever joins under the same name goes on where it was. */
 export const freePlace = defineCommand({
   kind: 'freePlace',
+  changes: ['flight'],
   duty: 'bench',
   input: z.strictObject({ tasterId: z.string().max(64) }),
   run: ({ tasterId }, { db }) => {
@@ -188,6 +192,7 @@ export const freePlace = defineCommand({
 
 export const revealFlight = defineCommand({
   kind: 'revealFlight',
+  changes: ['flight', 'tasting'],
   duty: 'bench',
   input: z.strictObject({ flightId }),
   run: ({ flightId: id }, context) => {
@@ -211,6 +216,7 @@ export const revealFlight = defineCommand({
 
 export const decideFlight = defineCommand({
   kind: 'decideFlight',
+  changes: ['flight'],
   duty: 'lead',
   input: z.strictObject({
     flightId,

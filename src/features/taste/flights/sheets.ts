@@ -36,6 +36,7 @@ const device = z
 
 export const joinFlight = defineCommand({
   kind: 'joinFlight',
+  changes: ['flight'],
   duty: 'open',
   input: z.strictObject({
     flightCode: z.string({ error: 'The code of the flight is missing. Enter it.' }).max(20),
@@ -96,6 +97,7 @@ const ofTaster = { tasterId: z.string().max(64), device };
 
 export const tasteBlind = defineCommand({
   kind: 'tasteBlind',
+  changes: ['flight'],
   duty: 'open',
   input: z
     .strictObject({
@@ -128,6 +130,7 @@ export const tasteBlind = defineCommand({
 
 export const answerFlight = defineCommand({
   kind: 'answerFlight',
+  changes: ['flight'],
   duty: 'open',
   input: z.strictObject({ ...ofTaster, codes: z.array(z.string().max(3)).max(9) }),
   run: ({ tasterId, device: phone, codes }, context) => {

@@ -3,7 +3,8 @@ import { z } from 'zod';
 import { parse } from '@/core/schema/fields';
 import { database } from '@/data/database';
 import { admit } from '../../caller';
-import { answer, jsonOf, ANONYMOUS_BYTES } from '../../edge';
+import { ANONYMOUS_BYTES } from '@/data/command';
+import { answer, jsonOf } from '../../edge';
 import { checkPasswordAgain, typed } from '../passwordAgain';
 
 export const dynamic = 'force-dynamic';

@@ -3,7 +3,6 @@ import type { FormValues, TypedFigure } from '../entity/field';
 import type { RECHECK } from '../entity/recheck';
 import type { SAMPLE } from '../entity/sample';
 import type { SentCard } from './sentCard';
-import type { CacheTag } from './cacheTags';
 
 interface Nothing {
   readonly [key: string]: never;
@@ -70,19 +69,3 @@ export interface LaterCommands {
   };
   renewCalendar: { asks: Nothing; answers: Nothing };
 }
-
-export const LATER_CHANGES = {
-  leaveRemark: ['message'],
-  settleRemark: ['message'],
-  editMessage: ['message'],
-  fileMessage: ['message'],
-  notePrinted: ['publication'],
-  planPublication: ['publication'],
-  cancelPlanned: ['publication'],
-  // Rest days of a shot follow from its bag.
-  saveSample: ['batch', 'shot'],
-  openSample: ['batch'],
-  askRecheck: ['batch'],
-  saveSpan: ['release'],
-  renewCalendar: ['house'],
-} as const satisfies Readonly<Record<keyof LaterCommands, readonly CacheTag[]>>;

@@ -3,7 +3,6 @@ import type { FormValues } from '../entity/field';
 import type { CAFE_CHECK } from '../entity/cafeCheck';
 import type { PARTNER } from '../entity/partner';
 import type { SentTable } from './sentTable';
-import type { CacheTag } from './cacheTags';
 
 interface Nothing {
   readonly [key: string]: never;
@@ -76,17 +75,3 @@ export interface CafeCommands {
     answers: Nothing;
   };
 }
-
-export const CAFE_CHANGES = {
-  savePartner: ['partner'],
-  renewPartnerLink: ['partner'],
-  retirePartner: ['partner'],
-  askRound: ['partner'],
-  sendChecks: ['check'],
-  enterChecks: ['check'],
-  settleHelp: ['check'],
-  removeCafeCheck: ['check'],
-  answerPartner: ['message'],
-  settleSignal: ['cafesLearnt'],
-  importChecks: ['check'],
-} as const satisfies Readonly<Record<keyof CafeCommands, readonly CacheTag[]>>;
