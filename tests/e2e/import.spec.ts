@@ -174,7 +174,7 @@ test('five thousand rows say how far they are, and stop when told', async ({ pag
   await page.getByLabel('Shots', { exact: true }).check();
   await choose(page, shotSheet(5000), 'years.csv');
   await page.getByLabel('Days are written').selectOption('mdy');
-  // The line is slow: what comes after the first words waits until somebody pressed Stop.
+  // The line is slow: what comes after its first lines waits until somebody pressed Stop.
   await page.evaluate(() => {
     const { prototype } = ReadableStreamDefaultReader;
     const read = prototype.read;
@@ -185,7 +185,7 @@ test('five thousand rows say how far they are, and stop when told', async ({ pag
     });
     let reads = 0;
     prototype.read = async function wait(this: ReadableStreamDefaultReader) {
-      if (++reads > 1) await stopped;
+      if (++reads > 3) await stopped;
       return read.call(this);
     };
   });

@@ -174,11 +174,11 @@ export const REASON_WORDS = {
   }),
   landed: (proof: Proof): Reason => ({
     code: 'landed',
-    text: `On target. Only a repeat counts: pull it again unchanged. ${proofWords(proof)}`,
+    text: `In the window. Only a repeat counts: pull it again unchanged. ${proofWords(proof)}`,
   }),
   edge: (proof: Proof): Reason => ({
     code: 'edge',
-    text: `On target, but near the edge: the shots together say ${figure(proof.meanS, 1)} s, and a small move holds the window more surely.`,
+    text: `In the window, but near the edge: the shots together say ${figure(proof.meanS, 1)} s, and a small move holds the window more surely.`,
   }),
   noBetter: (): Reason => ({
     code: 'noBetter',
