@@ -26,7 +26,9 @@ const common = {
 /** Core, store and formats run in node; components run in jsdom. */
 const config = {
   // Long enough for a loaded machine of two cores; what hangs still fails.
-  testTimeout: 30_000,
+  testTimeout: 60_000,
+  // Nothing else runs beside them.
+  maxWorkers: '100%',
   projects: [
     {
       ...common,
