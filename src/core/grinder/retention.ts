@@ -51,7 +51,7 @@ export function fullPurge(retentionG: number): number {
 /**
  * Grams to purge before a dose after a move that is expected to change ln time by `lnTimeChange`: only
  * as much as makes the grounds of the old setting not matter, at most a full purge. Solves
- * |lnTimeChange|·ρ(p) = .02 for p. House heuristic; 0 for a small move or a grinder that keeps nothing.
+ * |lnTimeChange|·ρ(p) = .025 for p. House heuristic; 0 for a small move or a grinder that keeps nothing.
  */
 export function purgeFor({
   retentionG,
