@@ -28,8 +28,7 @@ export default defineConfig({
   timeout: 600_000,
   // A bound for what hangs, not for what is slow: a loaded machine takes its time.
   expect: { timeout: 60_000 },
-  // A test waits for the other side half of its time: four of them keep two cores busy.
-  workers: 4,
+  workers: 2,
   fullyParallel: false,
   reporter: [
     ['list'],

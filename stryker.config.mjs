@@ -1,5 +1,5 @@
 /** Mutation testing of the core's judgement and the permissions; `npm run mutants` chooses what is mutated. */
-export default {
+const config = {
   testRunner: 'jest',
   jest: { configFile: 'jest.mutants.config.mjs', enableFindRelatedTests: true },
   coverageAnalysis: 'perTest',
@@ -16,3 +16,5 @@ export default {
   thresholds: { high: 85, low: 70, break: 70 },
   timeoutMS: 20_000,
 };
+
+export default config;

@@ -177,7 +177,8 @@ test('a full sheet of long remarks in a large script is taken, and more than tha
   const sheet = (await (await request.get(`${server.url}/api/checks/${secret}`)).json()) as {
     result: { coffees: { releaseId: string }[] };
   };
-  const remark = 'ኸ'.repeat(400);
+  // Four bytes each.
+  const remark = '𠀀'.repeat(400);
   const checks = sheet.result.coffees.map(({ releaseId }) => ({
     releaseId,
     check: { doseG: 18, yieldG: 36, timeS: 27, remark },
