@@ -2,7 +2,7 @@
  * Kinds of machine, grinder and basket with the figures they usually have, for a bench described in three
  * choices. House heuristic: the middle of what the trade sells; refined later in Equipment.
  */
-import type { PartEntered } from './entity/equipment';
+import type { PartInput } from './entity/equipment';
 
 export interface Kind<T> {
   readonly id: string;
@@ -13,8 +13,8 @@ export interface Kind<T> {
 const machine = (
   id: string,
   label: string,
-  fields: Partial<PartEntered['machine']>,
-): Kind<PartEntered['machine']> => ({
+  fields: Partial<PartInput['machine']>,
+): Kind<PartInput['machine']> => ({
   id,
   label,
   fields: {
@@ -54,9 +54,9 @@ export const MACHINE_KINDS = [
 const grinder = (
   id: string,
   label: string,
-  fields: Pick<PartEntered['grinder'], 'min' | 'max' | 'stepSize' | 'retentionG'> &
-    Partial<PartEntered['grinder']>,
-): Kind<PartEntered['grinder']> => ({
+  fields: Pick<PartInput['grinder'], 'min' | 'max' | 'stepSize' | 'retentionG'> &
+    Partial<PartInput['grinder']>,
+): Kind<PartInput['grinder']> => ({
   id,
   label,
   fields: { name: label, finerIs: 'lower', stepless: false, ...fields },
@@ -108,7 +108,7 @@ const basket = (
   diameterMm: number,
   ratedG: number,
   pressurised = false,
-): Kind<PartEntered['basket']> => {
+): Kind<PartInput['basket']> => {
   const label = `${diameterMm} mm, ${ratedG} g${pressurised ? ', pressurised' : ''}`;
   return { id: label, label, fields: { name: label, diameterMm, ratedG, pressurised } };
 };

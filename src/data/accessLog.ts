@@ -1,4 +1,4 @@
-/** What happened at the doors: sign-ins, wrong passwords, people who came and went, exports, backups. */
+/** Who came in, or tried to: sign-ins, wrong passwords, people who came and went, exports, backups. */
 import { z } from 'zod';
 import { prepared, type Db } from './database';
 import { now } from './rows';

@@ -34,7 +34,7 @@ export interface Caller {
   readonly personId: string | null;
   /** How they are signed in; absent for what runs on this machine itself. */
   readonly session?: Session | undefined;
-  /** Address and browser, for the log of the doors. */
+  /** Address and browser, for the log of access. */
   readonly source?: string;
   /** Hash of the password of the input: hashing takes too long for a transaction. */
   readonly passwordHash?: string | undefined;
@@ -49,7 +49,7 @@ export interface Outcome {
   readonly personId?: string;
   /** What it changed besides what its kind always does. */
   readonly alsoChanged?: readonly CacheTag[];
-  /** It changes who may do what: a line in the log of the doors too. */
+  /** It changes who may do what: a line in the log of access too. */
   readonly changesAccess?: boolean;
 }
 

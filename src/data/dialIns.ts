@@ -1,7 +1,7 @@
 /** Dial-ins and the revisions of the recipe on the bench. */
 import type { CacheTag } from '@/core/command/cacheTags';
-import { DRAFT, type DraftEntered, type DraftValues } from '@/core/entity/draft';
-import { RECIPE, type RecipeEntered, type RecipeValues } from '@/core/entity/recipe';
+import { DRAFT, type DraftInput, type DraftRow } from '@/core/entity/draft';
+import { RECIPE, type RecipeInput, type StoredRecipeRow } from '@/core/entity/recipe';
 import { withRatio, type Recipe } from '@/core/schema/recipe';
 import type { BrewStyle } from '@/core/vocabulary';
 import { prepared, type Db } from './database';
@@ -10,7 +10,7 @@ import type { ReleaseName } from './releases';
 import { now } from './rows';
 import { tableOf } from './table';
 
-export interface StoredDraft extends DraftValues {
+export interface StoredDraft extends DraftRow {
   readonly id: string;
   readonly dialInId: string;
   readonly releaseId: string;
@@ -26,7 +26,7 @@ export interface StoredDraft extends DraftValues {
   readonly proposed: Readonly<Record<string, number>> | undefined;
 }
 
-export type StoredRecipe = RecipeValues & Pick<Recipe, 'ratio'>;
+export type StoredRecipe = StoredRecipeRow & Pick<Recipe, 'ratio'>;
 
 export const RECIPE_TABLE = tableOf('recipe_draft', RECIPE);
 export const DRAFT_TABLE = tableOf('recipe_draft', DRAFT);
@@ -196,8 +196,8 @@ export function ensureDialIn(db: Db, newId: string, key: DialInKey, at: string =
   return newId;
 }
 
-export interface DraftFields extends DraftEntered {
-  readonly recipe: RecipeEntered;
+export interface DraftFields extends DraftInput {
+  readonly recipe: RecipeInput;
   readonly carriedFrom?: string | undefined;
   readonly proposed?: Readonly<Record<string, number>> | undefined;
 }

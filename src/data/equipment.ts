@@ -4,8 +4,8 @@ import {
   GRINDER,
   MACHINE,
   type Part,
-  type PartEntered,
-  type PartValues,
+  type PartInput,
+  type PartRow,
 } from '@/core/entity/equipment';
 import type { Fields } from '@/core/entity/field';
 import { prepared, type Db } from './database';
@@ -15,7 +15,7 @@ export interface Identity {
   readonly id: string;
   readonly rowVersion: number;
 }
-export type StoredParts = { readonly [P in Part]: PartValues[P] & Identity };
+export type StoredParts = { readonly [P in Part]: PartRow[P] & Identity };
 export type StoredMachine = StoredParts['machine'];
 export type StoredGrinder = StoredParts['grinder'];
 export type StoredBasket = StoredParts['basket'];
@@ -63,7 +63,7 @@ export function insertPart<P extends Part>(
   db: Db,
   part: P,
   id: string,
-  fields: PartEntered[P],
+  fields: PartInput[P],
 ): void {
   const { columns, parameters, write } = tableOfPart(part);
   prepared(db, `INSERT INTO ${part} (id, ${columns}) VALUES (@id, ${parameters})`).run({
@@ -77,7 +77,7 @@ export function updatePart<P extends Part>(
   db: Db,
   part: P,
   seen: Seen,
-  fields: PartEntered[P],
+  fields: PartInput[P],
 ): boolean {
   return updateRow(db, tableOfPart(part), seen, fields as never);
 }

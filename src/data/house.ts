@@ -1,6 +1,6 @@
 /** The house and how it works: schools, clock, tolerances, money, days off, roast words. */
 import { z } from 'zod';
-import { HOUSE, type HouseEntered, type HouseValues } from '@/core/entity/house';
+import { HOUSE, type HouseInput, type HouseRow } from '@/core/entity/house';
 import { drinkSchema } from '@/core/extraction/drinks';
 import { DEFAULT_TOLERANCE } from '@/core/tolerance';
 import { ownRuleSchema } from '@/core/schema/ownRule';
@@ -25,9 +25,9 @@ const lists = z.object({
   /** Releases after which a past recipe counts half; undefined when it never fades. */
   halfLife: optional(z.number()),
 });
-export type House = HouseValues & z.output<typeof lists>;
+export type House = HouseRow & z.output<typeof lists>;
 
-export type HouseFields = HouseEntered &
+export type HouseFields = HouseInput &
   Pick<House, 'closedWeekdays' | 'closedDates' | 'roastMap' | 'drinks'>;
 
 export const HOUSE_TABLE = tableOf('house', HOUSE);

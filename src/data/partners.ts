@@ -1,12 +1,12 @@
 /** Cafés that brew by the house's cards, the coffees they serve and the secrets of their links. */
 import { randomBytes } from 'node:crypto';
-import { PARTNER, type PartnerEntered, type PartnerValues } from '@/core/entity/partner';
+import { PARTNER, type PartnerInput, type PartnerRow } from '@/core/entity/partner';
 import { prepared, type Db } from './database';
 import { groupedByOwner, IDS } from './many';
 import { now } from './rows';
 import { tableOf, updateRow, type Seen } from './table';
 
-export interface StoredPartner extends PartnerValues {
+export interface StoredPartner extends PartnerRow {
   readonly id: string;
   readonly rowVersion: number;
   /** Null where its link was revoked. */
@@ -77,7 +77,7 @@ export function cafesServing(db: Db, releaseIds: readonly string[]): (releaseId:
 /** 128 bits. */
 const newSecret = () => randomBytes(16).toString('base64url');
 
-export function insertPartner(db: Db, id: string, fields: PartnerEntered, personId: string): void {
+export function insertPartner(db: Db, id: string, fields: PartnerInput, personId: string): void {
   prepared(
     db,
     `INSERT INTO partner (id, secret, made_at, made_by, ${TABLE.columns})
@@ -86,7 +86,7 @@ export function insertPartner(db: Db, id: string, fields: PartnerEntered, person
 }
 
 /** False when somebody else changed the café meanwhile. */
-export function updatePartner(db: Db, seen: Seen, fields: PartnerEntered): boolean {
+export function updatePartner(db: Db, seen: Seen, fields: PartnerInput): boolean {
   return updateRow(db, TABLE, seen, fields);
 }
 

@@ -1,10 +1,10 @@
 /** The house's own programmes, and which of them its styles begin with. */
-import { PROGRAMME, type ProgrammeEntered, type ProgrammeValues } from '@/core/entity/programme';
+import { PROGRAMME, type ProgrammeInput, type ProgrammeRow } from '@/core/entity/programme';
 import { prepared, type Db } from './database';
 import { now } from './rows';
 import { tableOf, updateRow, type Seen } from './table';
 
-export interface StoredProgramme extends ProgrammeValues {
+export interface StoredProgramme extends ProgrammeRow {
   readonly id: string;
   readonly rowVersion: number;
 }
@@ -32,14 +32,14 @@ export function findProgramme(db: Db, id: string): StoredProgramme | null {
 }
 
 /** A style begins with one programme: a new first takes the place of the old, of one taken away too. */
-function makeRoom(db: Db, { style, isFirst }: ProgrammeEntered): void {
+function makeRoom(db: Db, { style, isFirst }: ProgrammeInput): void {
   if (isFirst) prepared(db, 'UPDATE programme SET is_first = 0 WHERE style = ?').run(style);
 }
 
 export function insertProgramme(
   db: Db,
   id: string,
-  fields: ProgrammeEntered,
+  fields: ProgrammeInput,
   personId: string,
 ): void {
   makeRoom(db, fields);
@@ -54,7 +54,7 @@ export function insertProgramme(
 export function updateProgramme(
   db: Db,
   seen: Seen,
-  fields: ProgrammeEntered,
+  fields: ProgrammeInput,
   personId: string,
 ): boolean {
   makeRoom(db, fields);

@@ -1,7 +1,7 @@
 /** Releases with their components and batches. */
-import { BATCH, type BatchEntered, type BatchValues } from '@/core/entity/batch';
-import { COMPONENT, type ComponentEntered, type ComponentValues } from '@/core/entity/component';
-import { RELEASE, type ReleaseEntered, type ReleaseValues } from '@/core/entity/release';
+import { BATCH, type BatchInput, type BatchRow } from '@/core/entity/batch';
+import { COMPONENT, type ComponentInput, type ComponentRow } from '@/core/entity/component';
+import { RELEASE, type ReleaseInput, type ReleaseRow } from '@/core/entity/release';
 import { prepared, type Db } from './database';
 import type { RestSpan, FrozenSpell } from '@/core/rest/rest';
 import { spellsOf } from '@/core/rest/samples';
@@ -12,10 +12,10 @@ import { rechecksOfBatches } from './rechecks';
 import { samplesOfBatches, type StoredSample } from './samples';
 import { tableOf, updateRow, type Seen } from './table';
 
-export interface StoredComponent extends ComponentValues {
+export interface StoredComponent extends ComponentRow {
   readonly id: string;
 }
-export interface StoredBatch extends BatchValues {
+export interface StoredBatch extends BatchRow {
   readonly id: string;
   readonly rowVersion: number;
   /** Bags that were set aside, in the order they were noted. */
@@ -27,7 +27,7 @@ export interface StoredBatch extends BatchValues {
   /** Checks somebody asked for, by their day. */
   readonly rechecks: readonly AskedCheck[];
 }
-export interface StoredRelease extends ReleaseValues {
+export interface StoredRelease extends ReleaseRow {
   readonly id: string;
   readonly rowVersion: number;
   readonly createdAt: string;
@@ -215,8 +215,8 @@ export function countReleases(db: Db): number {
   return n;
 }
 
-export interface ReleaseFields extends ReleaseEntered {
-  readonly components: readonly ComponentEntered[];
+export interface ReleaseFields extends ReleaseInput {
+  readonly components: readonly ComponentInput[];
 }
 
 /** Stores a release with its components; its batches are added one by one. */
@@ -237,11 +237,7 @@ export function updateRelease(db: Db, seen: Seen, fields: ReleaseFields): boolea
   return true;
 }
 
-function insertComponents(
-  db: Db,
-  releaseId: string,
-  components: readonly ComponentEntered[],
-): void {
+function insertComponents(db: Db, releaseId: string, components: readonly ComponentInput[]): void {
   const insert = prepared(
     db,
     `INSERT INTO component (id, release_id, position, ${COMPONENT_TABLE.columns})
@@ -257,7 +253,7 @@ function insertComponents(
   );
 }
 
-export function insertBatch(db: Db, id: string, releaseId: string, fields: BatchEntered): void {
+export function insertBatch(db: Db, id: string, releaseId: string, fields: BatchInput): void {
   prepared(
     db,
     `INSERT INTO batch (id, release_id, ${BATCH_TABLE.columns})
@@ -266,6 +262,6 @@ export function insertBatch(db: Db, id: string, releaseId: string, fields: Batch
 }
 
 /** False when someone else changed the batch since `rowVersion` was read, or took it away. */
-export function updateBatch(db: Db, seen: Seen, fields: BatchEntered): boolean {
+export function updateBatch(db: Db, seen: Seen, fields: BatchInput): boolean {
   return updateRow(db, BATCH_TABLE, seen, fields);
 }

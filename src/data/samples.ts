@@ -1,11 +1,11 @@
 /** Bags of a batch that were set aside. */
-import { SAMPLE, type SampleEntered, type SampleValues } from '@/core/entity/sample';
+import { SAMPLE, type SampleInput, type SampleRow } from '@/core/entity/sample';
 import { prepared, type Db } from './database';
 import { groupedByOwner, IDS } from './many';
 import { now } from './rows';
 import { tableOf, updateRow, type Seen } from './table';
 
-export interface StoredSample extends SampleValues {
+export interface StoredSample extends SampleRow {
   readonly id: string;
   readonly rowVersion: number;
   /** Grams its shots and purges took. */
@@ -42,7 +42,7 @@ export function insertSample(
   db: Db,
   id: string,
   batchId: string,
-  fields: SampleEntered,
+  fields: SampleInput,
   personId: string,
 ): void {
   prepared(
@@ -53,7 +53,7 @@ export function insertSample(
 }
 
 /** False when somebody else changed the bag since it was read, or took it away. */
-export function updateSample(db: Db, seen: Seen, fields: SampleEntered): boolean {
+export function updateSample(db: Db, seen: Seen, fields: SampleInput): boolean {
   return updateRow(db, TABLE, seen, fields);
 }
 

@@ -1,6 +1,6 @@
 /** Shots: what was pulled for which recipe. */
 import { z } from 'zod';
-import { SHOT, type ShotEntered, type ShotValues } from '@/core/entity/shot';
+import { SHOT, type ShotInput, type StoredShotRow } from '@/core/entity/shot';
 import type { Drink } from '@/core/vocabulary';
 import { spellsOf } from '@/core/rest/samples';
 import { batchRestDays } from '@/core/rest/batchRest';
@@ -10,7 +10,7 @@ import { bool, now } from './rows';
 import { tableOf, updateRow, type Seen } from './table';
 import { dayOf } from './today';
 
-export interface StoredShot extends ShotValues {
+export interface StoredShot extends StoredShotRow {
   readonly id: string;
   readonly rowVersion: number;
   readonly draftId: string;
@@ -82,7 +82,7 @@ export function listShots(db: Db, dialInId: string): readonly StoredShot[] {
   return shotsOfDialIns(db, [dialInId])(dialInId);
 }
 
-export interface ShotFields extends ShotEntered {
+export interface ShotFields extends ShotInput {
   readonly draftId: string;
   /** Now when absent. */
   readonly pulledAt?: string | undefined;
@@ -138,7 +138,7 @@ export function findShot(db: Db, id: string): StoredShot | null {
 }
 
 /** False when someone else changed or took the shot back since `rowVersion` was read. */
-export function updateShot(db: Db, seen: Seen, fields: ShotEntered): boolean {
+export function updateShot(db: Db, seen: Seen, fields: ShotInput): boolean {
   return updateRow(db, SHOT_TABLE, seen, fields);
 }
 

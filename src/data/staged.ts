@@ -4,12 +4,12 @@ import { prepared, type Db } from './database';
 import { allRows, IDS } from './many';
 import { now } from './rows';
 
-interface StagedEntered {
+interface StagedInput {
   readonly cups: readonly StagedCup[];
   readonly likeness: Likeness | null;
 }
 
-export interface StagedShot extends StagedEntered {
+export interface StagedShot extends StagedInput {
   readonly notedAt: string;
 }
 
@@ -30,7 +30,7 @@ export function stagedFrom(row: unknown): StagedShot {
 }
 
 /** What was noted before is replaced; no cups is none noted. */
-export function noteStaged(db: Db, shotId: string, staged: StagedEntered, personId: string): void {
+export function noteStaged(db: Db, shotId: string, staged: StagedInput, personId: string): void {
   if (staged.cups.length === 0) {
     prepared(db, 'DELETE FROM staged_shot WHERE shot_id = ?').run(shotId);
     return;

@@ -1,5 +1,5 @@
 /** Tastings: what somebody made of the cup of a shot. */
-import { TASTING, type TastingValues } from '@/core/entity/tasting';
+import { TASTING, type StoredTastingRow } from '@/core/entity/tasting';
 import type { Input } from '@/core/entity/field';
 import type { Taste } from '@/core/schema/shot';
 import { prepared, type Db } from './database';
@@ -7,7 +7,7 @@ import { groupedByOwner, IDS } from './many';
 import { now } from './rows';
 import { tableOf, type Seen } from './table';
 
-export interface StoredTasting extends TastingValues {
+export interface StoredTasting extends StoredTastingRow {
   readonly id: string;
   readonly rowVersion: number;
   readonly shotId: string;

@@ -1,12 +1,12 @@
 /** What the trial of a release may change and take. */
-import { TRIAL, type TrialEntered } from '@/core/entity/trial';
+import { TRIAL, type TrialInput } from '@/core/entity/trial';
 import { prepared, type Db } from './database';
 import { now } from './rows';
 import { tableOf } from './table';
 
 const TABLE = tableOf('trial', TRIAL);
 
-export interface StoredTrial extends TrialEntered {
+export interface StoredTrial extends TrialInput {
   /** 0 before anything was said. */
   readonly rowVersion: number;
 }
@@ -24,7 +24,7 @@ export function findTrial(db: Db, releaseId: string): StoredTrial {
 export function setTrial(
   db: Db,
   { releaseId, rowVersion }: { readonly releaseId: string; readonly rowVersion: number },
-  fields: TrialEntered,
+  fields: TrialInput,
   personId: string,
 ): boolean {
   if (findTrial(db, releaseId).rowVersion !== rowVersion) return false;

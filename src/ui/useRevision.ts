@@ -1,7 +1,7 @@
 'use client';
 
 import type { Advice } from '@/core/advice/types';
-import type { HOLDS, RecipeValues } from '@/core/entity/recipe';
+import type { HOLDS, StoredRecipeRow } from '@/core/entity/recipe';
 import type { BrewStyle, Drink, TemperatureSchool } from '@/core/vocabulary';
 import { useCommand } from './useCommand';
 
@@ -14,7 +14,7 @@ interface Revised {
     readonly style: BrewStyle;
     readonly temperatureSchool: TemperatureSchool;
     readonly drink: Drink;
-    readonly recipe: RecipeValues & { readonly ratio: number };
+    readonly recipe: StoredRecipeRow & { readonly ratio: number };
     readonly proposed: Readonly<Record<string, number>> | undefined;
   };
   readonly advice: Pick<Advice, 'setting'>;

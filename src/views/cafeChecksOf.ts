@@ -2,10 +2,10 @@
 import type { CafeCheck, CafeTarget } from '@/core/cafes/check';
 import { localDay } from '@/core/cafes/schedule';
 import { fromPump } from '@/core/extraction/clock';
-import type { PartnerValues } from '@/core/entity/partner';
+import type { PartnerRow } from '@/core/entity/partner';
 import type { CheckTarget, StoredCheck } from '@/data/cafeChecks';
 
-type Dialled = Pick<PartnerValues, 'stepSize' | 'finerIs'>;
+type Dialled = Pick<PartnerRow, 'stepSize' | 'finerIs'>;
 
 /** A dial in steps that count up as it grinds coarser, as the model does. */
 export function stepsOfDial({ stepSize, finerIs }: Dialled, dial: number): number {
@@ -19,7 +19,7 @@ export function dialAfter({ stepSize, finerIs }: Dialled, dial: number, steps: n
 
 /** The same, as far as the grinder goes. */
 export function movedDial(
-  partner: Dialled & Pick<PartnerValues, 'dialMin' | 'dialMax'>,
+  partner: Dialled & Pick<PartnerRow, 'dialMin' | 'dialMax'>,
   dial: number,
   steps: number,
 ): number {

@@ -1,5 +1,5 @@
 /** What a café's phone shows: its own coffees by their published cards, and nothing else of the house. Server only. */
-import type { PartnerValues } from '@/core/entity/partner';
+import type { PartnerRow } from '@/core/entity/partner';
 import { NOTHING_KNOWN, type KnownAtCafe } from '@/core/cafes/atTheBar';
 import type { CafeTarget } from '@/core/cafes/check';
 import { CAFE_RULES } from '@/core/cafes/cafeRules';
@@ -35,7 +35,7 @@ export interface SheetCoffee {
 }
 
 export type SheetCafe = Pick<
-  PartnerValues,
+  PartnerRow,
   | 'name'
   | 'language'
   | 'heatUnit'

@@ -1,6 +1,6 @@
 /** The card of a release that is public now, and what it means on a café's own setup. Server only. */
 import { fitRecipe, type Fit, type FittedRecipe } from '@/core/fits/fit';
-import type { PartnerValues } from '@/core/entity/partner';
+import type { PartnerRow } from '@/core/entity/partner';
 import type { Db } from '@/data/database';
 import type { House } from '@/data/house';
 import { findAddress, findEarlier, findPublished, versionsOfReleases } from '@/data/publications';
@@ -33,10 +33,7 @@ export function recipeInForce(db: Db, releaseId: string, moment: string): Public
   return { ...newest, body: readDocument(document).body };
 }
 
-type Setup = Pick<
-  PartnerValues,
-  'diameterMm' | 'ratedG' | 'fixedTemperatureC' | 'canShape' | 'clock'
->;
+type Setup = Pick<PartnerRow, 'diameterMm' | 'ratedG' | 'fixedTemperatureC' | 'canShape' | 'clock'>;
 
 /** The card's recipe on the café's setup; none is lost: a café has a scale and a basket without a valve. */
 export function recipeAt(

@@ -299,7 +299,7 @@ describe('the first set-up', () => {
   });
 });
 
-describe('the log of the doors', () => {
+describe('the log of access', () => {
   it('holds who came, went and changed, newest first', () => {
     const { db } = openHouse();
     const personId = join(db, 'bench', 'tobin');

@@ -26,7 +26,7 @@ export function deviceOf(request: Request): string {
   return words.slice(0, MOST_DEVICE_CHARACTERS);
 }
 
-/** For the log of the doors. */
+/** For the log of access. */
 export const sourceOf = (request: Request): string => `${addressOf(request)}, ${deviceOf(request)}`;
 
 /** Refuses whoever may not do what asks for this duty; answers who may. */

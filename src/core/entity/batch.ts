@@ -60,5 +60,5 @@ export const BATCH = {
   }),
 } as const;
 
-export type BatchValues = Row<typeof BATCH>;
-export type BatchEntered = Input<typeof BATCH>;
+export type BatchRow = Row<typeof BATCH>;
+export type BatchInput = Input<typeof BATCH>;

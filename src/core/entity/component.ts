@@ -96,5 +96,5 @@ export const COMPONENT = {
   }),
 } as const;
 
-export type ComponentValues = Row<typeof COMPONENT>;
-export type ComponentEntered = Input<typeof COMPONENT>;
+export type ComponentRow = Row<typeof COMPONENT>;
+export type ComponentInput = Input<typeof COMPONENT>;

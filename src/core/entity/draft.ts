@@ -21,5 +21,5 @@ export const DRAFT = {
   decidedOn: day({ label: 'Decided on', optional: true }),
 } as const;
 
-export type DraftValues = Row<typeof DRAFT>;
-export type DraftEntered = Input<typeof DRAFT>;
+export type DraftRow = Row<typeof DRAFT>;
+export type DraftInput = Input<typeof DRAFT>;

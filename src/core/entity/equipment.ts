@@ -118,5 +118,5 @@ export const PARTS = { machine: MACHINE, grinder: GRINDER, basket: BASKET } as c
 export type Part = keyof typeof PARTS;
 export const PART_NAMES = Object.keys(PARTS) as Part[];
 
-export type PartValues = { readonly [P in Part]: Row<(typeof PARTS)[P]> };
-export type PartEntered = { readonly [P in Part]: Input<(typeof PARTS)[P]> };
+export type PartRow = { readonly [P in Part]: Row<(typeof PARTS)[P]> };
+export type PartInput = { readonly [P in Part]: Input<(typeof PARTS)[P]> };

@@ -68,5 +68,5 @@ export const HOUSE = {
   backupWeeks: quantity('backupWeeks', { isWhole: true, default: 8 }),
 } as const;
 
-export type HouseValues = Row<typeof HOUSE>;
-export type HouseEntered = Input<typeof HOUSE>;
+export type HouseRow = Row<typeof HOUSE>;
+export type HouseInput = Input<typeof HOUSE>;

@@ -67,5 +67,5 @@ export const PARTNER = {
   water: text('address', { label: 'Water, how it is made', default: '' }),
 } as const;
 
-export type PartnerValues = Row<typeof PARTNER>;
-export type PartnerEntered = Input<typeof PARTNER>;
+export type PartnerRow = Row<typeof PARTNER>;
+export type PartnerInput = Input<typeof PARTNER>;

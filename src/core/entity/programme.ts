@@ -10,5 +10,5 @@ export const PROGRAMME = {
   isFirst: flag({ label: 'First of its style', default: false }),
 } as const;
 
-export type ProgrammeValues = Row<typeof PROGRAMME>;
-export type ProgrammeEntered = Input<typeof PROGRAMME>;
+export type ProgrammeRow = Row<typeof PROGRAMME>;
+export type ProgrammeInput = Input<typeof PROGRAMME>;

@@ -60,5 +60,5 @@ export const RECIPE = {
   ...HOLDS,
 } as const;
 
-export type RecipeValues = Row<typeof RECIPE>;
-export type RecipeEntered = Input<typeof RECIPE>;
+export type StoredRecipeRow = Row<typeof RECIPE>;
+export type RecipeInput = Input<typeof RECIPE>;

@@ -76,5 +76,5 @@ export const RELEASE = {
   isArchived: flag({ label: 'Archived', default: false, headers: ['archived'] }),
 } as const;
 
-export type ReleaseValues = Row<typeof RELEASE>;
-export type ReleaseEntered = Input<typeof RELEASE>;
+export type ReleaseRow = Row<typeof RELEASE>;
+export type ReleaseInput = Input<typeof RELEASE>;

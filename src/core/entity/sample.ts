@@ -10,5 +10,5 @@ export const SAMPLE = {
   thawedOn: day({ label: 'Thawed on', hint: 'Empty while it is frozen', optional: true }),
 } as const;
 
-export type SampleValues = Row<typeof SAMPLE>;
-export type SampleEntered = Input<typeof SAMPLE>;
+export type SampleRow = Row<typeof SAMPLE>;
+export type SampleInput = Input<typeof SAMPLE>;

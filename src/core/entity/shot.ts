@@ -56,5 +56,5 @@ export const SHOT = {
   remark: text('remark', { label: 'Remark', default: '', headers: ['remark', 'comment', 'notes'] }),
 } as const;
 
-export type ShotValues = Row<typeof SHOT>;
-export type ShotEntered = Input<typeof SHOT>;
+export type StoredShotRow = Row<typeof SHOT>;
+export type ShotInput = Input<typeof SHOT>;

@@ -46,4 +46,4 @@ export const TASTING = {
   remark: text('remark', { label: 'Remark', default: '', headers: ['remark', 'comment'] }),
 } as const;
 
-export type TastingValues = Row<typeof TASTING>;
+export type StoredTastingRow = Row<typeof TASTING>;

@@ -17,7 +17,7 @@ export const TRIAL = {
   keepG: quantity('keepG', { step: 10, optional: true }),
 } as const;
 
-export type TrialEntered = Input<typeof TRIAL>;
+export type TrialInput = Input<typeof TRIAL>;
 
 /** The two ends of each variable, by name. */
 export const TRIAL_ENDS = [

@@ -1,7 +1,7 @@
 /** A recipe as it comes from outside. `ratio` is yieldG / doseG and is checked against them. */
 import { z } from 'zod';
 import { entryShape } from '../entity/entry';
-import { RECIPE, type RecipeEntered } from '../entity/recipe';
+import { RECIPE, type RecipeInput } from '../entity/recipe';
 import { LIMITS } from '../limits';
 import { quantity } from './fields';
 
@@ -27,12 +27,12 @@ export const recipeSchema = z
     error: 'The ratio is not the yield divided by the dose. Correct one of the three.',
   });
 
-export interface Recipe extends RecipeEntered {
+export interface Recipe extends RecipeInput {
   readonly ratio: number;
 }
 
 /** A recipe from what is kept or entered of it: the ratio follows from the masses. */
-export function withRatio<R extends Pick<RecipeEntered, 'doseG' | 'yieldG'>>(
+export function withRatio<R extends Pick<RecipeInput, 'doseG' | 'yieldG'>>(
   recipe: R,
 ): R & { readonly ratio: number } {
   return { ...recipe, ratio: recipe.yieldG / recipe.doseG };

@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import { entryShape } from '@/core/entity/entry';
 import { CAFE_CHECK } from '@/core/entity/cafeCheck';
-import { PARTNER, type PartnerEntered } from '@/core/entity/partner';
+import { PARTNER, type PartnerInput } from '@/core/entity/partner';
 import { userFault } from '@/core/errors';
 import { readTimes } from '@/core/cafes/schedule';
 import { DIVISIONS, dialWords } from '@/core/grinder/notation';
@@ -74,7 +74,7 @@ export const savePartner = defineCommand({
   },
 });
 
-function checkPartner(partner: PartnerEntered): void {
+function checkPartner(partner: PartnerInput): void {
   const {
     checkTimes = '',
     timeZone = '',

@@ -1,6 +1,6 @@
 /** Commands that describe the bench. */
 import { z } from 'zod';
-import { PART_NAMES, type Part, type PartEntered } from '@/core/entity/equipment';
+import { PART_NAMES, type Part, type PartInput } from '@/core/entity/equipment';
 import { userFault } from '@/core/errors';
 import { perNumber } from '@/core/grinder/notation';
 import { oneOf, parse } from '@/core/schema/fields';
@@ -28,11 +28,11 @@ export const savePart = defineCommand({
     fields: z.unknown(),
   }),
   run: ({ part, id, rowVersion = 0, fields: raw }, { db, id: newId }) => {
-    const fields = parse(PART_INPUTS[part], raw) as PartEntered[Part];
+    const fields = parse(PART_INPUTS[part], raw) as PartInput[Part];
     if (id === undefined) insertPart(db, part, newId, fields);
     else {
       const before = findPart(db, part, id);
-      if (part === 'grinder') refuseOtherScale(db, id, fields as PartEntered['grinder']);
+      if (part === 'grinder') refuseOtherScale(db, id, fields as PartInput['grinder']);
       if (!updatePart(db, part, { id, rowVersion }, fields)) throw changedMeanwhile(part);
       keepBefore(db, newId, { what: part, rowId: id, rowVersion, before });
     }
@@ -45,7 +45,7 @@ export const savePart = defineCommand({
 });
 
 /** Dials that were written down would all read otherwise. */
-function refuseOtherScale(db: Context['db'], id: string, fields: PartEntered['grinder']): void {
+function refuseOtherScale(db: Context['db'], id: string, fields: PartInput['grinder']): void {
   const before = findPart(db, 'grinder', id);
   if (!before || perNumber(before) === perNumber(fields) || !isGrinderUsed(db, id)) return;
   throw userFault(
@@ -98,7 +98,7 @@ function setupFields(setup: StoredSetup | null): SetupFields | null {
 function partId<P extends Part>(
   part: P,
   id: string | undefined,
-  fields: PartEntered[P] | undefined,
+  fields: PartInput[P] | undefined,
   context: Context,
 ): string {
   if (fields !== undefined) {

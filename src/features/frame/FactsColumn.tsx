@@ -4,7 +4,7 @@ import Link from 'next/link';
 import styled from 'styled-components';
 import { altitudeWords } from '@/core/coffee/altitude';
 import { dayWords } from '@/core/dayWords';
-import { COMPONENT, type ComponentValues } from '@/core/entity/component';
+import { COMPONENT, type ComponentRow } from '@/core/entity/component';
 import { entriesOf } from '@/core/entity/field';
 import { valueWords } from '@/core/entity/words';
 import { roastWord, SERVED_LABELS } from '@/core/vocabulary';
@@ -130,7 +130,7 @@ const SAID_ABOVE: readonly string[] = [
 ];
 
 /** Every other fact of a component, by its own label. */
-function componentFacts(component: ComponentValues): [string, string][] {
+function componentFacts(component: ComponentRow): [string, string][] {
   return entriesOf(COMPONENT)
     .filter(([name]) => !SAID_ABOVE.includes(name))
     .map(([name, field]) => [

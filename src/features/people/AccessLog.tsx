@@ -16,7 +16,7 @@ export function AccessLog({
   return (
     <Page>
       <StageTitle as="h1">Who came in</StageTitle>
-      <TableScroll aria-label="Log of the doors">
+      <TableScroll aria-label="Log of access">
         <Table>
           <TableHead columns={['When', { words: 'Who' }, { words: 'What' }, { words: 'From' }]} />
           <tbody>

@@ -1,7 +1,7 @@
 /** Logging shots and taking them back. */
 import { z } from 'zod';
 import { entriesOf, type Field } from '@/core/entity/field';
-import { SHOT, type ShotEntered } from '@/core/entity/shot';
+import { SHOT, type ShotInput } from '@/core/entity/shot';
 import { valueWords } from '@/core/entity/words';
 import { userFault } from '@/core/errors';
 import { extraction } from '@/core/extraction/extraction';
@@ -71,9 +71,9 @@ export const logShot = defineCommand({
 
 /** The mass of a yield that was read by volume; of one that was weighed, what the scale said. */
 function weighed(
-  { yieldG, yieldMl }: Pick<ShotEntered, 'yieldG' | 'yieldMl'>,
+  { yieldG, yieldMl }: Pick<ShotInput, 'yieldG' | 'yieldMl'>,
   db: Context['db'],
-): Pick<ShotEntered, 'yieldG'> {
+): Pick<ShotInput, 'yieldG'> {
   return yieldMl === undefined
     ? { yieldG }
     : { yieldG: massOfVolume(yieldMl, findHouse(db)!.cremaGPerMl) };
@@ -111,14 +111,14 @@ export const correctShot = defineCommand({
 });
 
 /** What a person entered of a shot that is kept. */
-function enteredOf(shot: StoredShot): ShotEntered {
+function enteredOf(shot: StoredShot): ShotInput {
   return Object.fromEntries(
     entriesOf(SHOT).map(([name]) => [name, shot[name]]),
-  ) as unknown as ShotEntered;
+  ) as unknown as ShotInput;
 }
 
 /** "time 28 → 26.4, dial 12 → 11". */
-function changesWords(before: StoredShot, after: ShotEntered, grinder: Notation): string {
+function changesWords(before: StoredShot, after: ShotInput, grinder: Notation): string {
   const wordsOf = (field: Field, value: unknown) =>
     field === SHOT.dial ? dialWords(grinder, value as number) : valueWords(field, value);
   const words = entriesOf(SHOT).flatMap(([name, field]) => {

@@ -1,7 +1,7 @@
 'use client';
 
 import { BATCH } from '@/core/entity/batch';
-import type { ComponentValues } from '@/core/entity/component';
+import type { ComponentRow } from '@/core/entity/component';
 import { EntryField, EntryFields, type Form } from '@/ui/EntryField';
 import { FieldGrid } from '@/ui/fields';
 
@@ -11,7 +11,7 @@ export function BatchFields({
   ...form
 }: Omit<Form<typeof BATCH>, 'fields'> & {
   /** Of a blend, in their order: a batch may have other shares. */
-  components?: readonly ComponentValues[];
+  components?: readonly ComponentRow[];
 }) {
   return (
     <FieldGrid>
@@ -39,5 +39,5 @@ export function BatchFields({
   );
 }
 
-const shareWords = ({ sharePct, country, region }: ComponentValues) =>
+const shareWords = ({ sharePct, country, region }: ComponentRow) =>
   [sharePct, country || region].filter(Boolean).join(' ');

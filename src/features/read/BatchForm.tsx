@@ -3,7 +3,7 @@
 import type { FormEvent } from 'react';
 import styled from 'styled-components';
 import { BATCH } from '@/core/entity/batch';
-import type { ComponentValues } from '@/core/entity/component';
+import type { ComponentRow } from '@/core/entity/component';
 import type { BatchView } from '@/views/release';
 import { MainButton, QuietButton } from '@/ui/Button';
 import { Clashes } from '@/ui/Clashes';
@@ -34,7 +34,7 @@ export function BatchForm({
   onDone,
 }: {
   releaseId: string;
-  components: readonly ComponentValues[];
+  components: readonly ComponentRow[];
   /** The one that is changed. */
   batch?: BatchView;
   hasColourMeter: boolean;

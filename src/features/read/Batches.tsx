@@ -3,7 +3,7 @@
 import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { BATCH } from '@/core/entity/batch';
-import type { ComponentValues } from '@/core/entity/component';
+import type { ComponentRow } from '@/core/entity/component';
 import { entriesOf } from '@/core/entity/field';
 import { LIMITS } from '@/core/limits';
 import { REST_STATE_LABELS } from '@/core/rest/rest';
@@ -37,7 +37,7 @@ export function Batches({
   hasColourMeter,
 }: {
   releaseId: string;
-  components: readonly ComponentValues[];
+  components: readonly ComponentRow[];
   batches: readonly BatchView[];
   onBenchId: string;
   /** The setup on the bench has one linked. */

@@ -1,11 +1,11 @@
 /** Taking things away and putting them back. */
 import { z } from 'zod';
 import type { CacheTag } from '@/core/command/cacheTags';
-import type { BatchEntered } from '@/core/entity/batch';
-import type { Part, PartEntered } from '@/core/entity/equipment';
-import type { ShotEntered } from '@/core/entity/shot';
+import type { BatchInput } from '@/core/entity/batch';
+import type { Part, PartInput } from '@/core/entity/equipment';
+import type { ShotInput } from '@/core/entity/shot';
 import type { Db } from '@/data/database';
-import type { ProgrammeEntered } from '@/core/entity/programme';
+import type { ProgrammeInput } from '@/core/entity/programme';
 import { userFault } from '@/core/errors';
 import { oneOf } from '@/core/schema/fields';
 import { defineCommand, personOf, type Context } from '@/data/command';
@@ -136,21 +136,21 @@ function releaseOfEdit(db: Db, what: Editable, id: string): string | null {
 type Restore<T> = (context: Context, seen: Seen, before: T) => boolean;
 
 const restorePart =
-  <P extends Part>(part: P): Restore<PartEntered[P]> =>
+  <P extends Part>(part: P): Restore<PartInput[P]> =>
   ({ db }, seen, before) =>
     updatePart(db, part, seen, before);
 
 const RESTORE: { readonly [E in Editable]: Restore<never> } = {
   house: ({ db }, { rowVersion }, before: HouseFields) => updateHouse(db, rowVersion, before),
   release: ({ db }, seen, before: ReleaseFields) => updateRelease(db, seen, before),
-  batch: ({ db }, seen, before: BatchEntered) => updateBatch(db, seen, before),
+  batch: ({ db }, seen, before: BatchInput) => updateBatch(db, seen, before),
   machine: restorePart('machine'),
   grinder: restorePart('grinder'),
   basket: restorePart('basket'),
   setup: ({ db }, seen, before: SetupFields) => updateSetup(db, seen, before),
-  programme: (context, seen, before: ProgrammeEntered) =>
+  programme: (context, seen, before: ProgrammeInput) =>
     updateProgramme(context.db, seen, before, personOf(context).id),
-  shot: ({ db }, seen, before: ShotEntered) => updateShot(db, seen, before),
+  shot: ({ db }, seen, before: ShotInput) => updateShot(db, seen, before),
   tasting: ({ db }, seen, before: CorrectedTasting) => updateTasting(db, seen, before),
 };
 

@@ -1,4 +1,4 @@
-import type { HouseValues } from '@/core/entity/house';
+import type { HouseRow } from '@/core/entity/house';
 import { database } from '@/data/database';
 import { loadHouse, loadRelease } from '@/features/frame/load';
 import { TasteStage } from '@/features/taste/TasteStage';
@@ -39,7 +39,7 @@ export default async function TastePage({ params }: { params: Promise<{ id: stri
 }
 
 /** All four figures, or no region. */
-function regionOf({ tdsFromPct, tdsToPct, extractionFromPct, extractionToPct }: HouseValues) {
+function regionOf({ tdsFromPct, tdsToPct, extractionFromPct, extractionToPct }: HouseRow) {
   if (tdsFromPct === undefined || tdsToPct === undefined) return null;
   if (extractionFromPct === undefined || extractionToPct === undefined) return null;
   return {
