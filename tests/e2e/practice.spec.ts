@@ -11,23 +11,23 @@ test.beforeEach(async ({ demoHouse, page }) => {
   await openPage(page, `${server.url}/practice`);
 });
 
-test('from a new coffee to confirmed in at most five shots on the medium level, by keyboard', async ({
+test('from a new coffee to on target in at most five shots on the medium level, by keyboard', async ({
   page,
 }) => {
   await page.getByRole('button', { name: 'Pull it' }).waitFor();
   await page.getByLabel('Dial', { exact: true }).focus();
-  const confirmed = page.getByText(/Approved in (\d+) shots/);
-  for (let shot = 1; shot <= 5 && !(await confirmed.isVisible()); shot++) {
+  const onTarget = page.getByText(/On target in (\d+) shots/);
+  for (let shot = 1; shot <= 5 && !(await onTarget.isVisible()); shot++) {
     await page.getByLabel('Dial', { exact: true }).press('Enter');
     await expect(
       page.getByRole('region', { name: 'Shots of this round' }).getByRole('row'),
     ).toHaveCount(shot + 1);
     // The round goes on once the truth is told or another shot may be pulled.
     await expect(
-      confirmed.or(page.getByRole('button', { name: 'Pull it', disabled: false })),
+      onTarget.or(page.getByRole('button', { name: 'Pull it', disabled: false })),
     ).toBeVisible();
   }
-  await expect(confirmed).toBeVisible();
+  await expect(onTarget).toBeVisible();
   await expect(page.getByText(/middle of the window lay at dial [\d.]+/)).toBeVisible();
   await expect(page.getByText(/the advice would have been on target after \d shots/)).toBeVisible();
 });

@@ -13,9 +13,9 @@ function playByAdvice(level: PracticeLevel, seed: number) {
 }
 
 describe('practice', () => {
-  it('takes at most five shots to confirmed on the first medium coffee, with the advice', () => {
+  it('takes at most five shots to on target on the first medium coffee, with the advice', () => {
     const { state } = playByAdvice('medium', 1);
-    expect(state.outcome).toBe('approved');
+    expect(state.outcome).toBe('onTarget');
     expect(state.shots.length).toBeLessThanOrEqual(5);
   });
 
@@ -26,7 +26,7 @@ describe('practice', () => {
   });
 
   it.each(PRACTICE_DAYS)('a day of %s can be brought to its end by the advice', (day) => {
-    expect(playByAdvice(day, 1).state.outcome).toBe('approved');
+    expect(playByAdvice(day, 1).state.outcome).toBe('onTarget');
   });
 
   it('names what is wrong with the day before the grind', () => {

@@ -32,7 +32,7 @@ export interface PracticeState {
   readonly advice: Advice;
   readonly spentG: number;
   readonly leftG: number;
-  readonly outcome: 'open' | 'approved' | 'spent';
+  readonly outcome: 'open' | 'onTarget' | 'spent';
 }
 
 /** What is shown when a round is over. */
@@ -149,7 +149,7 @@ function stateAfter(
     advice,
     spentG,
     leftG,
-    outcome: isOnTarget ? 'approved' : leftG < recipe.doseG ? 'spent' : 'open',
+    outcome: isOnTarget ? 'onTarget' : leftG < recipe.doseG ? 'spent' : 'open',
   };
 }
 

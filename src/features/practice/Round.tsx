@@ -155,9 +155,9 @@ export function Round({
               <Small>Finer is a lower dial. Enter pulls, arrows nudge.</Small>
             </>
           )}
-          {outcome === 'approved' && (
+          {outcome === 'onTarget' && (
             <Notice $kind="good">
-              Approved in {shots.length} shots and {mass(state.spentG, 0)}.
+              On target in {shots.length} shots and {mass(state.spentG, 0)}.
             </Notice>
           )}
           {outcome === 'spent' && <Notice>The bag is empty. Here is what it was.</Notice>}
@@ -176,7 +176,7 @@ export function Round({
               <p>
                 The middle of the window lay at dial {figure(truth.idealDial, 1)}; one step changed
                 the time by {figure(truth.stepPct, 0)} %. From your first shot the advice would have
-                been {truth.advised.outcome === 'approved' ? 'approved' : 'out of coffee'} after{' '}
+                been {truth.advised.outcome === 'onTarget' ? 'on target' : 'out of coffee'} after{' '}
                 {truth.advised.shots.length} shots and {mass(truth.advised.spentG, 0)}.
               </p>
             </section>
