@@ -14,11 +14,6 @@ import { demoHouseFile, morningZone } from './lib/testRun.mjs';
 
 /** Minutes each part takes on two quiet cores, as measured. */
 const MINUTES = { checks: 2, 'unit tests': 6, 'browser tests': 16, 'tests of load and disks': 2 };
-  checks: 1.5,
-  'unit tests': 2,
-  'browser tests': 8,
-  'tests of load and disks': 0.5,
-};
 
 const [name] = process.argv.slice(2);
 const say = (words) => process.stdout.write(`${words}\n`);
