@@ -28,8 +28,9 @@ export function DialInPractice({ first }: { first?: PracticeLevel | undefined })
   return (
     <>
       <p>
-        A coffee that exists only in the shot simulator, on a grinder you do not know. Prove a
-        setting before the bag is empty. Nothing of it is kept, and nothing of it touches the house.
+        A coffee that exists only in the shot simulator, on a grinder you do not know. Bring a
+        setting on target before the bag is empty. Nothing of it is kept, and nothing of it touches
+        the house.
       </p>
       <Settings>
         <Choice
