@@ -6,7 +6,7 @@ const config = {
   concurrency: 2,
   // Words of reasons are compared elsewhere; a mutant in one is no fault of judgement.
   mutator: { excludedMutations: ['StringLiteral', 'Regex'] },
-  ignorePatterns: ['.next', 'dist', 'data', 'test-results', 'docs', '.cache'],
+  ignorePatterns: ['/.next', '/dist', '/data', '/test-results', '/docs/screenshots', '/.cache'],
   incremental: true,
   incrementalFile: '.cache/mutants.json',
   tempDirName: '.cache/mutants',

@@ -13,6 +13,7 @@ export const ROOT = fileURLToPath(new URL('../../', import.meta.url));
 const PACKAGE_OF = {
   depcruise: 'dependency-cruiser',
   playwright: '@playwright/test',
+  stryker: '@stryker-mutator/core',
   tsc: 'typescript',
 };
 
