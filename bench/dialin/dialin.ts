@@ -1,5 +1,5 @@
 /**
- * `bench dialin`: shots and grams until a setting is taken for on target, by people, searches and the advisor,
+ * `bench dialin`: shots and grams until a setting is taken to be on target, by people, searches and the advisor,
  * and how often it is not what it was taken for.
  */
 import type { Shot } from '@/core/schema/shot';
@@ -24,7 +24,7 @@ export interface Tried {
   readonly shots: number;
   readonly grams: number;
   readonly end: Ended | 'never';
-  /** Taken for on target, though the setting's own mean lies outside the window. */
+  /** Taken to be on target, though the setting's own mean lies outside the window. */
   readonly isFalse: boolean;
   /** How sure it said it was, 0-1. */
   readonly said?: number | undefined;
@@ -32,7 +32,7 @@ export interface Tried {
   readonly expected: readonly boolean[];
 }
 
-/** Dials in until the strategy takes a setting for on target or nearest, or is given up. */
+/** Dials in until the strategy takes a setting to be on target, or the nearest, or is given up. */
 export function dialIn(
   bench: TrueBench,
   strategy: Strategy,

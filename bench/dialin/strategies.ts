@@ -8,7 +8,7 @@ import type { Shot } from '@/core/schema/shot';
 import { targetSchema } from '@/core/schema/target';
 import { RATED_G, TARGET, windowOf, type Asked, type TrueBench } from './truths';
 
-/** What to pull next; or that the setting of the last shot is taken for on target, or the nearest there is. */
+/** What to pull next; or that the setting of the last shot is taken to be on target, or to be the nearest there is. */
 export type Strategy = (bench: TrueBench, shots: readonly Shot[]) => Asked | End;
 
 export type Ended = 'onTarget' | 'nearest';

@@ -180,7 +180,7 @@ export function showPublicAgain(db: Db, releaseId: string): void {
 }
 
 /** Number of the newest version published from a recipe after a moment: its proof rests on what was pulled before. */
-export function versionShownBy(db: Db, draftId: string, pulledAt: string): number | null {
+export function versionRestingOn(db: Db, draftId: string, pulledAt: string): number | null {
   const row = prepared(
     db,
     `SELECT max(number) AS number FROM recipe_version WHERE draft_id = ? AND published_at >= ?`,

@@ -34,13 +34,7 @@ export function startNightly(db: Db): void {
     void publishDue(db).catch((err: unknown) => log.error({ err }, 'planned cards did not go out'));
   setTimeout(lookForPlanned, FIRST_LOOK_MS).unref();
   setInterval(lookForPlanned, PLANNED_MS).unref();
-  setTimeout(
-    () =>
-      void learnAll(db).catch((err: unknown) =>
-        log.error({ err }, 'nothing was learnt at the start'),
-      ),
-    FIRST_LOOK_MS,
-  ).unref();
+  setTimeout(() => void learnAll(db), FIRST_LOOK_MS).unref();
 }
 
 /** What was planned for today goes out, with its files. */

@@ -6,7 +6,7 @@ import { labelText } from './type';
 
 /**
  * A sum drawn as steps: each row begins where the one before ended, the last row is the total with
- * its 80 % interval. Used for the ease scale and for the pushes of a proposal. The figures stand in
+ * its 80 % interval. Used for the ease scale and for the contributions of a proposal. The figures stand in
  * the rows as text, so the drawing needs no other equivalent.
  */
 export interface ContributionRow {

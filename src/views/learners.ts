@@ -4,14 +4,21 @@
  */
 import type { Db } from '@/data/database';
 import { findHouse } from '@/data/house';
+import { log } from '@/data/log';
 import { learnFromCafes } from './cafesModel';
 import { renewGrinderMemories } from './grinderMemory';
 import { renewTasteEvidence } from './tasteEvidence';
 
 const LEARNERS = [learnFromCafes, renewGrinderMemories, renewTasteEvidence];
 
+/** A learner that fails keeps none of the others from learning; its fault is in the log. */
 export async function learnAll(db: Db): Promise<void> {
   const house = findHouse(db);
   if (!house) return;
-  for (const learn of LEARNERS) await learn(db, house);
+  for (const learn of LEARNERS)
+    try {
+      await learn(db, house);
+    } catch (err) {
+      log.error({ err, learner: learn.name }, 'something was not learnt');
+    }
 }

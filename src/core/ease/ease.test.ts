@@ -17,7 +17,7 @@ describe('ease', () => {
     expect(missing).toHaveLength(0);
   });
 
-  it('adds the pushes and their doubts in squares', () => {
+  it('adds the contributions and their doubts in squares', () => {
     const { ease, interval80 } = easeOf({
       roastLevel: -1,
       process: 'natural',
@@ -31,7 +31,7 @@ describe('ease', () => {
 
   it('uses altitude only where density is not measured', () => {
     const measured = easeOf({ ...known, altitudeM: 2200 });
-    expect(measured.contributions.map((push) => push.factor)).not.toContain('altitude');
+    expect(measured.contributions.map(({ factor }) => factor)).not.toContain('altitude');
     const { densityGPerL: _, ...unmeasured } = known;
     expect(easeOf({ ...unmeasured, altitudeM: 2200 }).ease).toBeCloseTo(-0.2, 12);
   });

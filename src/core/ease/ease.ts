@@ -44,7 +44,7 @@ export interface Ease {
   readonly missing: readonly MissingFact[];
 }
 
-/** Ease of a release with the push of each known fact and what each missing one would narrow. */
+/** Ease of a release with what each known fact adds and what each missing one would narrow. */
 export function easeOf(release: ReleaseFacts): Ease {
   const features = featuresOf(release);
   const contributions = [
@@ -54,9 +54,9 @@ export function easeOf(release: ReleaseFacts): Ease {
     ...structurePushes(features),
   ];
   const gaps = missingSpreads(features);
-  const knownVariance = contributions.reduce((sum, push) => sum + push.sd ** 2, 0);
+  const knownVariance = contributions.reduce((sum, { sd }) => sum + sd ** 2, 0);
   const variance = gaps.reduce((sum, gap) => sum + gap.sd ** 2, knownVariance);
-  const ease = contributions.reduce((sum, push) => sum + push.amount, 0);
+  const ease = contributions.reduce((sum, { amount }) => sum + amount, 0);
   const half = Z_80 * Math.sqrt(variance);
   const missing = gaps
     .map(({ factor, label, sd }) => ({

@@ -1,5 +1,5 @@
 /**
- * The proposal as a sum: for each factor what the rule pushes and what the house's shots have taught,
+ * The proposal as a sum: for each factor what the rule adds and what the house's shots have taught,
  * the coffee's own last recipe, what basket and clock do, then one bar for rounding or a limit. The bars of a variable sum exactly to its proposed value.
  * ln outputs are shown in their own unit by the factor (y − y_base)/ln(y/y_base) (model.md §2).
  */

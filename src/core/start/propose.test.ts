@@ -76,7 +76,7 @@ describe('propose: worked figures', () => {
     expectSignificant(halfWidth80.temperatureC, 1.228);
   });
 
-  it('(3) three past ratios: mean, interval, weights and pushes', () => {
+  it('(3) three past ratios: mean, interval, weights and contributions', () => {
     const history = [
       past('a', 0, 2.1),
       past('b', -1, 2.6, { process: 'natural' }),
@@ -91,7 +91,7 @@ describe('propose: worked figures', () => {
     expectSignificant(weights.c!, 0.1064);
     const [base, ...rest] = result.contributions.ratio;
     expectSignificant(base!.rule + base!.learned, 2.093);
-    const others = rest.filter((push) => push.factor !== 'rounding');
+    const others = rest.filter(({ factor }) => factor !== 'rounding');
     expectSignificant(
       others.reduce((sum, push) => sum + push.rule + push.learned, 0),
       0.5202,
@@ -120,7 +120,7 @@ describe('posterior: worked figure (3)', () => {
 });
 
 describe('propose: properties', () => {
-  it('pushes of every variable sum to the proposal', () => {
+  it('contributions of every variable sum to the proposal', () => {
     fc.assert(
       fc.property(
         anyRelease,

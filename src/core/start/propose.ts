@@ -101,7 +101,7 @@ export interface ProposalWithEvidence extends Proposal {
 }
 
 /**
- * Proposes a starting recipe with its uncertainty, the push of each fact and the evidence behind it.
+ * Proposes a starting recipe with its uncertainty, what each fact adds and the evidence behind it.
  * Without history it is the rules alone and says so (`rulesOnly`).
  */
 export function propose({

@@ -55,7 +55,7 @@ export function Costs({
               In the middle {format(older!)}
               {open === 'shots' ? ' shots' : ''} over the older half and {format(newer!)} over the
               newer half of {onTarget.length} dial-ins on target; {dialIns.length - onTarget.length}{' '}
-              more ended without a proof.
+              more ended before that.
             </p>
           )}
           <LazyTimeChart

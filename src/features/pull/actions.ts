@@ -18,7 +18,7 @@ import { traceSchema } from '@/core/trace/schema';
 import { deviceMoment, momentSaid } from '@/data/deviceMoment';
 import { changedMeanwhile, defineCommand, personOf, type Context } from '@/data/command';
 import { keepBefore } from '@/data/edits';
-import { versionShownBy } from '@/data/publications';
+import { versionRestingOn } from '@/data/publications';
 import { changedByShot, findDraft } from '@/data/dialIns';
 import { findRelease } from '@/data/releases';
 import { findHouse } from '@/data/house';
@@ -98,7 +98,7 @@ export const correctShot = defineCommand({
     if (fields.tdsPct !== undefined) extraction({ ...fields, tdsPct: fields.tdsPct });
     if (!updateShot(db, { id: shotId, rowVersion }, fields)) throw changedMeanwhile('shot');
     keepBefore(db, id, { what: 'shot', rowId: shotId, rowVersion, before: enteredOf(before) });
-    const version = versionShownBy(db, found.draftId, found.pulledAt);
+    const version = versionRestingOn(db, found.draftId, found.pulledAt);
     const ofVersion =
       version === null ? '' : `; version ${version} was published with it and stands as it was`;
     return {

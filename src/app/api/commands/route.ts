@@ -21,7 +21,7 @@ export async function POST(request: Request): Promise<Response> {
     const isAnonymous = caller.personId === null;
     const { body, length } = await sizedJsonOf(request, isAnonymous ? MOST_OPEN_BYTES : MOST_BYTES);
     const { command, input } = commandOf(commands, body);
-    if (isAnonymous) refuseLarger(length, command.maxBytes);
+    refuseLarger(length, command.maxBytes);
     const result = submit(db, commands, body, await withPasswordHash(caller, command, input));
     // What a check, a dial-in that ended and its cups teach is learnt once its answer is out.
     after(() => learnAll(db));

@@ -95,10 +95,14 @@ function takenUp(taster: Taster, phone: string, db: Db) {
 
 const ofTaster = { tasterId: z.string().max(64), device };
 
+/** Twenty-four notes and a remark of every length, in any script. */
+const MOST_CUP_BYTES = 16_000;
+
 export const tasteBlind = defineCommand({
   kind: 'tasteBlind',
   changes: ['flight'],
   duty: 'open',
+  maxBytes: MOST_CUP_BYTES,
   input: z
     .strictObject({
       ...ofTaster,
