@@ -129,7 +129,7 @@ async function statements(file: string): Promise<Measure[]> {
   // As the pages read them: what takes long is prepared in steps first.
   const views: Readonly<Record<string, () => unknown>> = {
     today: async () => {
-      await prepareToday(db, house, { today: day });
+      await prepareToday(db, house, {}, day);
       return readToday(db, house, { today: day });
     },
     'a release': release,

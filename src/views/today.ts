@@ -13,6 +13,7 @@ import { METRIC, type Units } from '@/core/units';
 import { runToEnd } from '@/core/runToEnd';
 import type { Db } from '@/data/database';
 import type { House } from '@/data/house';
+import { today as todayOfHouse } from '@/data/today';
 import { cached, fillCache, type CacheOptions } from '@/data/cache';
 import type { PublicAddress } from '@/data/publications';
 import { listAtHand } from '@/data/releases';
@@ -45,7 +46,13 @@ export function readToday(db: Db, house: House, asked: Asked): readonly Standing
 }
 
 /** Reads in steps what is not known yet: others are answered in between. */
-export function prepareToday(db: Db, house: House, asked: Asked): Promise<void> {
+export function prepareToday(
+  db: Db,
+  house: House,
+  { units = METRIC }: Pick<Asked, 'units'>,
+  day = todayOfHouse(),
+): Promise<void> {
+  const asked = { today: day, units };
   return fillCache(db, keptAs(asked), () => standingsInSteps(db, house, asked));
 }
 

@@ -22,11 +22,10 @@ const COUNTED_FROM = 2;
 const RECENT_RELEASES = 8;
 
 export default async function HouseLayout({ children }: { children: ReactNode }) {
-  const { house, person } = await loadHouse();
+  const { house, person } = await loadHouse(prepareToday);
   const { id, name, role, units } = person;
   const db = database();
   const asked = { today: today(), units };
-  await prepareToday(db, house, asked);
   const due = readToday(db, house, asked)
     .flatMap((standing) => standing.due)
     .filter(({ urgency }) => urgency >= COUNTED_FROM).length;

@@ -15,11 +15,10 @@ import { MOST_PAST, todayRows } from '@/features/today/todayRows';
 export const metadata = { title: 'Today' };
 
 export default async function Today() {
-  const { house, person } = await loadHouse();
-  const db = database();
   const day = today();
+  const { house, person } = await loadHouse(prepareToday);
   const asked = { today: day, units: person.units };
-  await prepareToday(db, house, asked);
+  const db = database();
   const standings = readToday(db, house, asked);
   const count = countReleases(db);
   // The demo's house is made anew whenever somebody likes; an empty one has nothing to lose.

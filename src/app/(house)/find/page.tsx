@@ -11,11 +11,11 @@ interface Props {
 }
 
 export default async function Find({ searchParams }: Props) {
-  const { house } = await loadHouse();
-  await prepareFind(database());
+  const asked = await searchParams;
+  const { house } = await loadHouse(prepareFind);
   return (
     <>
-      <FindPage found={readFind(database(), house, await searchParams)} />
+      <FindPage found={readFind(database(), house, asked)} />
       <ReadyMark />
     </>
   );

@@ -8,9 +8,8 @@ import { openCoffees } from '@/features/today/openCoffees';
 export const metadata = { title: 'Open today' };
 
 export default async function Open() {
-  const { house, person } = await loadHouse();
-  const db = database();
+  const { house, person } = await loadHouse(prepareToday);
   const asked = { today: today(), units: person.units };
-  await prepareToday(db, house, asked);
+  const db = database();
   return <OpenPage coffees={openCoffees(readToday(db, house, asked))} />;
 }

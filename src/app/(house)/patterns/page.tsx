@@ -14,14 +14,16 @@ interface Props {
 }
 
 export default async function Patterns({ searchParams }: Props) {
-  const { house } = await loadHouse();
+  const asked = await searchParams;
+  const { house } = await loadHouse(async (db, house) => {
+    await prepareModel(db, house);
+    await prepareRecords(db, house);
+  });
   const db = database();
-  await prepareModel(db, house);
-  await prepareRecords(db, house);
   return (
     <>
       <PatternsPage
-        view={readPatterns(db, house, await searchParams, MOST_POINTS)}
+        view={readPatterns(db, house, asked, MOST_POINTS)}
         setups={listSetups(db).map(({ id, name }) => ({ id, name }))}
       />
       <ReadyMark />

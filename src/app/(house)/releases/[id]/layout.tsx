@@ -9,12 +9,12 @@ interface Props {
 }
 
 export async function generateMetadata({ params }: Props): Promise<Metadata> {
-  const { release } = await loadRelease((await params).id);
-  return { title: { default: release.name, template: `%s · ${release.name} · Kettlebrand` } };
+  const { view } = await loadRelease((await params).id);
+  return { title: { default: view.release.name, template: `%s · ${view.release.name} · Kettlebrand` } };
 }
 
 export default async function ReleaseLayout({ params, children }: Props & { children: ReactNode }) {
-  const view = await loadRelease((await params).id);
+  const { view } = await loadRelease((await params).id);
   return (
     <ReleaseFrame key={view.release.id} view={view} stages={stagesOf(view)}>
       {children}

@@ -6,6 +6,7 @@ import { LogStage } from '@/features/log/LogStage';
 export const metadata = { title: 'Who did what' };
 
 export default async function LogPage({ params }: { params: Promise<{ id: string }> }) {
-  const { release } = await loadRelease((await params).id);
+  const { view } = await loadRelease((await params).id);
+  const { release } = view;
   return <LogStage events={listEvents(database(), release.id)} />;
 }

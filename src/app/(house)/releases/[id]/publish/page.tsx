@@ -1,6 +1,6 @@
 import { database } from '@/data/database';
 import { today } from '@/data/today';
-import { loadHouse, loadRelease } from '@/features/frame/load';
+import { loadRelease } from '@/features/frame/load';
 import { PublishStage } from '@/features/publish/PublishStage';
 import { foundInField, type FoundInField } from '@/features/publish/foundInField';
 import { publishStageOf } from '@/features/publish/stageOf';
@@ -13,9 +13,8 @@ interface Props {
 export const metadata = { title: 'Publish' };
 
 export default async function PublishPage({ params, searchParams }: Props) {
-  const view = await loadRelease((await params).id);
   const { identical, ...found } = await searchParams;
-  const { house } = await loadHouse();
+  const { view, house } = await loadRelease((await params).id);
   const readBack = view.versions.find(({ number }) => String(number) === identical);
   const stage = publishStageOf(database(), house, view, {
     today: today(),

@@ -2,17 +2,15 @@ import { priceOf } from '@/core/money';
 import { database } from '@/data/database';
 import { readPull } from '@/views/pull';
 import { prepareRecords } from '@/views/records';
-import { loadHouse, loadRelease } from '@/features/frame/load';
+import { loadRelease } from '@/features/frame/load';
 import { PullStage } from '@/features/pull/PullStage';
 
 export const metadata = { title: 'Pull' };
 
 export default async function PullPage({ params }: { params: Promise<{ id: string }> }) {
-  const view = await loadRelease((await params).id);
-  const { house } = await loadHouse();
+  const { view, house } = await loadRelease((await params).id, prepareRecords);
   const { bench, release } = view;
   const db = database();
-  if (bench) await prepareRecords(db, house);
   return (
     <PullStage
       bench={bench}

@@ -2,14 +2,13 @@ import { easeOf } from '@/core/ease/ease';
 import { database } from '@/data/database';
 import { readHouseModel } from '@/views/houseModel';
 import { nearestTo } from '@/views/pastWords';
-import { loadHouse, loadRelease } from '@/features/frame/load';
+import { loadRelease } from '@/features/frame/load';
 import { ReadStage } from '@/features/read/ReadStage';
 
 export const metadata = { title: 'Read' };
 
 export default async function ReadPage({ params }: { params: Promise<{ id: string }> }) {
-  const view = await loadRelease((await params).id);
-  const { house } = await loadHouse();
+  const { view, house } = await loadRelease((await params).id);
   const hasBeanMap = house.roastMap.filter((level) => level.colourBean !== undefined).length >= 2;
   const style = view.bench?.draft.style ?? house.brewStyle;
   return (

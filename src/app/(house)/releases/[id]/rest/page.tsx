@@ -1,7 +1,7 @@
 import { publicAddress } from '@/data/address';
 import { findCalendarSecret } from '@/data/calendar';
 import { database } from '@/data/database';
-import { loadHouse, loadRelease } from '@/features/frame/load';
+import { loadRelease } from '@/features/frame/load';
 import { RestStage } from '@/features/rest/RestStage';
 import { readBatchesBeside } from '@/views/batchesBeside';
 import { askedByAddress, type AskedInAddress } from '@/features/rest/askedByAddress';
@@ -17,10 +17,9 @@ interface Props {
 }
 
 export default async function RestPage({ params, searchParams }: Props) {
-  const view = await loadRelease((await params).id);
-  const { house } = await loadHouse();
+  const asked = await searchParams;
+  const { view, house } = await loadRelease((await params).id, prepareModel);
   const db = database();
-  await prepareModel(db, house);
   const secret = findCalendarSecret(db);
   const { grinder } = view.bench?.setup ?? {};
   return (
@@ -35,7 +34,7 @@ export default async function RestPage({ params, searchParams }: Props) {
       beside={view.bench && readBatchesBeside(db, house, view, view.bench)}
       found={foundOfBatches(db, house, view.release.id)}
       batches={view.batches.map(({ id, roastDate }) => ({ id, roastDate }))}
-      asking={askedByAddress(view, await searchParams)}
+      asking={askedByAddress(view, asked)}
       rest={readRest(db, house, view)}
       notation={grinder ? { notation: grinder.notation, divisions: grinder.divisions } : {}}
     />

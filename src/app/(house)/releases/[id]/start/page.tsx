@@ -1,6 +1,6 @@
 import { database } from '@/data/database';
 import { today } from '@/data/today';
-import { loadHouse, loadRelease } from '@/features/frame/load';
+import { loadRelease } from '@/features/frame/load';
 import { StartStage } from '@/features/start/StartStage';
 import { prepareModel } from '@/views/houseModel';
 import { readStart } from '@/views/start';
@@ -13,14 +13,13 @@ interface Props {
 export const metadata = { title: 'Start' };
 
 export default async function StartPage({ params, searchParams }: Props) {
-  const view = await loadRelease((await params).id);
-  const { house, person } = await loadHouse();
-  await prepareModel(database(), house);
+  const asked = await searchParams;
+  const { view, house, person } = await loadRelease((await params).id, prepareModel);
   const reader = { today: today(), units: person.units };
   return (
     <StartStage
       view={view}
-      start={readStart(database(), house, view, await searchParams, reader)}
+      start={readStart(database(), house, view, asked, reader)}
     />
   );
 }

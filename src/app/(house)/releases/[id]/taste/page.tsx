@@ -1,6 +1,6 @@
 import type { HouseRow } from '@/core/entity/house';
 import { database } from '@/data/database';
-import { loadHouse, loadRelease } from '@/features/frame/load';
+import { loadRelease } from '@/features/frame/load';
 import { TasteStage } from '@/features/taste/TasteStage';
 import { allSetups } from '@/data/setups';
 import { stagedOf } from '@/data/staged';
@@ -15,9 +15,7 @@ import { openRecipes } from '@/views/start';
 export const metadata = { title: 'Taste' };
 
 export default async function TastePage({ params }: { params: Promise<{ id: string }> }) {
-  const view = await loadRelease((await params).id);
-  const { house } = await loadHouse();
-  await prepareModel(database(), house);
+  const { view, house } = await loadRelease((await params).id, prepareModel);
   const db = database();
   return (
     <TasteStage

@@ -1,7 +1,7 @@
 import { notFound } from 'next/navigation';
 import { publicAddress } from '@/data/address';
 import { database } from '@/data/database';
-import { loadHouse, loadRelease } from '@/features/frame/load';
+import { loadRelease } from '@/features/frame/load';
 import { FlightPage } from '@/features/taste/flights/FlightPage';
 import { qrSquares } from '@/formats/qrCode';
 import { readFlight } from '@/views/flight';
@@ -14,8 +14,8 @@ export default async function Flight({
   params: Promise<{ id: string; flight: string }>;
 }) {
   const { id, flight: flightId } = await params;
-  const { release } = await loadRelease(id);
-  const { person } = await loadHouse();
+  const { view, person } = await loadRelease(id);
+  const { release } = view;
   const db = database();
   const flight = readFlight(db, {
     releaseId: release.id,
