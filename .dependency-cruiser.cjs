@@ -1,4 +1,4 @@
-/** Imports point down: app → features → views → ui | data | formats | devices | workers → core. */
+/** Imports point down: app → features → views → ui | data | formats | devices | workers → words → core. */
 const layer = (name, from, forbidden) => ({
   name,
   severity: 'error',
@@ -13,7 +13,7 @@ module.exports = {
     layer(
       'core-knows-nothing-above',
       '^src/core',
-      '^(src/(app|features|views|ui|data|formats|devices|workers)|cli|bench)',
+      '^(src/(app|features|views|ui|data|formats|devices|workers|words|card|server)|cli|bench)',
     ),
     {
       name: 'core-is-pure',
@@ -24,6 +24,11 @@ module.exports = {
         path: 'node_modules/(react|next|styled-components|better-sqlite3)|^(fs|path|crypto|child_process|os)$',
       },
     },
+    layer(
+      'words-stand-above-the-core',
+      '^src/words',
+      '^(src/(app|features|views|ui|data|formats|devices|workers|card|server)|cli|bench)',
+    ),
     layer('ui-looks-down', '^src/ui', '^src/(app|features|views|data|formats)'),
     layer('devices-look-down', '^src/devices', '^src/(app|features|views|ui|data|formats)'),
     layer('workers-look-down', '^src/workers', '^src/(app|features|views|ui|data|formats|devices)'),
@@ -51,6 +56,13 @@ module.exports = {
       comment: 'Components may use the types of data/ and views/, never their code.',
       from: { path: '^src/(features|ui)/.+\\.tsx$', pathNot: '\\.test\\.tsx$' },
       to: { path: '^src/(data|views)', dependencyTypesNot: ['type-only'] },
+    },
+    {
+      name: 'a-card-is-light',
+      severity: 'error',
+      comment: 'What runs on a public card takes the core, its words and the recipe document.',
+      from: { path: '^src/card' },
+      to: { path: '^src/(?!card|core|words|formats/recipe)' },
     },
     {
       name: 'cli-uses-the-core',

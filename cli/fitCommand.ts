@@ -4,7 +4,7 @@ import { USUAL_CREMA_G_PER_ML } from '@/core/extraction/volume';
 import { RULE_FACTORS } from '@/core/fits/factors';
 import { fitRecipe, FIT_CODES, type FitPlace } from '@/core/fits/fit';
 import { REFERENCE_BASKET, type BasketSize } from '@/core/fits/basketLaw';
-import { fitSentences } from '@/core/language/fitWords';
+import { fitSentences } from '@/words/fitWords';
 import { oneOf, quantity } from '@/core/schema/fields';
 import { recipeSchema } from '@/core/schema/recipe';
 import { setupSchema, type Setup } from '@/core/schema/setup';

@@ -1,13 +1,13 @@
 /** A clock for one shot: start with the pump, mark the first drip, stop; its times go into the shot's form. */
-import { helperWordsIn } from '@/core/language/helpers/words';
-import { figureIn } from '@/core/language/language';
+import { helperWords } from '@/words/helperWords';
+import { figureIn } from '@/words/figures';
 import { languageOf, type Helper } from './helper';
 
 const SHOWN_EVERY_MS = 100;
 
 export const help: Helper = (form, box) => {
   const language = languageOf(box);
-  const { clock: words } = helperWordsIn(language);
+  const say = helperWords(language);
   const face = form.querySelector('[data-clock]')!;
   const times = form.querySelector('[data-times]')!;
   const press = form.querySelector<HTMLButtonElement>('[data-do="press"]')!;
@@ -20,10 +20,11 @@ export const help: Helper = (form, box) => {
   const tenths = (s: number) => figureIn(language, s, 1);
   const draw = () => {
     face.textContent = tenths(stoppedS ?? seconds());
-    press.textContent = began === null ? words.start : dripS === null ? words.drip : words.stop;
+    press.textContent =
+      began === null ? say('clock.start') : dripS === null ? say('clock.drip') : say('clock.stop');
     times.textContent = [
-      dripS === null ? '' : `${words.drip}: ${tenths(dripS)} s`,
-      stoppedS === null ? '' : `${words.stop}: ${tenths(stoppedS)} s`,
+      dripS === null ? '' : `${say('clock.drip')}: ${tenths(dripS)} s`,
+      stoppedS === null ? '' : `${say('clock.stop')}: ${tenths(stoppedS)} s`,
     ]
       .filter((one) => one !== '')
       .join(' · ');

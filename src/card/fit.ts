@@ -1,18 +1,18 @@
 /** The card's recipe on the reader's own setup. */
 import { USUAL_CREMA_G_PER_ML } from '@/core/extraction/volume';
 import { fitRecipe, type FitPlace } from '@/core/fits/fit';
-import { fitSentences, volumeIn } from '@/core/language/fitWords';
-import { helperWordsIn } from '@/core/language/helpers/words';
-import { figureIn } from '@/core/language/language';
-import { heatOf } from '@/core/language/temperature';
-import { wordsIn } from '@/core/language/words';
+import { fitSentences, volumeIn } from '@/words/fitWords';
+import { helperWords } from '@/words/helperWords';
+import { figureIn } from '@/words/figures';
+import { heatOf } from '@/words/temperature';
+import { cardWords } from '@/words/cardWords';
 import type { Clock } from '@/core/vocabulary';
 import { secondsIn } from '@/formats/recipe/seconds';
 import { bodyOf, figureOf, keepFitted, languageOf, onSend, show, type Helper } from './helper';
 
 export const help: Helper = (form, box) => {
   const language = languageOf(box);
-  const words = helperWordsIn(language);
+  const say = helperWords(language);
   const isTicked = (name: string) => (form.elements.namedItem(name) as HTMLInputElement).checked;
   onSend(form, language, async () => {
     const body = await bodyOf(box);
@@ -46,12 +46,12 @@ export const help: Helper = (form, box) => {
     const there = fit.recipe;
     keepFitted(there ? { card: { ...there, timeS: [...there.timeS] }, ratedG: to.ratedG } : null);
     const line = there
-      ? `${g(there.doseG)} → ${there.yieldMl === undefined ? g(there.yieldG) : volumeIn(language, there.yieldMl)}, ${secondsIn(language, there.timeS)} ${wordsIn(language).clock[there.clock]}, ${heatOf(language, there.temperatureC)}`
-      : words.fit.none;
+      ? `${g(there.doseG)} → ${there.yieldMl === undefined ? g(there.yieldG) : volumeIn(language, there.yieldMl)}, ${secondsIn(language, there.timeS)} ${cardWords(language)(`clock.${there.clock}`)}, ${heatOf(language, there.temperatureC)}`
+      : say('fit.none');
     show(form, [
       line,
       fitSentences(language, fit, style).join(' '),
-      ...(there ? [wordsIn(language).card.models] : []),
+      ...(there ? [cardWords(language)('card.models')] : []),
     ]);
   });
 };

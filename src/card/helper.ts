@@ -1,6 +1,7 @@
 /** What the helpers of a card's page share: their form, the card's own document, and figures typed in any manner. */
-import { helperWordsIn } from '@/core/language/helpers/words';
-import { figureIn, isLanguage, type Language } from '@/core/language/language';
+import { helperWords } from '@/words/helperWords';
+import { isLanguage, type Language } from '@/core/language';
+import { figureIn } from '@/words/figures';
 import { LIMITS, type LimitName } from '@/core/limits';
 import { readNumber } from '@/core/readNumber';
 import type { RecipeBody } from '@/formats/recipe/document';
@@ -67,11 +68,11 @@ export function figureOf(
   return isWrong
     ? {
         value: undefined,
-        fault: helperWordsIn(language).wrong(
-          label,
-          figureIn(language, min, 0),
-          figureIn(language, max, 0),
-        ),
+        fault: helperWords(language)('wrong', {
+          field: label,
+          from: figureIn(language, min, 0),
+          to: figureIn(language, max, 0),
+        }),
       }
     : { value, fault: undefined };
 }
@@ -88,6 +89,6 @@ export function show(form: HTMLFormElement, paragraphs: readonly string[]): void
 export function onSend(form: HTMLFormElement, language: Language, act: () => Promise<void>): void {
   form.addEventListener('submit', (event) => {
     event.preventDefault();
-    act().catch(() => show(form, [helperWordsIn(language).broke]));
+    act().catch(() => show(form, [helperWords(language)('broke')]));
   });
 }

@@ -1,10 +1,10 @@
 /** A reader's remark to the roastery: words alone, nothing of who says them. */
-import { helperWordsIn } from '@/core/language/helpers/words';
+import { helperWords } from '@/words/helperWords';
 import { languageOf, onSend, show, type Helper } from './helper';
 
 export const help: Helper = (form, box) => {
   const language = languageOf(box);
-  const { remark } = helperWordsIn(language);
+  const say = helperWords(language);
   const field = form.elements.namedItem('words') as HTMLTextAreaElement;
   /** The same press twice is one remark. */
   let id = newId();
@@ -24,11 +24,11 @@ export const help: Helper = (form, box) => {
     if (answer?.ok) {
       id = newId();
       form.reset();
-      return show(form, [remark.sent]);
+      return show(form, [say('remark.sent')]);
     }
     // Words of a fault are the house's; in another language it is said that it did not go.
     const why = language === 'en' ? (said?.faults ?? []).map(({ message }) => message) : [];
-    show(form, why.length > 0 ? why : [remark.failed]);
+    show(form, why.length > 0 ? why : [say('remark.failed')]);
   });
 };
 

@@ -2,14 +2,14 @@
 import type { Advice } from '@/core/advice/types';
 import type { CardReaderQuestion, CardReaderShot, CardReaderTaste } from '@/core/advice/cardReader';
 import { USUAL_CREMA_G_PER_ML } from '@/core/extraction/volume';
-import { answerIn } from '@/core/language/helpers/answerIn';
-import { helperWordsIn } from '@/core/language/helpers/words';
+import { answerIn } from '@/words/answerIn';
+import { helperWords } from '@/words/helperWords';
 import type { Clock } from '@/core/vocabulary';
 import { bodyOf, figureOf, fittedOr, languageOf, onSend, show, type Helper } from './helper';
 
 export const help: Helper = (form, box) => {
   const language = languageOf(box);
-  const { shot: words } = helperWordsIn(language);
+  const say = helperWords(language);
   const shots: CardReaderShot[] = [];
   const worker = new Worker('/card/advise.js', { type: 'module' });
   const chosen = (name: string) => (form.elements.namedItem(name) as HTMLSelectElement).value;
@@ -45,7 +45,7 @@ export const help: Helper = (form, box) => {
       shots,
     };
     const { what, why } = answerIn(language, await advised(worker, asked), asked);
-    show(form, [`${words.nth(shots.length)}: ${why}`, what]);
+    show(form, [`${say('shot.nth', { number: shots.length })}: ${why}`, what]);
     form.reset();
     moved.hidden = false;
   });

@@ -1,18 +1,18 @@
 /** Which of the card's phases today is, by the roast date on the bag. */
-import { helperWordsIn } from '@/core/language/helpers/words';
+import { helperWords } from '@/words/helperWords';
 import { daysBetween } from '@/core/rest/day';
 import { phasesIn } from '@/formats/recipe/sections';
 import { bodyOf, languageOf, onSend, show, type Helper } from './helper';
 
 export const help: Helper = (form, box) => {
   const language = languageOf(box);
-  const { today: words } = helperWordsIn(language);
+  const say = helperWords(language);
   const field = form.elements.namedItem('roasted') as HTMLInputElement;
   const find = async () => {
     const body = await bodyOf(box);
     const day = dayToday();
     const restDays = /^\d{4}-\d\d-\d\d$/.test(field.value) ? daysBetween(field.value, day) : -1;
-    if (!(restDays >= 0)) return show(form, [words.noDay]);
+    if (!(restDays >= 0)) return show(form, [say('today.noDay')]);
     const [from, to] = body.recipe.restDays;
     const phase = phasesIn(body, language)?.rows.find(
       (row) => restDays >= row.from && restDays <= row.to,
@@ -20,10 +20,10 @@ export const help: Helper = (form, box) => {
     for (const row of document.querySelectorAll<HTMLElement>('tr[data-from]'))
       row.dataset.today = String(phase !== undefined && row.dataset.from === String(phase.from));
     show(form, [
-      words.isDay(restDays),
-      ...(restDays < from ? [words.tooFresh(from)] : []),
-      ...(restDays > to ? [words.tooOld(to)] : []),
-      ...(phase ? [words.isIn(phase.days, phase.grind)] : []),
+      say('today.isDay', { day: restDays }),
+      ...(restDays < from ? [say('today.tooFresh', { day: from })] : []),
+      ...(restDays > to ? [say('today.tooOld', { day: to })] : []),
+      ...(phase ? [say('today.isIn', { days: phase.days, grind: phase.grind })] : []),
     ]);
   };
   onSend(form, language, find);

@@ -1,5 +1,5 @@
 /** Files made of a published version: kept as they were made. */
-import type { Language } from '@/core/language/language';
+import type { Language } from '@/core/language';
 import { prepared, type Db } from './database';
 
 /** What is made of a version, each in every language of cards. */

@@ -1,6 +1,6 @@
 /** Papers are drawn by a worker, so that a long one keeps nobody waiting; a few at once, whoever asks for more waits. */
 import { Worker } from 'node:worker_threads';
-import type { Language } from '@/core/language/language';
+import type { Language } from '@/core/language';
 
 export interface ToDraw {
   /** `sheet` is the café's, of up to three cards; the others are of one. */

@@ -2,7 +2,7 @@
 import { createHash } from 'node:crypto';
 import { publicAddress } from '@/data/address';
 import type { Db } from '@/data/database';
-import type { Language } from '@/core/language/language';
+import type { Language } from '@/core/language';
 import {
   findPublicFile,
   keepPublicFile,

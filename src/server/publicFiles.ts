@@ -16,7 +16,7 @@ import { readCalendar } from '@/views/calendar';
 import { publicAddress } from '@/data/address';
 import type { Db } from '@/data/database';
 import { MOST_COFFEES } from '@/formats/paper/cafeSheet';
-import { isLanguage, LANGUAGES, type Language } from '@/core/language/language';
+import { isLanguage, LANGUAGES, type Language } from '@/core/language';
 import type { PUBLIC_FILES } from '@/data/publicFiles';
 import { findEarlier, findPublished, type PublicVersion } from '@/data/publications';
 import { DOCUMENT_SCHEMAS, readDocument } from '@/formats/recipe/readers';

@@ -15,7 +15,7 @@ import { dirname, join } from 'node:path';
 import { createHash } from 'node:crypto';
 import { userFault } from '@/core/errors';
 import type { Db } from '@/data/database';
-import { LANGUAGES } from '@/core/language/language';
+import { LANGUAGES } from '@/core/language';
 import { findEarlier, findPublished } from '@/data/publications';
 import { DOCUMENT_SCHEMAS } from '@/formats/recipe/readers';
 import { pageFile, scriptFamilyOf } from '@/formats/paper/scripts';

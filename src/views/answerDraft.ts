@@ -1,11 +1,10 @@
 /** A drafted answer to a café: what was seen, the one change and the reason, in its language and on its dial. Server only. */
 import { roundDial } from '@/core/grinder/dial';
 import { dialWords } from '@/core/grinder/notation';
-import { cafeWordsIn } from '@/core/language/cafes/words';
-import type { CafeWords } from '@/core/language/cafes/cafeWords';
-import { helperWordsIn } from '@/core/language/helpers/words';
-import { figureIn } from '@/core/language/language';
-import { stepsIn } from '@/core/language/stepsIn';
+import { cafeWords } from '@/words/cafeWords';
+import { helperWords } from '@/words/helperWords';
+import { figureIn } from '@/words/figures';
+import { stepsIn } from '@/words/stepsIn';
 import type { CafeSignal } from '@/core/cafes/signals';
 import { signalKey } from '@/core/cafes/signalWords';
 import type { Db } from '@/data/database';
@@ -41,24 +40,27 @@ export function draftAnswer(
   const published = releaseId === undefined ? null : publicRecipe(db, releaseId);
   if (releaseId === undefined || published === null) return null;
   const { language } = partner;
-  const { reply } = cafeWordsIn(language);
+  const say = cafeWords(language);
   const recipe = recipeAt(house, published.body, partner).recipe;
   const { name } = published.body.coffee;
   const change = changeWords(reading, partner, releaseId);
-  const seen = signal ? seenWords(signal, reading, { reply, partner, coffee: name, recipe }) : [];
+  const seen = signal ? seenWords(signal, reading, { partner, coffee: name, recipe }) : [];
   const isStep = signal?.kind === 'step';
   const lines = [
-    reply.greeting(partner.people),
+    say('reply.greeting', {
+      hasNames: partner.people === '' ? 'no' : 'yes',
+      people: partner.people,
+    }),
     ...seen,
     ...(change === null || signal?.kind === 'dose' || signal?.kind === 'yield'
       ? []
-      : [reply.one(change)]),
-    ...(isStep ? [reply.order, reply.round] : []),
-    `${reply.thanks}\n${house.name}`,
+      : [say('reply.one', { what: change })]),
+    ...(isStep ? [say('reply.order'), say('reply.round')] : []),
+    `${say('reply.thanks')}\n${house.name}`,
   ];
   return {
     releaseId,
-    subject: `${name}: ${cafeWordsIn(language).title.toLowerCase()}`,
+    subject: `${name}: ${cafeWords(language)('title').toLowerCase()}`,
     body: lines.join('\n\n'),
     asksRound: isStep,
   };
@@ -81,37 +83,39 @@ function seenWords(
   signal: CafeSignal,
   { names }: CafesReading,
   {
-    reply,
     partner: { id, language },
     coffee,
     recipe,
   }: {
-    reply: CafeWords['reply'];
     partner: StoredPartner;
     coffee: string;
     recipe: { readonly doseG: number; readonly yieldG: number };
   },
 ): string[] {
+  const say = cafeWords(language);
   const g = (value: number) => `${figureIn(language, Math.abs(value), 1)} g`;
   const ran = (size: number, of: string | null) => {
     const seconds = names.timeS(of, id) * (Math.exp(size) - 1);
     const s = `${figureIn(language, Math.max(1, Math.round(Math.abs(seconds))), 0)} s`;
-    return seconds < 0 ? reply.fast(coffee, s) : reply.slow(coffee, s);
+    return say(seconds < 0 ? 'reply.fast' : 'reply.slow', { coffee, s });
   };
   switch (signal.kind) {
     case 'step':
-      return [ran(signal.size, signal.coffee), ...(signal.coffee === null ? [reply.all] : [])];
+      return [
+        ran(signal.size, signal.coffee),
+        ...(signal.coffee === null ? [say('reply.all')] : []),
+      ];
     case 'batch':
-      return [ran(signal.size, signal.coffee), reply.batch];
+      return [ran(signal.size, signal.coffee), say('reply.batch')];
     case 'dose':
-      return [reply.dose(g(signal.sizeG), g(recipe.doseG))];
+      return [say('reply.dose', { off: g(signal.sizeG), to: g(recipe.doseG) })];
     case 'yield':
       return [
-        reply.yield(coffee, g(signal.sizeG), g(recipe.yieldG)),
-        ...(signal.isFormer ? [reply.former] : []),
+        say('reply.yield', { coffee, off: g(signal.sizeG), to: g(recipe.yieldG) }),
+        ...(signal.isFormer ? [say('reply.former')] : []),
       ];
     case 'silence':
-      return [reply.silent];
+      return [say('reply.silent')];
     case 'weather':
       return [];
   }
@@ -127,14 +131,15 @@ function changeWords(
   if (next === null || next.move.steps === 0) return null;
   const { language } = partner;
   const { steps } = next.move;
-  const { answer } = helperWordsIn(language);
+  const say = helperWords(language);
   const amount = stepsIn(language, steps);
-  const side = steps > 0 ? answer.coarser(amount) : answer.finer(amount);
+  const side =
+    steps > 0 ? say('answer.coarser', { steps: amount }) : say('answer.finer', { steps: amount });
   const from = lastDial(state.model, partner, releaseId);
   if (from === null) return side;
   const to = movedDial(partner, from, steps);
   const dial = (value: number) => dialWords(partner, roundDial(value));
-  return `${side}, ${cafeWordsIn(language).from(dial(from), dial(to))}`;
+  return `${side}, ${cafeWords(language)('from', { from: dial(from), to: dial(to) })}`;
 }
 
 /** The dial its last check of the coffee wrote down, as the grinder counts. */

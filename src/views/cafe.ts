@@ -3,7 +3,7 @@ import type { CafeMove } from '@/core/cafes/advice';
 import { checkState, type CheckState } from '@/core/cafes/checkState';
 import { fitted } from '@/core/cafes/cafeFit';
 import { INTERVAL_SDS, ODD_UNDER } from '@/core/cafes/cafeRules';
-import { stepsIn } from '@/core/language/stepsIn';
+import { stepsIn } from '@/words/stepsIn';
 import type { Db } from '@/data/database';
 import { checksOfPartner, type StoredCheck } from '@/data/cafeChecks';
 import type { House } from '@/data/house';

@@ -4,9 +4,9 @@ import { NOTHING_KNOWN, type KnownAtCafe } from '@/core/cafes/atTheBar';
 import type { CafeTarget } from '@/core/cafes/check';
 import { CAFE_RULES } from '@/core/cafes/cafeRules';
 import { slopeAt, whereItLies } from '@/core/cafes/nextAtCafe';
-import { cafeWordsIn } from '@/core/language/cafes/words';
-import { fitSentences } from '@/core/language/fitWords';
-import { figureIn } from '@/core/language/language';
+import { cafeWords } from '@/words/cafeWords';
+import { fitSentences } from '@/words/fitWords';
+import { figureIn } from '@/words/figures';
 import type { Db } from '@/data/database';
 import { checksOfPartner, type CheckTarget } from '@/data/cafeChecks';
 import type { House } from '@/data/house';
@@ -101,10 +101,10 @@ function readCoffees(db: Db, house: House, partner: StoredPartner): SheetCoffee[
 }
 
 function habitsOf({ language, flushS, overrunG }: StoredPartner, yieldG: number): string[] {
-  const words = cafeWordsIn(language);
+  const say = cafeWords(language);
   return [
-    ...(flushS ? [words.flush(`${figureIn(language, flushS, 0)} s`)] : []),
-    ...(overrunG ? [words.stopAt(`${figureIn(language, yieldG - overrunG, 1)} g`)] : []),
+    ...(flushS ? [say('flush', { s: `${figureIn(language, flushS, 0)} s` })] : []),
+    ...(overrunG ? [say('stopAt', { g: `${figureIn(language, yieldG - overrunG, 1)} g` })] : []),
   ];
 }
 

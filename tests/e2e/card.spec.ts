@@ -5,9 +5,9 @@ import { expect, test, type Page } from '../support/browserTest';
 import ICAL from 'ical.js';
 import { cardReaderInput, type CardReaderQuestion } from '@/core/advice/cardReader';
 import type { Advice } from '@/core/advice/types';
-import { answerIn } from '@/core/language/helpers/answerIn';
-import { LANGUAGES } from '@/core/language/language';
-import { wordsIn } from '@/core/language/words';
+import { answerIn } from '@/words/answerIn';
+import { LANGUAGES } from '@/core/language';
+import { cardWords } from '@/words/cardWords';
 import { readDocument } from '@/formats/recipe/readers';
 import { openRelease } from '../support/openRelease';
 import type { RunningServer } from '../support/server';
@@ -38,9 +38,9 @@ test('the card reads in six languages without a script, on a phone, in both them
     const page = await context.newPage();
     for (const language of LANGUAGES) {
       await page.goto(`${server.url}${path}/${language}/`);
-      const { labels, phases } = wordsIn(language);
-      await expect(page.getByText(labels.Dose, { exact: true }).first()).toBeVisible();
-      await expect(page.getByRole('heading', { name: phases.title })).toBeVisible();
+      const say = cardWords(language);
+      await expect(page.getByText(say('labels.Dose'), { exact: true }).first()).toBeVisible();
+      await expect(page.getByRole('heading', { name: say('phases.title') })).toBeVisible();
       await expect(page.locator('[data-helpers]')).toBeHidden();
       const wide = await page.evaluate(() => document.documentElement.scrollWidth);
       expect([language, wide]).toEqual([language, PHONE.viewport.width]);

@@ -5,7 +5,7 @@ import { listMessages, listRemarks } from '@/data/messages';
 import { findPlanned, newestPrinted } from '@/data/printed';
 import { findAddress, listVersions } from '@/data/publications';
 import type { RecipeBody } from '@/formats/recipe/document';
-import { LANGUAGES } from '@/core/language/language';
+import { LANGUAGES } from '@/core/language';
 import { CARD_FIGURES, cardLines } from '@/formats/recipe/lines';
 import { parse } from '@/core/schema/fields';
 import { makeDocument, recipeBodySchema, writeDocument } from '@/formats/recipe/document';

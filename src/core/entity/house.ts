@@ -14,7 +14,7 @@ import {
   TEMPERATURE_SCHOOL_LABELS,
   TEMPERATURE_SCHOOLS,
 } from '../vocabulary';
-import { LANGUAGE_NAMES, LANGUAGES } from '../language/language';
+import { LANGUAGE_NAMES, LANGUAGES } from '../language';
 import { flag, quantity, text, word, type Input, type Row } from './field';
 
 export const HOUSE = {

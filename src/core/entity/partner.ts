@@ -1,5 +1,5 @@
 /** A café that brews by the house's cards: who is there, what they work with, when they check. */
-import { LANGUAGE_NAMES, LANGUAGES } from '../language/language';
+import { LANGUAGE_NAMES, LANGUAGES } from '../language';
 import { CLOCK_LABELS, CLOCKS } from '../vocabulary';
 import { GRINDER, MACHINE } from './equipment';
 import { flag, quantity, text, word, words, type Input, type Row } from './field';

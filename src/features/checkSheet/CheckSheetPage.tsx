@@ -3,8 +3,8 @@
 import { useState, type FormEvent } from 'react';
 import styled from 'styled-components';
 import { CAFE_CHECK } from '@/core/entity/cafeCheck';
-import { cafeWordsIn } from '@/core/language/cafes/words';
-import { LOCALES } from '@/core/language/language';
+import { cafeWords } from '@/words/cafeWords';
+import { LOCALES } from '@/words/figures';
 import { Button, MainButton, QuietButton } from '@/ui/Button';
 import { sentOf, textOf } from '@/ui/entryText';
 import { EntryPage } from '@/ui/EntryPage';
@@ -99,7 +99,7 @@ function Sheet({
   onSent: () => Promise<void>;
 }) {
   const { cafe, coffees, house } = sheet;
-  const words = cafeWordsIn(cafe.language);
+  const say = cafeWords(cafe.language);
   const queue = useOutbox(`checks ${secret}`);
   const initial = Object.fromEntries(coffees.map((coffee) => [coffee.releaseId, emptyOf(coffee)]));
   const [typed, setTyped] = useState<SheetText>({});
@@ -141,20 +141,20 @@ function Sheet({
     <Stack lang={LOCALES[cafe.language]}>
       <header>
         <h1>
-          {words.title}: {cafe.name}
+          {say('title')}: {cafe.name}
         </h1>
         <Small>{house}</Small>
       </header>
-      {isAway && <Notice>{words.away}</Notice>}
-      {sheet.isRoundAsked && <Notice>{words.round}</Notice>}
+      {isAway && <Notice>{say('away')}</Notice>}
+      {sheet.isRoundAsked && <Notice>{say('round')}</Notice>}
       {queue.trouble !== null && waiting > 0 && (
         <Notice role="status">
-          {waiting}: {words.waits}
+          {waiting}: {say('waits')}
         </Notice>
       )}
       {told !== null && (
         <Notice role="status" $kind={told === 'sent' ? 'good' : 'caution'}>
-          {told === 'sent' ? words.sent : words.clock}
+          {told === 'sent' ? say('sent') : say('clock')}
         </Notice>
       )}
       {queue.waiting
@@ -162,12 +162,12 @@ function Sheet({
         .map((entry) => (
           <Notice key={entry.id} $kind="fault">
             {entry.faults!.map(({ message }) => message).join(' ')}{' '}
-            <Button onPress={() => void tryAgain(entry.id)}>{words.send}</Button>{' '}
-            <QuietButton onPress={() => void discard(entry.id)}>{words.drop}</QuietButton>
+            <Button onPress={() => void tryAgain(entry.id)}>{say('send')}</Button>{' '}
+            <QuietButton onPress={() => void discard(entry.id)}>{say('drop')}</QuietButton>
           </Notice>
         ))}
       <form onSubmit={onSubmit} noValidate>
-        {coffees.length === 0 && <p>{words.nothing}</p>}
+        {coffees.length === 0 && <p>{say('nothing')}</p>}
         {coffees.map((coffee) => (
           <CoffeeCheck
             key={coffee.releaseId}
@@ -187,14 +187,14 @@ function Sheet({
           />
         ))}
         {help !== null && (
-          <TextAreaInput label={words.helpNote} rows={3} value={help} onChange={setHelp} />
+          <TextAreaInput label={say('helpNote')} rows={3} value={help} onChange={setHelp} />
         )}
         <Faults faults={queue.faults} shown={[]} />
         <Foot>
           <MainButton type="submit" isPending={queue.isBusy}>
-            {help === null ? words.send : words.askHelp}
+            {help === null ? say('send') : say('askHelp')}
           </MainButton>
-          {help === null && <QuietButton onPress={() => setHelp('')}>{words.help}</QuietButton>}
+          {help === null && <QuietButton onPress={() => setHelp('')}>{say('help')}</QuietButton>}
         </Foot>
       </form>
     </Stack>

@@ -2,9 +2,9 @@
 
 import styled from 'styled-components';
 import { CHECK_TASTES, type CAFE_CHECK } from '@/core/entity/cafeCheck';
-import { cafeWordsIn } from '@/core/language/cafes/words';
-import { dayIn, figureIn } from '@/core/language/language';
-import { wordsIn } from '@/core/language/words';
+import { cafeWords } from '@/words/cafeWords';
+import { dayIn, figureIn } from '@/words/figures';
+import { cardWords } from '@/words/cardWords';
 import { readNumber } from '@/core/readNumber';
 import { fahrenheitOf } from '@/core/units';
 import { secondsIn } from '@/formats/recipe/seconds';
@@ -100,16 +100,15 @@ export function CoffeeCheck({
   faultOf: (field: string) => string | undefined;
 }) {
   const { language } = cafe;
-  const words = cafeWordsIn(language);
-  const card = wordsIn(language);
-  const { labels } = card;
+  const say = cafeWords(language);
+  const sayCard = cardWords(language);
   const { check } = text;
   const set = (part: Partial<CoffeeText['check']>) => onChange({ check: { ...check, ...part } });
   const figures = {
-    doseG: { label: labels.Dose, quantity: 'doseG', step: 0.1 },
-    yieldG: { label: labels['In the cup'], quantity: 'shotYieldG', step: 0.5 },
-    timeS: { label: labels.Time, quantity: 'timeS', step: 0.5 },
-    dial: { label: words.dial, quantity: 'dial', step: cafe.stepSize },
+    doseG: { label: sayCard('labels.Dose'), quantity: 'doseG', step: 0.1 },
+    yieldG: { label: sayCard('labels.In the cup'), quantity: 'shotYieldG', step: 0.5 },
+    timeS: { label: sayCard('labels.Time'), quantity: 'timeS', step: 0.5 },
+    dial: { label: say('dial'), quantity: 'dial', step: cafe.stepSize },
   } as const;
   const g = (value: number) => `${figureIn(language, value, 1)} g`;
   const { doseG, yieldG, timeS, clock } = coffee.target;
@@ -125,8 +124,8 @@ export function CoffeeCheck({
         {coffee.name} <Small>v{coffee.version}</Small>
       </h2>
       <Target>
-        <Small>{words.target}</Small> {g(doseG)} → {g(yieldG)} · {secondsIn(language, timeS)}{' '}
-        {card.clock[clock]} · {heat}
+        <Small>{say('target')}</Small> {g(doseG)} → {g(yieldG)} · {secondsIn(language, timeS)}{' '}
+        {sayCard(`clock.${clock}`)} · {heat}
       </Target>
       {coffee.habits.length > 0 && <Small as="p">{coffee.habits.join(' ')}</Small>}
       <Four>
@@ -140,7 +139,7 @@ export function CoffeeCheck({
           />
         ))}
       </Four>
-      <Tastes role="radiogroup" aria-label={`${words.taste}: ${coffee.name}`}>
+      <Tastes role="radiogroup" aria-label={`${say('taste')}: ${coffee.name}`}>
         {CHECK_TASTES.map((taste) => (
           <label key={taste}>
             <input
@@ -149,7 +148,7 @@ export function CoffeeCheck({
               checked={check.taste === taste}
               onChange={() => set({ taste })}
             />
-            {words.tastes[taste]}
+            {say(`tastes.${taste}`)}
           </label>
         ))}
       </Tastes>
@@ -160,17 +159,17 @@ export function CoffeeCheck({
       )}
       {next?.caution && <Notice $kind="caution">{next.caution}</Notice>}
       <More
-        label={`${words.roasted}${text.roastDate === '' ? '' : `: ${dayIn(language, text.roastDate)}`} · ${words.remark}`}
+        label={`${say('roasted')}${text.roastDate === '' ? '' : `: ${dayIn(language, text.roastDate)}`} · ${say('remark')}`}
         hasFault={faultOf('roastDate') !== undefined}
       >
         <DayInput
-          label={words.roasted}
+          label={say('roasted')}
           value={text.roastDate}
           onChange={(roastDate) => onChange({ roastDate })}
           fault={faultOf('roastDate')}
         />
         <TextInput
-          label={words.remark}
+          label={say('remark')}
           value={check.remark}
           onChange={(remark) => set({ remark })}
           fault={faultOf('remark')}
@@ -179,7 +178,7 @@ export function CoffeeCheck({
           <p key={note}>{note}</p>
         ))}
         {coffee.drinks.length > 0 && (
-          <ul aria-label={words.drinks}>
+          <ul aria-label={say('drinks')}>
             {coffee.drinks.map((drink) => (
               <li key={drink.name}>{Object.values(drink).filter(Boolean).join(' · ')}</li>
             ))}

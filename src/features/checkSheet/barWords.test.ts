@@ -1,6 +1,6 @@
 import { NOTHING_KNOWN } from '@/core/cafes/atTheBar';
-import { LANGUAGES } from '@/core/language/language';
-import { cafeWordsIn } from '@/core/language/cafes/words';
+import { LANGUAGES } from '@/core/language';
+import { cafeWords } from '@/words/cafeWords';
 import type { SheetCafe, SheetCoffee } from '@/views/checkSheet';
 import { barWords } from './barWords';
 
@@ -80,17 +80,17 @@ describe('the next move at a bar', () => {
 
   it.each(LANGUAGES)('speaks and warns in %s', (language) => {
     const cafe = { ...CAFE, language };
-    const words = cafeWordsIn(language);
+    const say = cafeWords(language);
     const fast = barWords(cafe, COFFEE, typed);
-    expect(fast.what).toContain(words.from('11', '9'));
-    expect(fast.what).toContain(words.purge);
+    expect(fast.what).toContain(say('from', { from: '11', to: '9' }));
+    expect(fast.what).toContain(say('purge'));
     const choked = barWords(cafe, COFFEE, { ...typed, timeS: 40, yieldG: 8 });
-    expect(choked.what).toContain(words.choked);
-    expect(choked.caution).toBe(words.vent);
+    expect(choked.what).toContain(say('choked'));
+    expect(choked.caution).toBe(say('vent'));
     const dose = barWords(cafe, COFFEE, { ...typed, doseG: 18.8 });
     expect(dose.what).toMatch(language === 'en' ? /0\.8 g off: weigh 18\.0 g/ : /0,8 g.*18,0 g/);
     expect(barWords(cafe, COFFEE, { ...typed, timeS: 28, taste: 'bitter' }).what).toBe(
-      words.tasteOff,
+      say('tasteOff'),
     );
   });
 });

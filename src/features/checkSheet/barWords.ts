@@ -2,10 +2,10 @@
 import { answerAtTheBar, type BarAnswer } from '@/core/cafes/atTheBar';
 import { fromPump } from '@/core/extraction/clock';
 import { dialWords } from '@/core/grinder/notation';
-import { cafeWordsIn } from '@/core/language/cafes/words';
-import { helperWordsIn } from '@/core/language/helpers/words';
-import { figureIn } from '@/core/language/language';
-import { stepsIn } from '@/core/language/stepsIn';
+import { cafeWords } from '@/words/cafeWords';
+import { helperWords } from '@/words/helperWords';
+import { figureIn } from '@/words/figures';
+import { stepsIn } from '@/words/stepsIn';
 import { roundDial } from '@/core/grinder/dial';
 import type { SheetCafe, SheetCoffee } from '@/views/checkSheet';
 
@@ -42,34 +42,43 @@ export function barWords(cafe: SheetCafe, coffee: SheetCoffee, typed: Typed): Ba
     { doseG: target.doseG, yieldG: target.yieldG, timeS: (low + high) / 2 },
     [low, high],
   );
-  const words = cafeWordsIn(language);
-  const { answer: helper } = helperWordsIn(language);
+  const say = cafeWords(language);
+  const sayHelper = helperWords(language);
   const g = (value: number) => `${figureIn(language, Math.abs(value), 1)} g`;
   const s = `${figureIn(language, Math.max(1, Math.round(Math.abs(answer.missS))), 0)} s`;
   const ran =
-    answer.missS === 0 ? helper.inside : answer.missS < 0 ? helper.fast(s) : helper.slow(s);
+    answer.missS === 0
+      ? sayHelper('answer.inside')
+      : answer.missS < 0
+        ? sayHelper('answer.fast', { s })
+        : sayHelper('answer.slow', { s });
   const grind = () => {
     const { steps } = answer.move;
     // The model's steps count up as it grinds coarser.
     const amount = stepsIn(language, steps);
-    const side = steps > 0 ? helper.coarser(amount) : helper.finer(amount);
-    if (typed.dial === undefined) return helper.grind(side);
+    const side =
+      steps > 0
+        ? sayHelper('answer.coarser', { steps: amount })
+        : sayHelper('answer.finer', { steps: amount });
+    if (typed.dial === undefined) return sayHelper('answer.grind', { amount: side });
     const to = Math.min(dialMax, Math.max(dialMin, typed.dial + steps * stepSize * sign));
     const dial = (value: number) => dialWords(cafe, roundDial(value));
-    return helper.grind(`${side}, ${words.from(dial(typed.dial), dial(to))}`);
+    return sayHelper('answer.grind', {
+      amount: `${side}, ${say('from', { from: dial(typed.dial), to: dial(to) })}`,
+    });
   };
   const said: Record<BarAnswer['first'], () => string> = {
-    stay: () => `${ran} ${words.stay}`,
-    dose: () => words.doseTo(g(answer.offDoseG), g(target.doseG)),
-    yield: () => words.yieldTo(g(answer.offYieldG), g(target.yieldG)),
-    choked: () => `${words.choked} ${grind()} ${words.purge}`,
-    odd: () => `${ran} ${words.again}`,
-    grind: () => `${ran} ${grind()} ${words.purge}`,
-    taste: () => `${words.tasteOff}`,
+    stay: () => `${ran} ${say('stay')}`,
+    dose: () => say('doseTo', { off: g(answer.offDoseG), to: g(target.doseG) }),
+    yield: () => say('yieldTo', { off: g(answer.offYieldG), to: g(target.yieldG) }),
+    choked: () => `${say('choked')} ${grind()} ${say('purge')}`,
+    odd: () => `${ran} ${say('again')}`,
+    grind: () => `${ran} ${grind()} ${say('purge')}`,
+    taste: () => say('tasteOff'),
   };
   return {
     first: answer.first,
     what: said[answer.first](),
-    caution: answer.first === 'choked' ? words.vent : null,
+    caution: answer.first === 'choked' ? say('vent') : null,
   };
 }

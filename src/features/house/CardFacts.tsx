@@ -1,7 +1,7 @@
 'use client';
 
 import { HOUSE } from '@/core/entity/house';
-import { LANGUAGE_NAMES, LANGUAGES } from '@/core/language/language';
+import { LANGUAGE_NAMES, LANGUAGES } from '@/core/language';
 import { FieldGrid, QuantityInput, SelectInput } from '@/ui/fields';
 import { SectionTitle } from '@/ui/type';
 import type { useRowForm } from '@/ui/useRowForm';

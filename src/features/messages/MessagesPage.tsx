@@ -3,7 +3,8 @@
 import Link from 'next/link';
 import { useState, type FormEvent } from 'react';
 import styled from 'styled-components';
-import { LANGUAGE_NAMES, LOCALES, type Language } from '@/core/language/language';
+import { LANGUAGE_NAMES, type Language } from '@/core/language';
+import { LOCALES } from '@/words/figures';
 import type { Message, MessageAudience, Remark } from '@/data/messages';
 import { Button, MainButton, QuietButton } from '@/ui/Button';
 import { Faults } from '@/ui/Faults';

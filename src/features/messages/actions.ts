@@ -1,7 +1,7 @@
 /** What readers say, and what the house writes to partners and team. */
 import { z } from 'zod';
 import { userFault } from '@/core/errors';
-import { LANGUAGES } from '@/core/language/language';
+import { LANGUAGES } from '@/core/language';
 import { oneOf, text } from '@/core/schema/fields';
 import { changedMeanwhile, defineCommand, personOf } from '@/data/command';
 import { fileMessage, insertRemark, settleRemark, updateMessage } from '@/data/messages';

@@ -2,8 +2,9 @@
 
 import { Fragment, type ReactNode } from 'react';
 import styled from 'styled-components';
-import { dayIn, LOCALES, type Language } from '@/core/language/language';
-import { wordsIn } from '@/core/language/words';
+import type { Language } from '@/core/language';
+import { dayIn, LOCALES } from '@/words/figures';
+import { cardWords } from '@/words/cardWords';
 import type { RecipeBody } from '@/formats/recipe/document';
 import {
   CARD_FACTS,
@@ -163,8 +164,7 @@ interface CardBodyProps {
 
 export function CardBody({ body, language = 'en', isPreview = false, children }: CardBodyProps) {
   const lines = cardLines(body, language);
-  const words = wordsIn(language);
-  const { labels } = words;
+  const say = cardWords(language);
   const { recipe } = body;
   const own = ownWordsIn(body, language);
   const Title = isPreview ? 'h2' : 'h1';
@@ -178,13 +178,13 @@ export function CardBody({ body, language = 'en', isPreview = false, children }:
         <p>{coffeeWords(body, language)}</p>
       </Head>
       <Masses as="dl">
-        <Figure name={labels.Dose} value={lines.Dose} />
-        <Figure name={labels['In the cup']} value={lines['In the cup']} />
+        <Figure name={say('labels.Dose')} value={lines.Dose} />
+        <Figure name={say('labels.In the cup')} value={lines['In the cup']} />
         <Figure
-          name={`${labels.Time}, ${words.clock[recipe.clock]}`}
+          name={`${say('labels.Time')}, ${say(`clock.${recipe.clock}`)}`}
           value={secondsIn(language, recipe.timeS)}
         />
-        <Figure name={labels.Temperature} value={lines.Temperature} isLong />
+        <Figure name={say('labels.Temperature')} value={lines.Temperature} isLong />
       </Masses>
       <Phases {...part} />
       <Milk {...part} />
@@ -192,7 +192,7 @@ export function CardBody({ body, language = 'en', isPreview = false, children }:
       <Facts>
         {CARD_FACTS.filter((name) => lines[name] !== '').map((name) => (
           <Fragment key={name}>
-            <dt>{labels[name]}</dt>
+            <dt>{say(`labels.${name}`)}</dt>
             <dd>
               {lines[name]}
               {name === 'Programme' && recipe.steps && recipe.steps.length > 1 && (
@@ -210,7 +210,7 @@ export function CardBody({ body, language = 'en', isPreview = false, children }:
       <Senses>
         {CARD_SENSES.map((name, i) => (
           <div key={name} className={SENSE_LOOKS[i]!}>
-            <Heading>{labels[name]}</Heading>
+            <Heading>{say(`labels.${name}`)}</Heading>
             <p lang={LOCALES[own.languageOf(SENSE_NAMES[i]!)]}>{lines[name]}</p>
           </div>
         ))}
@@ -219,14 +219,15 @@ export function CardBody({ body, language = 'en', isPreview = false, children }:
       <Fits {...part} />
       <Foot>
         <p>
-          {words.version(body.version, dayIn(language, body.publishedOn))} {lines.Repeated}
+          {say('version', { number: body.version, day: dayIn(language, body.publishedOn) })}{' '}
+          {lines.Repeated}
         </p>
         {own.whatChanged && (
           <p lang={LOCALES[own.languageOf('whatChanged')]}>
-            {words.whatChanged}: {own.whatChanged}
+            {say('whatChanged')}: {own.whatChanged}
           </p>
         )}
-        <p>{words.caution}</p>
+        <p>{say('caution')}</p>
       </Foot>
     </Card>
   );

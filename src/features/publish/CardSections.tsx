@@ -1,7 +1,7 @@
 /** Parts of a card under its figures: the ageing coffee, milk, cups, other setups. */
 import styled from 'styled-components';
-import type { Language } from '@/core/language/language';
-import { wordsIn } from '@/core/language/words';
+import type { Language } from '@/core/language';
+import { cardWords } from '@/words/cardWords';
 import type { RecipeBody } from '@/formats/recipe/document';
 import { drinksIn, fitsIn, milkIn, phasesIn } from '@/formats/recipe/sections';
 import { labelText } from '@/ui/type';
@@ -103,7 +103,7 @@ export function Phases({ body, language, Heading }: SectionProps) {
   if (!phases) return null;
   return (
     <Section>
-      <Heading>{wordsIn(language).phases.title}</Heading>
+      <Heading>{cardWords(language)('phases.title')}</Heading>
       <Table>
         <tbody>
           {phases.rows.map(({ from, to, days, grind }) => (
@@ -124,7 +124,7 @@ export function Milk({ body, language, Heading }: SectionProps) {
   if (line === '') return null;
   return (
     <Section>
-      <Heading>{wordsIn(language).card.inMilk}</Heading>
+      <Heading>{cardWords(language)('card.inMilk')}</Heading>
       <p>{line}</p>
     </Section>
   );
@@ -133,34 +133,34 @@ export function Milk({ body, language, Heading }: SectionProps) {
 export function Drinks({ body, language, Heading }: SectionProps) {
   const rows = drinksIn(body, language);
   if (rows.length === 0) return null;
-  const { drinks: words } = wordsIn(language);
+  const say = cardWords(language);
   const hasFill = rows.some(({ fill }) => fill !== '');
   return (
     <Section>
-      <Heading>{words.title}</Heading>
+      <Heading>{say('drinks.title')}</Heading>
       <Table>
         <thead>
           <tr>
-            <th scope="col">{words.drink}</th>
-            <th scope="col">{words.cup}</th>
-            <th scope="col">{words.espresso}</th>
-            <th scope="col">{words.button}</th>
-            {hasFill && <th scope="col">{words.fill}</th>}
+            <th scope="col">{say('drinks.drink')}</th>
+            <th scope="col">{say('drinks.cup')}</th>
+            <th scope="col">{say('drinks.espresso')}</th>
+            <th scope="col">{say('drinks.button')}</th>
+            {hasFill && <th scope="col">{say('drinks.fill')}</th>}
           </tr>
         </thead>
         <tbody>
           {rows.map(({ name, cup, espresso, button, fill }) => (
             <tr key={name}>
               <th scope="row">{name}</th>
-              <td data-label={words.cup}>{cup}</td>
-              <td data-label={words.espresso}>{espresso}</td>
-              <td data-label={words.button}>{button}</td>
+              <td data-label={say('drinks.cup')}>{cup}</td>
+              <td data-label={say('drinks.espresso')}>{espresso}</td>
+              <td data-label={say('drinks.button')}>{button}</td>
               {hasFill && <td>{fill}</td>}
             </tr>
           ))}
         </tbody>
       </Table>
-      <Soft>{words.rough}</Soft>
+      <Soft>{say('drinks.rough')}</Soft>
     </Section>
   );
 }
@@ -168,10 +168,10 @@ export function Drinks({ body, language, Heading }: SectionProps) {
 export function Fits({ body, language, Heading }: SectionProps) {
   const rows = fitsIn(body, language);
   if (rows.length === 0) return null;
-  const words = wordsIn(language);
+  const say = cardWords(language);
   return (
     <Section>
-      <Heading>{words.fits.title}</Heading>
+      <Heading>{say('fits.title')}</Heading>
       <FitList>
         {rows.map(({ title, mark, figures, sentences }) => (
           <div key={title}>
@@ -183,7 +183,7 @@ export function Fits({ body, language, Heading }: SectionProps) {
           </div>
         ))}
       </FitList>
-      <Soft>{words.card.models}</Soft>
+      <Soft>{say('card.models')}</Soft>
     </Section>
   );
 }

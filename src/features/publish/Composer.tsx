@@ -7,7 +7,7 @@ import { AUDIENCE_LABELS } from '@/core/fits/audience';
 import { RULE_FACTORS } from '@/core/fits/factors';
 import type { LearntFactors } from '@/core/fits/learnFactors';
 import { Z_80 } from '@/core/grinder/dial';
-import { LANGUAGE_NAMES, LANGUAGES, type Language } from '@/core/language/language';
+import { LANGUAGE_NAMES, LANGUAGES, type Language } from '@/core/language';
 import { Chip } from '@/ui/choices';
 import { QuantityInput, SelectInput, TextAreaInput, TextInput } from '@/ui/fields';
 import { More } from '@/ui/More';

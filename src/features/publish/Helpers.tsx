@@ -2,9 +2,9 @@
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
 import { CARD_READER_TASTES } from '@/core/advice/cardReader';
-import { helperWordsIn } from '@/core/language/helpers/words';
-import type { Language } from '@/core/language/language';
-import { wordsIn } from '@/core/language/words';
+import { helperWords } from '@/words/helperWords';
+import type { Language } from '@/core/language';
+import { cardWords } from '@/words/cardWords';
 import { CLOCKS } from '@/core/vocabulary';
 import { labelText } from '@/ui/type';
 
@@ -115,96 +115,95 @@ interface HelpersProps {
 }
 
 export function Helpers({ language, documentPath, version, doseG }: HelpersProps) {
-  const words = helperWordsIn(language);
-  const { today, fit, shot, clock, remark } = words;
+  const say = helperWords(language);
   return (
     <Box data-helpers={language} data-document={documentPath} data-version={version} hidden>
-      <Helper name="today" title={today.title}>
+      <Helper name="today" title={say('today.title')}>
         <form noValidate>
           <div data-fields="">
-            <Field name="roasted" label={today.roasted} type="date" />
-            <button type="submit">{today.find}</button>
+            <Field name="roasted" label={say('today.roasted')} type="date" />
+            <button type="submit">{say('today.find')}</button>
           </div>
           <output />
         </form>
       </Helper>
-      <Helper name="clock" title={clock.title}>
+      <Helper name="clock" title={say('clock.title')}>
         <form noValidate>
           <output data-clock="">0.0</output>
           <div data-fields="">
             <button
               type="button"
               data-do="press"
-              data-start={clock.start}
-              data-drip={clock.drip}
-              data-stop={clock.stop}
+              data-start={say('clock.start')}
+              data-drip={say('clock.drip')}
+              data-stop={say('clock.stop')}
             >
-              {clock.start}
+              {say('clock.start')}
             </button>
             <button type="button" data-do="reset">
-              {clock.reset}
+              {say('clock.reset')}
             </button>
             <button type="button" data-do="take">
-              {clock.take}
+              {say('clock.take')}
             </button>
           </div>
           <p data-times="" />
         </form>
       </Helper>
-      <Helper name="shot" title={shot.title}>
+      <Helper name="shot" title={say('shot.title')}>
         <form noValidate>
           <div data-fields="">
-            <Field name="timeS" label={shot.time} />
-            <Field name="yieldG" label={shot.out} />
-            <Field name="yieldMl" label={shot.outMl} />
-            <Field name="doseG" label={shot.dose} placeholder={String(doseG)} />
-            <Field name="firstDripS" label={shot.drip} />
-            <ClockChoice label={fit.clock} language={language} />
+            <Field name="timeS" label={say('shot.time')} />
+            <Field name="yieldG" label={say('shot.out')} />
+            <Field name="yieldMl" label={say('shot.outMl')} />
+            <Field name="doseG" label={say('shot.dose')} placeholder={String(doseG)} />
+            <Field name="firstDripS" label={say('shot.drip')} />
+            <ClockChoice label={say('fit.clock')} language={language} />
             <label>
-              {shot.tasted}
+              {say('shot.tasted')}
               <select name="taste">
-                <option value="">{shot.notTasted}</option>
+                <option value="">{say('shot.notTasted')}</option>
                 {CARD_READER_TASTES.map((taste) => (
                   <option key={taste} value={taste}>
-                    {shot.taste[taste]}
+                    {say(`shot.taste.${taste}`)}
                   </option>
                 ))}
               </select>
             </label>
             <label data-moved="" hidden>
-              {shot.moved}
+              {say('shot.moved')}
               <input name="finerSteps" inputMode="text" autoComplete="off" />
-              <small>{shot.movedHint}</small>
+              <small>{say('shot.movedHint')}</small>
             </label>
           </div>
-          <button type="submit">{shot.ask}</button>
+          <button type="submit">{say('shot.ask')}</button>
           <output />
         </form>
       </Helper>
-      <Helper name="fit" title={fit.title}>
+      <Helper name="fit" title={say('fit.title')}>
         <form noValidate>
           <div data-fields="">
-            <Field name="diameterMm" label={fit.diameter} placeholder="58" />
-            <Field name="ratedG" label={fit.rated} placeholder="18" />
-            <Field name="fixedC" label={fit.heat} hint={fit.heatHint} />
-            <ClockChoice label={fit.clock} language={language} />
+            <Field name="diameterMm" label={say('fit.diameter')} placeholder="58" />
+            <Field name="ratedG" label={say('fit.rated')} placeholder="18" />
+            <Field name="fixedC" label={say('fit.heat')} hint={say('fit.heatHint')} />
+            <ClockChoice label={say('fit.clock')} language={language} />
           </div>
-          <Tick name="canShape" label={fit.canShape} />
-          <Tick name="soaksByHand" label={fit.lever} />
-          <Tick name="noScale" label={fit.noScale} />
-          <Tick name="isPressurised" label={fit.pressurised} />
-          <button type="submit">{fit.show}</button>
+          <Tick name="canShape" label={say('fit.canShape')} />
+          <Tick name="soaksByHand" label={say('fit.lever')} />
+          <Tick name="noScale" label={say('fit.noScale')} />
+          <Tick name="isPressurised" label={say('fit.pressurised')} />
+          <button type="submit">{say('fit.show')}</button>
           <output />
         </form>
       </Helper>
-      <Helper name="remark" title={remark.title}>
+      <Helper name="remark" title={say('remark.title')}>
         <form noValidate>
           <label>
-            {remark.text}
+            {say('remark.text')}
             <textarea name="words" rows={3} maxLength={400} />
-            <small>{remark.hint}</small>
+            <small>{say('remark.hint')}</small>
           </label>
-          <button type="submit">{remark.send}</button>
+          <button type="submit">{say('remark.send')}</button>
           <output />
         </form>
       </Helper>
@@ -251,14 +250,14 @@ function Field({
 
 /** Which clock the reader's times count on. */
 function ClockChoice({ label, language }: { label: string; language: Language }) {
-  const words = wordsIn(language).clock;
+  const say = cardWords(language);
   return (
     <label>
       {label}
       <select name="clock">
         {CLOCKS.map((one) => (
           <option key={one} value={one}>
-            {words[one]}
+            {say(`clock.${one}`)}
           </option>
         ))}
       </select>

@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import styled from 'styled-components';
-import { LANGUAGE_NAMES, LANGUAGES, type Language } from '@/core/language/language';
+import { LANGUAGE_NAMES, LANGUAGES, type Language } from '@/core/language';
 import { PAPER_LABELS, PAPERS, type Paper } from '@/core/papers';
 import type { Printed } from '@/data/printed';
 import { readNumber } from '@/core/readNumber';

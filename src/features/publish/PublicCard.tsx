@@ -1,8 +1,9 @@
 'use client';
 
 import styled from 'styled-components';
-import { LANGUAGE_NAMES, LANGUAGES, LOCALES, type Language } from '@/core/language/language';
-import { wordsIn } from '@/core/language/words';
+import { LANGUAGE_NAMES, LANGUAGES, type Language } from '@/core/language';
+import { LOCALES } from '@/words/figures';
+import { cardWords } from '@/words/cardWords';
 import type { RecipeDocument } from '@/formats/recipe/document';
 import { labelText } from '@/ui/type';
 import { CardBody } from './CardBody';
@@ -61,7 +62,7 @@ interface PublicCardProps {
  */
 export function PublicCard({ document, basePath, language }: PublicCardProps) {
   const { body } = document;
-  const words = wordsIn(language).card;
+  const say = cardWords(language);
   const earlier = Array.from({ length: body.version - 1 }, (_, i) => body.version - 1 - i);
   return (
     <Page>
@@ -86,14 +87,14 @@ export function PublicCard({ document, basePath, language }: PublicCardProps) {
         />
       </CardBody>
       <Below>
-        <a href={`${basePath}/${language}/card.pdf`}>{words.paper}</a>{' '}
+        <a href={`${basePath}/${language}/card.pdf`}>{say('card.paper')}</a>{' '}
         <a href={`${basePath}/recipe.json`} download>
-          {words.document}
+          {say('card.document')}
         </a>
         {earlier.length > 0 && (
           <>
             {' '}
-            {words.earlier}:{' '}
+            {say('card.earlier')}:{' '}
             {earlier.slice(0, MOST_EARLIER).map((number) => (
               <span key={number}>
                 <a href={`${basePath}/v/${number}/`}>{number}</a>{' '}

@@ -7,7 +7,7 @@ import { UserFault, type Fault } from '@/core/errors';
 import { drinkRow, type DrinkRow } from '@/core/extraction/drinks';
 import { AUDIENCES, fitFor } from '@/core/fits/audience';
 import { roundedFactors } from '@/core/fits/factors';
-import { LANGUAGES } from '@/core/language/language';
+import { LANGUAGES } from '@/core/language';
 import { phaseFaults, printedPhasesSchema } from '@/core/rest/printedPhases';
 import { oneOf, optionalText } from '@/core/schema/fields';
 import type { RecipeBody } from '@/formats/recipe/document';

@@ -1,6 +1,6 @@
 /** The added parts of a card as typed, and what is sent of them. No DOM. */
 import { AUDIENCES, type Audience } from '@/core/fits/audience';
-import type { Language } from '@/core/language/language';
+import type { Language } from '@/core/language';
 import { readNumber } from '@/core/readNumber';
 import type { PrintedPhase } from '@/core/rest/printedPhases';
 import type { OwnWords } from '@/formats/recipe/parts';

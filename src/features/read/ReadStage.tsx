@@ -6,7 +6,7 @@ import Link from 'next/link';
 import { useState } from 'react';
 import styled from 'styled-components';
 import type { StoredRelease } from '@/data/releases';
-import { LABELLING_CAUTION } from '@/core/language/labelling';
+import { cardWords } from '@/words/cardWords';
 import type { Ease } from '@/core/ease/ease';
 import { RELEASE } from '@/core/entity/release';
 import { roastWord } from '@/core/vocabulary';
@@ -176,7 +176,7 @@ export function ReadStage({ view, ease, hasBeanMap, nearest }: ReadStageProps) {
 function BagFacts({ release }: { release: StoredRelease }) {
   const { contains, suggestedRecipe, story, freeNotes, pricePerKg } = release;
   const facts = [
-    [RELEASE.contains.label, contains && `${contains}. ${LABELLING_CAUTION}`],
+    [RELEASE.contains.label, contains && `${contains}. ${cardWords('en')('labelling')}`],
     [RELEASE.suggestedRecipe.label, suggestedRecipe],
     [RELEASE.pricePerKg.label, pricePerKg === undefined ? '' : String(pricePerKg)],
     [RELEASE.story.label, story],

@@ -2,8 +2,9 @@
  * The published card on paper: one page with a code to the public page. The words are those of the page, so paper
  * and page cannot say different things. A long card is set smaller, and on a larger sheet, until it fits.
  */
-import { dayIn, figureIn, type Language } from '@/core/language/language';
-import { wordsIn } from '@/core/language/words';
+import type { Language } from '@/core/language';
+import { dayIn, figureIn } from '@/words/figures';
+import { cardWords } from '@/words/cardWords';
 import type { RecipeBody } from '../recipe/document';
 import {
   CARD_FACTS,
@@ -36,7 +37,7 @@ export interface ToPrint {
 
 /** Everything a paper of a published body says of itself. */
 export const factsOf = ({ body, language }: Pick<ToPrint, 'body' | 'language'>) => ({
-  title: `${body.coffee.name}, ${wordsIn(language).version(body.version, dayIn(language, body.publishedOn))}`,
+  title: `${body.coffee.name}, ${cardWords(language)('version', { number: body.version, day: dayIn(language, body.publishedOn) })}`,
   author: body.roastery,
   language,
   madeOn: body.publishedOn,
@@ -59,16 +60,19 @@ export function drawCard(
   { body, address, language }: ToPrint,
 ): number {
   const lines = cardLines(body, language);
-  const { labels } = wordsIn(language);
+  const words = cardWords(language);
   const x = MARGIN_PT;
   const width = pageWidth - 2 * MARGIN_PT;
   let y = MARGIN_PT;
   y = say(sheet, body.roastery, { x, y, width, size: 9, colour: SOFT });
   y = say(sheet, body.coffee.name, { x, y, width, size: 20, isStrong: true, role: 'H1' });
   y = say(sheet, coffeeWords(body, language), { x, y: y + 2, width, size: 9, colour: SOFT });
-  const figures = CARD_FIGURES.map((name) => ({ label: labels[name], value: lines[name] }));
+  const figures = CARD_FIGURES.map((name) => ({
+    label: words(`labels.${name}`),
+    value: lines[name],
+  }));
   y = drawPlate(sheet, figures, { x, y: y + 10, width }) + 10;
-  const facts = CARD_FACTS.map((name) => ({ label: labels[name], value: lines[name] }));
+  const facts = CARD_FACTS.map((name) => ({ label: words(`labels.${name}`), value: lines[name] }));
   y = drawRows(sheet, facts, { x, y, width }) + 8;
   y = drawSteps(sheet, body, language, { x, y, width });
   y = drawSections(sheet, body, language, { x, y, width });
@@ -86,9 +90,9 @@ function drawSteps(
   const { steps } = body.recipe;
   if (!steps || steps.length < 2) return place.y;
   const { endsAt, untilS, lanes } = drawProgramme(sheet, steps, place);
-  const { labels } = wordsIn(language);
+  const words = cardWords(language);
   const drives = lanes.map(({ drive }) => (drive === 'pressure' ? 'bar' : 'ml/s')).join(' · ');
-  const caption = `${labels.Programme}: ${figureIn(language, untilS, 0)} s, ${drives}`;
+  const caption = `${words('labels.Programme')}: ${figureIn(language, untilS, 0)} s, ${drives}`;
   return say(sheet, caption, { ...place, y: endsAt + 2, size: 7.5, colour: SOFT }) + 8;
 }
 
@@ -99,7 +103,7 @@ function drawSections(
   language: Language,
   place: PaperBox,
 ): number {
-  const words = wordsIn(language);
+  const words = cardWords(language);
   const phases = phasesIn(body, language);
   const milk = milkIn(body, language);
   const drinks = drinksIn(body, language);
@@ -113,33 +117,33 @@ function drawSections(
     y += 7;
   };
   block(
-    words.phases.title,
+    words('phases.title'),
     (phases?.rows ?? []).map(({ days, grind }) => ({ label: days, value: grind })),
     phases?.foot,
   );
-  block(words.card.inMilk, milk === '' ? [] : [{ label: words.labels.Dose, value: milk }]);
+  block(words('card.inMilk'), milk === '' ? [] : [{ label: words('labels.Dose'), value: milk }]);
   block(
-    words.drinks.title,
+    words('drinks.title'),
     drinks.map(({ name, cup, espresso, button, fill }) => ({
       label: name,
       value: [
-        `${words.drinks.cup} ${cup}`,
-        `${words.drinks.espresso} ${espresso}`,
-        `${words.drinks.button}: ${button}`,
+        `${words('drinks.cup')} ${cup}`,
+        `${words('drinks.espresso')} ${espresso}`,
+        `${words('drinks.button')}: ${button}`,
         fill,
       ]
         .filter((one) => one !== '')
         .join('; '),
     })),
-    words.drinks.rough,
+    words('drinks.rough'),
   );
   block(
-    words.fits.title,
+    words('fits.title'),
     fits.map(({ title, mark, figures, sentences }) => ({
       label: title,
       value: [figures === '' ? '' : `${figures} (${mark}).`, ...sentences].join(' ').trim(),
     })),
-    words.card.models,
+    words('card.models'),
   );
   return y;
 }
@@ -151,13 +155,13 @@ function drawSenses(
   { x, y, width }: PaperBox,
 ) {
   const lines = cardLines(body, language);
-  const { labels } = wordsIn(language);
+  const words = cardWords(language);
   const gap = 12;
   const cell = (width - 2 * gap) / 3;
   const ends = CARD_SENSES.map((name, i) => {
     const at = { x: x + i * (cell + gap), width: cell };
     sheet.pen?.box({ ...at, y, height: 2 }, { fill: INK });
-    const under = drawHeading(sheet, labels[name], { ...at, y: y + 6 });
+    const under = drawHeading(sheet, words(`labels.${name}`), { ...at, y: y + 6 });
     return say(sheet, lines[name], { ...at, y: under, size: 9 });
   });
   return Math.max(...ends);
@@ -168,15 +172,15 @@ function drawFoot(
   { body, address, language }: ToPrint,
   { x, y, width }: PaperBox,
 ) {
-  const words = wordsIn(language);
+  const words = cardWords(language);
   drawCode(sheet, address, { x: x + width - CODE_PT, y, side: CODE_PT });
   const at = { x, width: width - CODE_PT - 14 };
   const { whatChanged } = ownWordsIn(body, language);
-  const version = `${words.version(body.version, dayIn(language, body.publishedOn))} ${cardLines(body, language).Repeated}`;
+  const version = `${words('version', { number: body.version, day: dayIn(language, body.publishedOn) })} ${cardLines(body, language).Repeated}`;
   let end = say(sheet, version, { ...at, y, size: 8.5, isStrong: true });
   if (whatChanged)
-    end = say(sheet, `${words.whatChanged}: ${whatChanged}`, { ...at, y: end + 2, size: 8.5 });
-  end = say(sheet, `${words.newest}: ${address}`, { ...at, y: end + 2, size: 8, colour: SOFT });
-  end = say(sheet, words.caution, { ...at, y: end + 3, size: 7.5, colour: SOFT });
+    end = say(sheet, `${words('whatChanged')}: ${whatChanged}`, { ...at, y: end + 2, size: 8.5 });
+  end = say(sheet, `${words('newest')}: ${address}`, { ...at, y: end + 2, size: 8, colour: SOFT });
+  end = say(sheet, words('caution'), { ...at, y: end + 3, size: 7.5, colour: SOFT });
   return Math.max(end, y + CODE_PT);
 }

@@ -1,6 +1,7 @@
 /** A pen that makes a tagged PDF: its fonts embedded, its language and headings said, what only decorates marked as such. */
 import PDFDocument from 'pdfkit';
-import { LOCALES, type Language } from '@/core/language/language';
+import type { Language } from '@/core/language';
+import { LOCALES } from '@/words/figures';
 import { ASCENT, FONT_FILES, PLAIN, setRuns } from './fonts';
 import type { Look, Pen } from './pen';
 

@@ -2,8 +2,8 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { initWasm, Resvg } from '@resvg/resvg-wasm';
-import { dayIn } from '@/core/language/language';
-import { wordsIn } from '@/core/language/words';
+import { dayIn } from '@/words/figures';
+import { cardWords } from '@/words/cardWords';
 import { CARD_FIGURES, CARD_SENSES, cardLines, coffeeWords } from '../recipe/lines';
 import { phasesIn } from '../recipe/sections';
 import type { ToPrint } from './card';
@@ -49,25 +49,28 @@ export async function cardPng(asked: ToPrint): Promise<Uint8Array<ArrayBuffer>> 
 
 function drawPicture(sheet: PaperSheet, { body, address, language }: ToPrint): number {
   const lines = cardLines(body, language);
-  const words = wordsIn(language);
+  const words = cardWords(language);
   const at = { x: MARGIN, width: WIDTH - 2 * MARGIN };
   let y = say(sheet, body.roastery, { ...at, y: MARGIN, size: 11, colour: SOFT });
   y = say(sheet, body.coffee.name, { ...at, y, size: 24, isStrong: true });
   y = say(sheet, coffeeWords(body, language), { ...at, y: y + 2, size: 10, colour: SOFT });
-  const figures = CARD_FIGURES.map((name) => ({ label: words.labels[name], value: lines[name] }));
+  const figures = CARD_FIGURES.map((name) => ({
+    label: words(`labels.${name}`),
+    value: lines[name],
+  }));
   y = drawPlate(sheet, figures, { ...at, y: y + 10, columns: 2 }) + 10;
   const phases = phasesIn(body, language);
   const rows = [
-    { label: words.labels.Ratio, value: lines.Ratio },
-    { label: words.labels.Programme, value: lines.Programme },
-    { label: words.labels.Rest, value: lines.Rest },
+    { label: words('labels.Ratio'), value: lines.Ratio },
+    { label: words('labels.Programme'), value: lines.Programme },
+    { label: words('labels.Rest'), value: lines.Rest },
     ...(phases?.rows ?? []).map(({ days, grind }) => ({ label: days, value: grind })),
   ];
   y = drawRows(sheet, rows, { ...at, y, size: 10.5, labelPt: 82 }) + 8;
   for (const name of CARD_SENSES) {
-    y = drawHeading(sheet, words.labels[name], { ...at, y, size: 10.5 });
+    y = drawHeading(sheet, words(`labels.${name}`), { ...at, y, size: 10.5 });
     y = say(sheet, lines[name], { ...at, y, size: 10.5 }) + 5;
   }
-  const foot = `${words.version(body.version, dayIn(language, body.publishedOn))} ${address}`;
+  const foot = `${words('version', { number: body.version, day: dayIn(language, body.publishedOn) })} ${address}`;
   return say(sheet, foot, { ...at, y: y + 4, size: 9, colour: SOFT });
 }

@@ -1,6 +1,6 @@
 /** A label for the shelf, 90 x 50 mm: the coffee, its four figures and a code with the batch. */
-import { dayIn } from '@/core/language/language';
-import { wordsIn } from '@/core/language/words';
+import { dayIn } from '@/words/figures';
+import { cardWords } from '@/words/cardWords';
 import { cardLines } from '../recipe/lines';
 import { batchAddress } from './batchAddress';
 import { factsOf, type ToPrint } from './card';
@@ -27,7 +27,7 @@ export async function shelfLabelPdf(asked: ToPrint): Promise<Uint8Array<ArrayBuf
 
 function drawLabel(sheet: PaperSheet, { body, address, language }: ToPrint): number {
   const lines = cardLines(body, language);
-  const words = wordsIn(language);
+  const words = cardWords(language);
   const at = { x: MARGIN, width: SIZE[0] - 2 * MARGIN - CODE - 8 };
   drawCode(sheet, batchAddress(address, body), {
     x: SIZE[0] - MARGIN - CODE,
@@ -36,8 +36,8 @@ function drawLabel(sheet: PaperSheet, { body, address, language }: ToPrint): num
   });
   let y = say(sheet, body.coffee.name, { ...at, y: MARGIN, size: 14, isStrong: true, role: 'H1' });
   y = say(sheet, body.roastery, { ...at, y, size: 7.5, colour: SOFT }) + 3;
-  const rows = FIGURES.map((name) => ({ label: words.labels[name], value: lines[name] }));
+  const rows = FIGURES.map((name) => ({ label: words(`labels.${name}`), value: lines[name] }));
   y = drawRows(sheet, rows, { ...at, y, size: 8.5, labelPt: 58 });
-  const foot = `${words.card.roastedOn} ${dayIn(language, body.coffee.roastDate)}. ${words.version(body.version, dayIn(language, body.publishedOn))}`;
+  const foot = `${words('card.roastedOn')} ${dayIn(language, body.coffee.roastDate)}. ${words('version', { number: body.version, day: dayIn(language, body.publishedOn) })}`;
   return Math.max(say(sheet, foot, { ...at, y: y + 2, size: 7.5 }), MARGIN + CODE);
 }

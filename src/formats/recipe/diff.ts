@@ -1,6 +1,6 @@
 /** What differs between two published bodies, field by field, in the words of the card. */
 import type { RecipeBody } from './document';
-import { wordsIn } from '@/core/language/words';
+import { cardWords } from '@/words/cardWords';
 import { cardLines, type CardLine } from './lines';
 import { drinksIn, fitsIn, milkIn, phasesIn } from './sections';
 
@@ -15,17 +15,17 @@ const SAYS_WHAT_CHANGED: CardLine = 'Grind';
 
 /** Parts of a card beside its lines, each as one text. */
 function partsOf(body: RecipeBody): Readonly<Record<string, string>> {
-  const { phases, card, drinks, fits } = wordsIn('en');
+  const say = cardWords('en');
   return {
-    [phases.title]: (phasesIn(body, 'en')?.rows ?? [])
+    [say('phases.title')]: (phasesIn(body, 'en')?.rows ?? [])
       .map(({ days, grind }) => `${days}: ${grind}`)
       .join('; '),
-    [card.inMilk]: milkIn(body, 'en'),
+    [say('card.inMilk')]: milkIn(body, 'en'),
     // Their figures follow from the recipe, whose own lines say what changed.
-    [drinks.title]: drinksIn(body, 'en')
+    [say('drinks.title')]: drinksIn(body, 'en')
       .map(({ name }) => name)
       .join(', '),
-    [fits.title]: fitsIn(body, 'en')
+    [say('fits.title')]: fitsIn(body, 'en')
       .map(({ title, mark }) => (mark === '' ? title : `${title} (${mark})`))
       .join('; '),
   };

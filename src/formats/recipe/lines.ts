@@ -1,16 +1,18 @@
 /** Every line of a card as label and words, in each language: page, paper and comparison say the same. */
 import type { HOLDS } from '@/core/entity/recipe';
 import { altitudeWords } from '@/core/coffee/altitude';
-import type { CardLine, CardWords } from '@/core/language/cardWords';
-import { dayIn, figureIn, type Language } from '@/core/language/language';
-import { heatOf } from '@/core/language/temperature';
-import { roastIn, wordsIn } from '@/core/language/words';
+import type { CardLine, CardSay } from '@/words/cardWords';
+import type { Language } from '@/core/language';
+import { dayIn, figureIn } from '@/words/figures';
+import { stepsIn } from '@/words/stepsIn';
+import { heatOf } from '@/words/temperature';
+import { cardWords, roastIn } from '@/words/cardWords';
 import { programmeWords, shortProgrammeWords } from '@/core/programme/words';
 import { TEMPERATURE_SCHOOL_LABELS } from '@/core/vocabulary';
 import type { RecipeBody } from './document';
 import { secondsIn } from './seconds';
 
-export type { CardLine } from '@/core/language/cardWords';
+export type { CardLine } from '@/words/cardWords';
 
 /** The four figures that stand on the plate. */
 export const CARD_FIGURES = ['Dose', 'In the cup', 'Time', 'Temperature'] as const;
@@ -39,13 +41,13 @@ const hasWords = (words: string) => words !== '';
 /** How a card writes its figures. */
 interface Speech {
   readonly language: Language;
-  readonly words: CardWords;
+  readonly say: CardSay;
   readonly figure: (value: number, digits: number) => string;
 }
 
 const speechOf = (language: Language): Speech => ({
   language,
-  words: wordsIn(language),
+  say: cardWords(language),
   figure: (value, digits) => figureIn(language, value, digits),
 });
 
@@ -77,7 +79,7 @@ export function cardLines(
 ): Readonly<Record<CardLine, string>> {
   const { coffee, recipe, setup, tolerance, confirmedShots } = body;
   const speech = speechOf(language);
-  const { words, figure } = speech;
+  const { say, figure } = speech;
   const own = ownWordsIn(body, language);
   const g = (value: number) => bare(speech, value);
   return {
@@ -85,44 +87,58 @@ export function cardLines(
     Components: coffee.components
       .map((component, _i, all) => componentWords(speech, component, all.length))
       .join('; '),
-    Roast: coffee.roastLevel === undefined ? '' : roastIn(words, coffee.roastLevel),
+    Roast: coffee.roastLevel === undefined ? '' : roastIn(say, coffee.roastLevel),
     Dose: `${figure(recipe.doseG, 1)} g`,
     'In the cup': `${figure(recipe.yieldG, 1)} g`,
-    Time: `${secondsIn(language, recipe.timeS)} ${words.clock[recipe.clock]}`,
+    Time: `${secondsIn(language, recipe.timeS)} ${say(`clock.${recipe.clock}`)}`,
     Temperature: heatOf(language, recipe.temperatureC),
     Ratio: `1:${figure(recipe.ratio, 2)}`,
-    Tolerances: words.tolerances(g(tolerance.doseG), g(tolerance.yieldG)),
+    Tolerances: say('tolerances', {
+      doseG: g(tolerance.doseG),
+      yieldG: g(tolerance.yieldG),
+    }),
     'Taste holds': holdsIn(speech, recipe),
-    Programme: `${words.style[body.style]}: ${recipe.programme ?? ''}`,
+    Programme: `${say(`style.${body.style}`)}: ${recipe.programme ?? ''}`,
     'Step by step': stepsWords(recipe),
     'Temperature is meant': measuredIn(speech, body),
-    Basket: words.basket(setup.basket, g(setup.diameterMm), g(setup.ratedG)),
-    'Made on': words.madeOn(setup.machine, setup.grinder, setup.dialWords ?? String(setup.dial)),
+    Basket: say('basket', {
+      name: setup.basket,
+      diameter: g(setup.diameterMm),
+      rated: g(setup.ratedG),
+    }),
+    'Made on': say('madeOn', {
+      machine: setup.machine,
+      grinder: setup.grinder,
+      dial: setup.dialWords ?? String(setup.dial),
+    }),
     Grind: grindSinceIn(speech, body),
     Water: waterIn(speech, body),
-    Rest: words.rest(
-      g(recipe.restDays[0]),
-      g(recipe.restDays[1]),
-      dayIn(language, coffee.roastDate),
-    ),
-    Served: coffee.serving === undefined ? '' : words.served[coffee.serving],
+    Rest: say('rest', {
+      from: g(recipe.restDays[0]),
+      to: g(recipe.restDays[1]),
+      day: dayIn(language, coffee.roastDate),
+    }),
+    Served: coffee.serving === undefined ? '' : say(`served.${coffee.serving}`),
     'Look for': (coffee.promisedNotes ?? []).join(', '),
     'The lot': coffee.components
       .map((one) => lotWords(speech, one))
       .filter(hasWords)
       .join('; '),
-    Contains: hasWords(coffee.contains ?? '') ? `${coffee.contains}. ${words.labelling}` : '',
+    Contains: hasWords(coffee.contains ?? '') ? `${coffee.contains}. ${say('labelling')}` : '',
     'When it is right': own.right,
     'When it ran short': own.short,
     'When it ran long': own.long,
-    Repeated: words.repeated(confirmedShots),
+    Repeated: say('repeated', {
+      isRepeated: confirmedShots > 1 ? 'yes' : 'no',
+      times: confirmedShots,
+    }),
     'Temperature school': TEMPERATURE_SCHOOL_LABELS[body.temperatureSchool],
   };
 }
 
 /** "± 2.1 g in the cup, ± 1.3 °C, ± 3 s": one thing off at a time, as blind cups taught it. */
 function holdsIn(
-  { words, figure }: Speech,
+  { say, figure }: Speech,
   {
     holdsYieldG,
     holdsTemperatureC,
@@ -131,37 +147,48 @@ function holdsIn(
   }: Pick<RecipeBody['recipe'], keyof typeof HOLDS>,
 ): string {
   const within = [
-    holdsYieldG !== undefined && words.holds.inTheCup(figure(holdsYieldG, 1)),
+    holdsYieldG !== undefined && say('holds.inTheCup', { g: figure(holdsYieldG, 1) }),
     holdsTemperatureC !== undefined && `± ${figure(holdsTemperatureC, 1)} °C`,
     holdsTimeS !== undefined && `± ${figure(holdsTimeS, 1)} s`,
   ].filter(Boolean);
   if (within.length === 0) return '';
-  return words.holds.within(
-    within.join(', '),
-    costPoints === undefined ? null : figure(costPoints, 1),
-  );
+  return say('holds.within', {
+    list: within.join(', '),
+    hasCost: costPoints === undefined ? 'no' : 'yes',
+    cost: costPoints === undefined ? '' : figure(costPoints, 1),
+  });
 }
 
 /** Older documents have it in words alone. */
-function measuredIn({ language, words, figure }: Speech, body: RecipeBody): string {
-  if (body.displayC !== undefined) return words.atGroup(`${figure(body.displayC, 1)} °C`);
-  return body.temperatureMeasured === wordsIn('en').asSet || language === 'en'
-    ? body.temperatureMeasured.replace(wordsIn('en').asSet, words.asSet)
+function measuredIn({ language, say, figure }: Speech, body: RecipeBody): string {
+  if (body.displayC !== undefined)
+    return say('atGroup', { shown: `${figure(body.displayC, 1)} °C` });
+  return body.temperatureMeasured === cardWords('en')('asSet') || language === 'en'
+    ? body.temperatureMeasured.replace(cardWords('en')('asSet'), say('asSet'))
     : body.temperatureMeasured;
 }
 
 function grindSinceIn(speech: Speech, { grindSince }: RecipeBody): string {
   if (!grindSince || grindSince.steps === 0) return '';
   const { steps, version } = grindSince;
-  const { words } = speech;
-  return words.grindSince(words.steps(bare(speech, Math.abs(steps))), steps > 0, version);
+  const { language, say } = speech;
+  return say('grindSince', {
+    steps: stepsIn(language, steps),
+    side: steps > 0 ? 'finer' : 'coarser',
+    version,
+  });
 }
 
 function waterIn(speech: Speech, { water }: RecipeBody): string {
   const { hardnessMgL, alkalinityMgL } = water ?? {};
   if (hardnessMgL === undefined && alkalinityMgL === undefined) return '';
-  const said = (value: number | undefined) => (value === undefined ? null : bare(speech, value));
-  return speech.words.water(said(hardnessMgL), said(alkalinityMgL));
+  const shown = (value = 0) => bare(speech, value);
+  const known = hardnessMgL === undefined ? 'alkalinity' : 'hardness';
+  return speech.say('water', {
+    known: hardnessMgL !== undefined && alkalinityMgL !== undefined ? 'both' : known,
+    hardness: shown(hardnessMgL),
+    alkalinity: shown(alkalinityMgL),
+  });
 }
 
 /** The steps, where the programme's own words do not say them already. */
@@ -176,7 +203,7 @@ function stepsWords({ steps, programme }: RecipeBody['recipe']): string {
 /** What the coffee is, on one line under its name. */
 export function coffeeWords(body: RecipeBody, language: Language = 'en'): string {
   const { Components, Roast } = cardLines(body, language);
-  return [Components, Roast && wordsIn(language).roasted(Roast)]
+  return [Components, Roast && cardWords(language)('roasted', { word: Roast.toLowerCase() })]
     .filter((word) => word !== '')
     .join('; ');
 }
@@ -185,29 +212,29 @@ type Component = RecipeBody['coffee']['components'][number];
 
 /** "harvest 2025/26, lot 14, Organic, grown at 1900-2100 m". */
 function lotWords(
-  { words }: Speech,
+  { say }: Speech,
   { harvest, lot, certification, altitudeM, altitudeToM }: Component,
 ): string {
   const altitude = altitudeWords({ altitudeM, altitudeToM });
   return [
-    harvest && `${words.lot.harvest} ${harvest}`,
-    lot && `${words.lot.lot} ${lot}`,
+    harvest && `${say('lot.harvest')} ${harvest}`,
+    lot && `${say('lot.lot')} ${lot}`,
     certification ?? '',
-    altitude && words.lot.grownAt(altitude),
+    altitude && say('lot.grownAt', { m: altitude }),
   ]
     .filter((word): word is string => Boolean(word))
     .join(', ');
 }
 
 /** "70 % Colombia, Huila, Finca, Caturra, honey"; the share only where there is more than one. */
-function componentWords({ words }: Speech, component: Component, count: number): string {
+function componentWords({ say }: Speech, component: Component, count: number): string {
   const { sharePct, producer, region, country, variety, process } = component;
   const said = [
     producer,
     region,
     country,
     variety,
-    process ? words.process[process].toLowerCase() : '',
+    process ? say(`process.${process}`).toLowerCase() : '',
   ]
     .filter(Boolean)
     .join(', ');

@@ -4,7 +4,7 @@ import { AUDIENCES } from '@/core/fits/audience';
 import type { FitFactors } from '@/core/fits/factors';
 import { FIT_CODES } from '@/core/fits/fit';
 import { FILLS } from '@/core/extraction/drinks';
-import { LANGUAGES } from '@/core/language/language';
+import { LANGUAGES } from '@/core/language';
 import { CLOCKS, STYLES } from '@/core/vocabulary';
 
 const figure = z.number();

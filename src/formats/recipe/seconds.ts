@@ -1,5 +1,6 @@
 /** A time window in a language. */
-import { figureIn, type Language } from '@/core/language/language';
+import type { Language } from '@/core/language';
+import { figureIn } from '@/words/figures';
 
 const whole = (value: number) => (value % 1 === 0 ? 0 : 1);
 

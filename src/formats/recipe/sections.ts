@@ -1,9 +1,9 @@
 /** What stands on a card under its figures, as rows of words in a language: page and paper say the same. */
-import type { CardWords } from '@/core/language/cardWords';
-import { fitSentences, volumeIn } from '@/core/language/fitWords';
-import { figureIn, type Language } from '@/core/language/language';
-import { heatOf } from '@/core/language/temperature';
-import { grindIn, wordsIn } from '@/core/language/words';
+import { fitSentences, volumeIn } from '@/words/fitWords';
+import type { Language } from '@/core/language';
+import { figureIn } from '@/words/figures';
+import { heatOf } from '@/words/temperature';
+import { cardWords, grindIn, type CardSay } from '@/words/cardWords';
 import type { RecipeBody } from './document';
 import { secondsIn } from './seconds';
 import type { PublishedFit } from './parts';
@@ -24,19 +24,19 @@ export interface Phases {
 /** None where the card has one setting for its whole span. */
 export function phasesIn({ phases }: RecipeBody, language: Language): Phases | null {
   if (!phases || phases.list.length < 2) return null;
-  const words = wordsIn(language);
+  const say = cardWords(language);
   const whole = (value: number) => figureIn(language, value, 0);
   const { kept, cardDay, list } = phases;
   return {
     rows: list.map(({ from, to, steps }) => ({
       from,
       to,
-      days: words.phases.days(whole(from), whole(to)),
-      grind: grindIn(words, steps) ?? words.phases.asCard,
+      days: say('phases.days', { from: whole(from), to: whole(to) }),
+      grind: grindIn(say, steps) ?? say('phases.asCard'),
     })),
     foot: [
-      words.phases.against(whole(cardDay)),
-      kept && words.phases.kept(whole(kept.phased), whole(kept.one)),
+      say('phases.against', { day: whole(cardDay) }),
+      kept && say('phases.kept', { phased: whole(kept.phased), one: whole(kept.one) }),
     ]
       .filter(Boolean)
       .join(' '),
@@ -53,31 +53,30 @@ export interface FitRow {
 }
 
 export function fitsIn({ fits, style }: RecipeBody, language: Language): FitRow[] {
-  const words = wordsIn(language);
+  const say = cardWords(language);
   return fits.map((fit) => ({
-    title: words.fits.audience[fit.audience],
-    mark: markOf(fit, words),
-    figures: fit.recipe ? fitFigures(fit.recipe, words, language) : '',
+    title: say(`fits.audience.${fit.audience}`),
+    mark: markOf(fit, say),
+    figures: fit.recipe ? fitFigures(fit.recipe, language) : '',
     sentences: fitSentences(language, fit, style),
   }));
 }
 
 /** Whether somebody tried it; of what cannot be brewed there is nothing to say. */
-function markOf({ recipe, tried }: PublishedFit, { fits }: CardWords): string {
+function markOf({ recipe, tried }: PublishedFit, say: CardSay): string {
   if (!recipe) return '';
-  return tried === undefined ? fits.computed : `${fits.tried}: ${tried}`;
+  return tried === undefined ? say('fits.computed') : `${say('fits.tried')}: ${tried}`;
 }
 
 function fitFigures(
   { doseG, yieldG, yieldMl, timeS, clock, temperatureC }: NonNullable<PublishedFit['recipe']>,
-  words: CardWords,
   language: Language,
 ): string {
   const out =
     yieldMl === undefined ? `${figureIn(language, yieldG, 1)} g` : volumeIn(language, yieldMl);
   return [
     `${figureIn(language, doseG, 1)} g → ${out}`,
-    `${secondsIn(language, timeS)} ${words.clock[clock]}`,
+    `${secondsIn(language, timeS)} ${cardWords(language)(`clock.${clock}`)}`,
     heatOf(language, temperatureC),
   ].join(', ');
 }
@@ -85,10 +84,10 @@ function fitFigures(
 /** The second recipe on one line; empty where there is none. */
 export function milkIn({ milk }: RecipeBody, language: Language): string {
   if (!milk) return '';
-  const words = wordsIn(language);
+  const say = cardWords(language);
   return [
     `${figureIn(language, milk.doseG, 1)} g → ${figureIn(language, milk.yieldG, 1)} g (1:${figureIn(language, milk.ratio, 2)})`,
-    `${secondsIn(language, milk.timeS)} ${words.clock[milk.clock]}`,
+    `${secondsIn(language, milk.timeS)} ${say(`clock.${milk.clock}`)}`,
     heatOf(language, milk.temperatureC),
     milk.programme,
   ]
@@ -106,7 +105,7 @@ export interface DrinkLine {
 }
 
 export function drinksIn({ drinks = [] }: RecipeBody, language: Language): DrinkLine[] {
-  const words = wordsIn(language);
+  const say = cardWords(language);
   return drinks.map(({ name, cupMl, espressoG, buttonMl, fill, fillMl }) => ({
     name,
     cup: volumeIn(language, cupMl),
@@ -115,6 +114,6 @@ export function drinksIn({ drinks = [] }: RecipeBody, language: Language): Drink
     fill:
       fill === 'none'
         ? ''
-        : `${fill === 'milk' ? words.drinks.milk : words.drinks.water}: ${volumeIn(language, fillMl)}`,
+        : `${fill === 'milk' ? say('drinks.milk') : say('drinks.water')}: ${volumeIn(language, fillMl)}`,
   }));
 }

@@ -10,7 +10,9 @@ interface Props {
 
 export async function generateMetadata({ params }: Props): Promise<Metadata> {
   const { view } = await loadRelease((await params).id);
-  return { title: { default: view.release.name, template: `%s · ${view.release.name} · Kettlebrand` } };
+  return {
+    title: { default: view.release.name, template: `%s · ${view.release.name} · Kettlebrand` },
+  };
 }
 
 export default async function ReleaseLayout({ params, children }: Props & { children: ReactNode }) {

@@ -16,10 +16,5 @@ export default async function StartPage({ params, searchParams }: Props) {
   const asked = await searchParams;
   const { view, house, person } = await loadRelease((await params).id, prepareModel);
   const reader = { today: today(), units: person.units };
-  return (
-    <StartStage
-      view={view}
-      start={readStart(database(), house, view, asked, reader)}
-    />
-  );
+  return <StartStage view={view} start={readStart(database(), house, view, asked, reader)} />;
 }
