@@ -22,7 +22,6 @@ import { prepareRecords } from '@/views/records';
 import { readRelease } from '@/views/release';
 import { readStart } from '@/views/start';
 import { prepareToday, readToday } from '@/views/today';
-import { METRIC } from '@/core/units';
 import { startServer, type RunningServer } from '../tests/support/server';
 import { cookieOf } from '../tests/support/signIn';
 import { growHouse, growthOf } from './growHouse';
@@ -135,7 +134,7 @@ async function statements(file: string): Promise<Measure[]> {
     'a release': release,
     start: async () => {
       await prepareModel(db, house);
-      return readStart(db, house, release(), {}, { today: day, units: METRIC });
+      return readStart(db, house, release(), {}, { today: day });
     },
     pull: async () => {
       const view = release();

@@ -19,6 +19,7 @@ import { simulateInputOf, simulateSchema } from '@/core/simulator/question';
 import { simulateShot } from '@/core/simulator/simulate';
 import { tasteOfCup } from '@/core/simulator/cupTaste';
 import { DOSE_SCHOOLS, STYLES } from '@/core/vocabulary';
+import { worded } from '@/words/adviceWords';
 import { withPushes } from './pushes';
 import { coded, command, interval, type Command } from './command';
 import { field } from './fieldCommand';
@@ -126,10 +127,12 @@ const next = command({
   }),
   output: advice,
   run: ({ release, style, ...asked }) =>
-    nextMove({
-      ...asked,
-      coffee: grindFeatures(release ?? { roastLevel: asked.target.roastLevel }, style),
-    }),
+    worded(
+      nextMove({
+        ...asked,
+        coffee: grindFeatures(release ?? { roastLevel: asked.target.roastLevel }, style),
+      }),
+    ),
 });
 
 const MOST_DIAL_INS = 500;

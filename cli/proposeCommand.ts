@@ -12,7 +12,7 @@ import { OUTPUTS, rulesInForce } from '@/core/start/priors';
 import { propose, withEvidence } from '@/core/start/propose';
 import { PROPOSED_VARIABLES } from '@/core/start/proposedVariables';
 import { CLOCKS, HEADSPACES, REST_SCHOOLS, STYLES, TEMPERATURE_SCHOOLS } from '@/core/vocabulary';
-import { withPushes } from './pushes';
+import { printedProposal } from './pushes';
 import { coded, command, interval, keyed } from './command';
 import { matrix, scoredCup } from './tasteCommands';
 
@@ -91,10 +91,10 @@ export const proposeCommand = command({
   output: proposal,
   run: ({ comingFrom: known, headspace, rules: own = [], ...input }) => {
     const rules = rulesInForce(own, headspace);
-    if (!known) return withPushes(propose({ ...input, rules }));
+    if (!known) return printedProposal(propose({ ...input, rules }));
     const { history, temperatureSchool, ...question } = input;
     const model = learnWithCups(history, temperatureSchool, rules);
     const { changes, proposal: answer, told } = comingFrom(model, known, question, rules);
-    return { ...withPushes(withEvidence(answer, told, question)), changes };
+    return { ...printedProposal(withEvidence(answer, told, question)), changes };
   },
 });

@@ -1,3 +1,6 @@
+import type { CodedMessage } from '@/core/message';
+import { coded } from '@/words/adviceWords';
+
 /** `kb` calls contributions "pushes", as it always has: those who read its answers rely on it. */
 export function withPushes<T extends { readonly contributions: unknown }>({
   contributions,
@@ -5,3 +8,11 @@ export function withPushes<T extends { readonly contributions: unknown }>({
 }: T) {
   return { ...answer, pushes: contributions as T['contributions'] };
 }
+
+/** A proposal as `kb` prints it. */
+export const printedProposal = <
+  T extends { readonly contributions: unknown; readonly warnings: readonly CodedMessage[] },
+>({
+  warnings,
+  ...answer
+}: T) => ({ ...withPushes(answer), warnings: coded(warnings) });

@@ -5,7 +5,8 @@ import { phaseCount, phasesOf, keptShare } from '@/core/rest/phases';
 import { REST_STATES, restOn, spanOf } from '@/core/rest/rest';
 import { day, oneOf, quantity } from '@/core/schema/fields';
 import { REST_SCHOOLS } from '@/core/vocabulary';
-import { coded, command, interval } from './command';
+import { coded } from '@/words/adviceWords';
+import { coded as codedOutput, command, interval } from './command';
 
 /** What a step does to ln time where no grinder is named: the reference step. */
 const LN_TIME_PER_STEP = 0.1;
@@ -49,7 +50,7 @@ export const rest = command({
     bestFrom: z.string(),
     bestTo: z.string(),
     fadesOn: z.string(),
-    warnings: coded,
+    warnings: codedOutput,
     checks: z.array(z.object({ kind: z.enum(CHECK_KINDS), day: z.string() })),
     phases: z.array(
       z.object({ from: z.number(), to: z.number(), steps: z.number(), interval80: interval }),
@@ -63,6 +64,7 @@ export const rest = command({
     const count = agePerDay && phaseCount(span, agePerDay);
     return {
       ...found,
+      warnings: coded(found.warnings),
       checks: plannedChecks({ rest: found, rechecks: [] }, closed ?? { weekdays: [], dates: [] }),
       phases:
         agePerDay && count

@@ -5,7 +5,7 @@ import { ensureBrowser, ensureDebian } from './lib/outside.mjs';
 import { runProgram } from './lib/packages.mjs';
 
 ensureInstalled();
-ensureBuilt();
+await ensureBuilt();
 const parts = process.argv.slice(2);
 if (parts.length === 0 || parts.includes('public')) ensureDebian('nginx', 'wrk');
 if (parts.length === 0 || parts.includes('views')) ensureBrowser();

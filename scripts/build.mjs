@@ -3,4 +3,4 @@ import { ensureBuilt } from './lib/build.mjs';
 import { ensureInstalled } from './lib/install.mjs';
 
 ensureInstalled({ isProduction: true });
-ensureBuilt();
+await ensureBuilt();

@@ -5,6 +5,6 @@ import { ensureDebian } from './lib/outside.mjs';
 import { runProgram } from './lib/packages.mjs';
 
 ensureInstalled();
-ensureBuilt();
+await ensureBuilt();
 ensureDebian('iproute2', 'openssh-server', 'rsync');
 process.exitCode = runProgram('tsx', ['faults/run.ts']);

@@ -4,7 +4,7 @@ import { ensureProgram, programArgs } from './lib/build.mjs';
 import { ensureInstalled } from './lib/install.mjs';
 
 ensureInstalled({ isProduction: true });
-ensureProgram();
+await ensureProgram();
 const { status } = spawnSync(process.execPath, [...programArgs('kb'), ...process.argv.slice(2)], {
   stdio: 'inherit',
 });

@@ -6,5 +6,5 @@ import { runProgram } from './lib/packages.mjs';
 
 ensureInstalled();
 ensureBrowser();
-ensureBuilt();
+await ensureBuilt();
 process.exitCode = runProgram('tsx', ['scripts/screenshots.ts']);

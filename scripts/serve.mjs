@@ -52,8 +52,8 @@ if (!isDemo && process.env.KETTLEBRAND_DATA && !existsSync(file) && !flags.inclu
 }
 
 ensureInstalled({ isProduction: !isDemo });
-if (isDev) ensureProgram();
-else ensureBuilt();
+if (isDev) await ensureProgram();
+else await ensureBuilt();
 
 if (isDemo) {
   if (flags.includes('--reset'))

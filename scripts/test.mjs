@@ -24,7 +24,7 @@ ensureInstalled();
 ensureBrowser();
 if (installMissing('nginx').length > 0)
   process.stderr.write('There is no nginx here: the tests that stand behind it are left out.\n');
-ensureBuilt();
+await ensureBuilt();
 process.env.TZ ??= morningZone();
 
 if (name !== undefined) {

@@ -21,6 +21,7 @@ const CONFIGURATION = [
   'tsconfig.server.json',
   'package-lock.json',
   'scripts/lib/build.mjs',
+  'scripts/lib/compileMessages.mjs',
 ];
 
 const PAGES = {
@@ -60,17 +61,19 @@ function hashOf(sources) {
 }
 
 /** Runs `build`, told what they are, unless it stands for exactly these sources. */
-function keepBuilt({ stamp, sources }, build) {
+async function keepBuilt({ stamp, sources }, build) {
   const wanted = hashOf(sources);
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return;
-  build(wanted);
+  await build(wanted);
   writeFileSync(stamp, wanted);
 }
 
 /** Leaves the server, its paper, `kb` and the service worker of exactly these sources in `dist`: under a second. */
-export function ensureProgram() {
-  keepBuilt(PROGRAM, (sources) => {
-    const { buildSync } = createRequire(import.meta.url)('esbuild');
+export async function ensureProgram() {
+  await keepBuilt(PROGRAM, async (sources) => {
+    // Packages may be installed only now.
+    const { build, buildSync } = createRequire(import.meta.url)('esbuild');
+    const { compileMessages } = await import('./compileMessages.mjs');
     rmSync(join(ROOT, OUT), { recursive: true, force: true });
     mkdirSync(join(ROOT, OUT));
     buildSync({
@@ -89,7 +92,7 @@ export function ensureProgram() {
       logLevel: 'warning',
     });
     // What a card's page fetches when one of its helpers is opened.
-    buildSync({
+    await build({
       absWorkingDir: ROOT,
       entryPoints: CARD_SCRIPTS,
       outdir: join(OUT, 'card'),
@@ -102,6 +105,7 @@ export function ensureProgram() {
       target: 'es2022',
       tsconfig: 'tsconfig.server.json',
       define: { 'process.env.NODE_ENV': '"production"' },
+      plugins: [compileMessages],
       logLevel: 'warning',
     });
     // Browsers take a service worker for new when a byte of it differs: each build has its own.
@@ -121,9 +125,9 @@ export function ensureProgram() {
 }
 
 /** Leaves all of it built: the program, and the pages in `.next`. */
-export function ensureBuilt() {
-  ensureProgram();
-  keepBuilt(PAGES, () => {
+export async function ensureBuilt() {
+  await ensureProgram();
+  await keepBuilt(PAGES, () => {
     process.stderr.write('Building. This takes about a minute.\n');
     rmSync(join(ROOT, '.next'), { recursive: true, force: true });
     const code = runProgram('next', ['build'], {

@@ -1,6 +1,8 @@
 'use client';
 
 import { createContext, useContext, type ReactNode } from 'react';
+import type { Message } from '@/core/message';
+import { say } from '@/words/say';
 import { mayDo, type Duty, type Role } from '@/core/roles';
 import {
   massFigure,
@@ -61,6 +63,7 @@ export function useUnits() {
     volume: (ml: number) => volumeWords(ml, units),
     temperature: (c: number, digits?: number) => temperatureWords(c, units, digits),
     temperatureFigure: (c: number, digits?: number) => temperatureFigure(c, units, digits),
+    say: (message: Message) => say(message, units),
     temperatureStep: (c: number, digits?: number) => temperatureStepWords(c, units, digits),
   };
 }

@@ -10,7 +10,6 @@ import { placeAt, type TrialPoint } from '@/core/trials/coding';
 import { roomOf, type Room } from '@/core/trials/room';
 import { settableG } from '@/core/trials/settable';
 import { cupsOfShots } from '@/core/trials/shotCups';
-import { METRIC } from '@/core/units';
 import type { BrewStyle, TemperatureSchool } from '@/core/vocabulary';
 import type { Db } from '@/data/database';
 import type { House } from '@/data/house';
@@ -99,7 +98,7 @@ export function readBest(db: Db, house: House, view: ReleaseView): BestView | nu
           : recipe.temperatureC,
       });
       const dialOf = dialFor({
-        ...askedOf(bench, METRIC),
+        ...askedOf(bench),
         ...learntFor(db, house, { ...view, ...bench, release }),
       });
       const { offsets, next, ...shown } = best;

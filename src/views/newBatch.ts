@@ -13,7 +13,6 @@ import { daysBetween } from '@/core/rest/day';
 import { withRatio } from '@/core/schema/recipe';
 import { proposeFrom } from '@/core/start/propose';
 import { roundTo } from '@/core/start/proposedVariables';
-import type { Units } from '@/core/units';
 import type { Db } from '@/data/database';
 import { findDraft, type StoredDraft, type StoredRecipe } from '@/data/dialIns';
 import { periodsOf } from '@/data/calibrationPeriods';
@@ -69,7 +68,6 @@ export interface OfRelease {
   readonly published: { readonly draftId: string | null } | null;
   readonly isWrong: boolean;
   readonly today: string;
-  readonly units: Units;
 }
 
 /** The newest batch that can be pulled; the newest of all while none can. */
@@ -92,7 +90,7 @@ function lastRecipeOf({ bench, published, isWrong }: OfRelease): string | null {
 
 /** A batch that waits to be pulled on its coffee's last recipe; null where none does. */
 export function newBatchOf(db: Db, house: House, asked: OfRelease): NewBatch | null {
-  const { release, batches, bench, today, units } = asked;
+  const { release, batches, bench, today } = asked;
   const batch = newestInUse(batches);
   if (batch.rest.state === 'tooFresh' || batch.rest.state === 'fading') return null;
   if (bench?.draft.batchId === batch.id) return null;
@@ -103,7 +101,7 @@ export function newBatchOf(db: Db, house: House, asked: OfRelease): NewBatch | n
   const recipe = recipeFor(db, house, { release, older, batch, source, today });
   const { restDays } = batch.rest;
   const carried = carriedInput(db, house, { release, batch, source, recipe, restDays, today });
-  const { setting, expect } = nextMove({ ...carried, shots: [], units });
+  const { setting, expect } = nextMove({ ...carried, shots: [] });
   return {
     batchId: batch.id,
     roastDate: batch.roastDate,

@@ -6,7 +6,6 @@ import { benchMinutes } from '@/core/patterns/benchMinutes';
 import { learnedOverrun, REMEMBERED_OVERRUNS, thinned } from '@/core/trace/read';
 import { blendedOf } from '@/core/schema/shares';
 import type { Trace } from '@/core/trace/schema';
-import { METRIC } from '@/core/units';
 import { prepared, type Db } from '@/data/database';
 import type { House } from '@/data/house';
 import { readRecords } from './records';
@@ -61,7 +60,7 @@ export function readPull(db: Db, house: House, view: ReleaseView, bench: Bench):
   const moments = shots.map(({ pulledAt }) => pulledAt);
   return {
     curve: grinderCurve({
-      ...askedOf(bench, METRIC),
+      ...askedOf(bench),
       ...learntFor(db, house, { ...view, ...bench }),
     }),
     traces: Object.fromEntries(

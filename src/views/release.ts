@@ -11,7 +11,6 @@ import type { ReleaseFacts } from '@/core/coffee/features';
 import { readRoast } from '@/core/coffee/roast';
 import { restOn, spanOf } from '@/core/rest/rest';
 import { daysBetween } from '@/core/rest/day';
-import { METRIC, type Units } from '@/core/units';
 import { groupBy } from '@/core/groupBy';
 import { runToEnd } from '@/core/runToEnd';
 import type { Db } from '@/data/database';
@@ -96,7 +95,6 @@ function setAsideG({ sampleG, samples }: StoredBatch): number | null {
 
 export interface Reader {
   readonly today: string;
-  readonly units?: Units;
 }
 
 /** Releases judged between two steps. */
@@ -110,7 +108,7 @@ export function* releasesInSteps(
   db: Db,
   house: House,
   ids: readonly string[],
-  { today, units = METRIC }: Reader,
+  { today }: Reader,
 ): Generator<void, ReleaseView[]> {
   const releases = findReleases(db, ids);
   const batchIds = releases.flatMap(({ batches }) => batches.map(({ id }) => id));
@@ -152,7 +150,6 @@ export function* releasesInSteps(
             setup,
             batch,
             learnt: learntFor(db, house, { release, draft, setup, batch, facts, today, shots }),
-            units,
             shots,
             tastings: tastingsOf(draft.dialInId),
             periods: erasOf.get(setup.grinder.id) ?? [],
@@ -177,7 +174,6 @@ export function* releasesInSteps(
         published: versions[0] ?? null,
         isWrong: address?.isWrong ?? false,
         today,
-        units,
       }),
     });
   }
@@ -221,7 +217,6 @@ function readBench(
     setup,
     batch,
     learnt,
-    units,
     shots: all,
     tastings,
     periods,
@@ -231,7 +226,6 @@ function readBench(
     setup: StoredSetup;
     batch: BatchView;
     learnt: Learnt;
-    units: Units;
     shots: readonly StoredShot[];
     tastings: readonly StoredTasting[];
     periods: readonly CalibrationPeriod[];
@@ -247,7 +241,7 @@ function readBench(
   }));
   const judging = judgingOf(house, release);
   const adviceOn = (shots: readonly AskedShot[]) =>
-    nextMove({ ...askedOf({ target, setup, shots, draft, judging, periods }, units), ...learnt });
+    nextMove({ ...askedOf({ target, setup, shots, draft, judging, periods }), ...learnt });
   // Shots of the straight recipe teach the first one for milk its grind; later ones would only stand between.
   const firstOwn = stored.findIndex(({ drink }) => drink === draft.drink);
   const forRecipe = stored.filter(
@@ -279,20 +273,17 @@ function isOfOther(shot: AskedShot, target: Target): boolean {
   return !isAsHot || !isAsLong || shot.beans !== 'room';
 }
 
-/** The question the advice of a bench answers; the words of the answer are said in `units`. */
-export function askedOf(
-  {
-    target,
-    setup,
-    shots,
-    draft,
-    judging,
-    periods,
-  }: Pick<Bench, 'target' | 'setup' | 'draft' | 'judging' | 'periods'> & {
-    shots: readonly AskedShot[];
-  },
-  units: Units,
-): NextInput {
+/** The question the advice of a bench answers. */
+export function askedOf({
+  target,
+  setup,
+  shots,
+  draft,
+  judging,
+  periods,
+}: Pick<Bench, 'target' | 'setup' | 'draft' | 'judging' | 'periods'> & {
+  shots: readonly AskedShot[];
+}): NextInput {
   const firsts = firstsAfterBreak(shots.map(({ pulledAt }) => pulledAt));
   return {
     // What was pulled or written on an older scale is judged on today's.
@@ -313,7 +304,6 @@ export function askedOf(
       };
     }),
     targetFrom: shots.findLastIndex((shot) => shot.draftId !== draft.id) + 1,
-    units,
     ...judging,
   };
 }

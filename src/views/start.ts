@@ -7,7 +7,6 @@ import { PROPOSED_VARIABLES, type ProposedVariable } from '@/core/start/proposed
 import { grindStepsOf, LN_TIME_PER_STEP, startDialOf } from '@/core/start/startDial';
 import type { ReleaseFacts } from '@/core/coffee/features';
 import { slopePrior } from '@/core/grinder/dial';
-import type { Units } from '@/core/units';
 import type { BrewStyle, Drink, Process } from '@/core/vocabulary';
 import type { Db } from '@/data/database';
 import type { House } from '@/data/house';
@@ -103,7 +102,6 @@ const MOST_EVIDENCE = 5;
 
 export interface StartReader {
   readonly today: string;
-  readonly units: Units;
 }
 
 /** Reads the answer to what the address asks of a release. */
@@ -112,7 +110,7 @@ export function readStart(
   house: House,
   view: ReleaseView,
   search: Readonly<Record<string, string | string[] | undefined>>,
-  { today, units }: StartReader,
+  { today }: StartReader,
 ): StartView {
   const knowledge = readHouseModel(db, house);
   const setups = listSetups(db).map((setup) => ({
@@ -130,7 +128,6 @@ export function readStart(
     restSchool: house.restSchool,
     span: view.release.span,
     clock: house.clock,
-    units,
   };
   const model = knowledge.modelOf(asked.temperatureSchool);
   const proposal = proposeFrom(model, question);
@@ -155,7 +152,6 @@ export function readStart(
       asked,
       grinderId: setup?.grinder.id,
       today,
-      units,
     }),
     halfLife: house.halfLife,
     open: openRecipes(db, view, setups),
@@ -224,17 +220,16 @@ interface Comparing {
   readonly asked: StartQuestion;
   readonly grinderId: string | undefined;
   readonly today: string;
-  readonly units: Units;
 }
 
 /** The coffee on some bench now, told to the model, and what to change from it. */
 function readComingFrom(
   db: Db,
   house: House,
-  { knowledge, model, question, asked, grinderId, today, units }: Comparing,
+  { knowledge, model, question, asked, grinderId, today }: Comparing,
 ): Compared | null {
   if (asked.from === null) return null;
-  const other = readRelease(db, house, asked.from, { today, units });
+  const other = readRelease(db, house, asked.from, { today });
   if (!other?.bench) return null;
   const { bench, release, batch } = other;
   const { draft, shots } = bench;

@@ -6,7 +6,7 @@ import { LIMITS } from '@/core/limits';
 import { addDays, daysBetween } from '@/core/rest/day';
 import { REST_SCHOOLS, type Clock } from '@/core/vocabulary';
 import { restSpan, type RestSpan } from '@/core/rest/rest';
-import { headOf } from '@/core/advice/head';
+import { headOf } from '@/words/adviceWords';
 import { dialWords } from '@/core/grinder/notation';
 import { dueOf, type Due, type Standing } from '@/core/due/due';
 import { METRIC, type Units } from '@/core/units';
@@ -77,14 +77,14 @@ function* standingsInSteps(
   { today, units = METRIC }: Asked,
 ): Generator<void, Standings[]> {
   const ids = listAtHand(db, addDays(today, -LONGEST_USE_DAYS));
-  const views = yield* releasesInSteps(db, house, ids, { today, units });
+  const views = yield* releasesInSteps(db, house, ids, { today });
   return views.flatMap((view): Standings[] => {
     const isShown = (batch: BatchView) =>
       isUsable(batch.rest.restDays, batch.span) || (isPublic(view.address) && batch === view.batch);
     const active = view.batches.filter(isShown);
     if (active.length === 0) return [];
     const { id, name } = view.release;
-    const due = dueOf(standingOf(house, view, today));
+    const due = dueOf(standingOf(house, view, { today, units }));
     return [
       {
         id,
@@ -142,7 +142,7 @@ function isPublic(address: PublicAddress | null): boolean {
   return address !== null && address.withdrawnAt === null;
 }
 
-function standingOf(house: House, view: ReleaseView, today: string): Standing {
+function standingOf(house: House, view: ReleaseView, { today, units }: Required<Asked>): Standing {
   const { batch, batches, bench } = view;
   const closed = { weekdays: house.closedWeekdays, dates: house.closedDates };
   const newest = batches[0]!;
@@ -153,7 +153,7 @@ function standingOf(house: House, view: ReleaseView, today: string): Standing {
     bench: bench && {
       shots: bench.shotCount,
       isOnTarget: isOnTargetStatus(bench.advice.status),
-      next: nextWords(bench),
+      next: nextWords(bench, units),
       tasters: tastersOf(bench).size,
       isPublished: isPublishedDraft(view, bench),
       isCarried: bench.draft.carriedFrom !== null,
@@ -188,8 +188,8 @@ export function isPublishedDraft({ versions }: ReleaseView, { draft }: Bench): b
   return versions[0]?.draftId === draft.id;
 }
 
-function nextWords({ advice, shots, draft }: Bench): string {
+function nextWords({ advice, shots, draft }: Bench, units: Units): string {
   if (shots.at(-1)?.draftId !== draft.id) return 'pull the first shot of the new recipe';
   // Only what to do; what stays is said on the bench itself.
-  return headOf(advice).split('. ')[0]!.replace(/\.$/, '');
+  return headOf(advice, units).split('. ')[0]!.replace(/\.$/, '');
 }

@@ -34,9 +34,11 @@ export function catalogue<Id extends string>(
 function sayIn<Id extends string>(language: Language, messages: Messages<Id>): Say<Id> {
   const formats = new Map<Id, IntlMessageFormat>();
   return (id, values) => {
+    const message = messages[id];
+    if (typeof message === 'string' && !message.includes('{')) return message;
     let format = formats.get(id);
     if (!format) {
-      format = new IntlMessageFormat(messages[id], language, undefined, {
+      format = new IntlMessageFormat(message, language, undefined, {
         // "<" is a sign here, no tag.
         ignoreTag: true,
       });

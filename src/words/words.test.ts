@@ -40,6 +40,7 @@ describe('messages', () => {
     (language) => {
       const alike: string[] = [];
       let count = 0;
+      expect(subjectsOf(language)).toEqual(subjectsOf('de'));
       for (const subject of subjectsOf(language)) {
         const [english, own] = [messagesOf('en', subject), messagesOf(language, subject)];
         expect(Object.keys(own).sort()).toEqual(Object.keys(english).sort());
@@ -56,16 +57,34 @@ describe('messages', () => {
 
   it('each is said somewhere', () => {
     const code = sourcesOf(join(__dirname, '..')).join('\n');
-    const isSaid = (id: string) => {
-      if (code.includes(`'${id}'`)) return true;
-      // Named by a part that is known only while it runs: `labels.${name}`.
-      const parts = id.split('.');
-      return parts.some((_, i) => code.includes(`\`${[...parts.slice(0, i), '${'].join('.')}`));
-    };
-    const unsaid = subjectsOf('en').flatMap((subject) =>
-      Object.keys(messagesOf('en', subject)).filter((id) => !isSaid(id)),
-    );
+    /** Named whole, or by a part that is known only while it runs: `labels.${name}`. */
+    const isSaid = (id: string) =>
+      code.includes(`'${id}'`) ||
+      id.split('.').some((_, i, parts) => {
+        const start = parts.slice(0, i + 1).join('.');
+        return code.includes(`\`${start}.\${`);
+      });
+    const unsaid = subjectsOf('en').flatMap((file) => {
+      const subject = file.replace('.json', '');
+      return Object.keys(messagesOf('en', file)).filter((id) => {
+        if (isSaid(id) || isSaid(`${subject}.${id}`)) return false;
+        // What the core names by its code: REASONS, warning().
+        return !new RegExp(
+          `(reason|advice|warning|plainReason)\\(\\s*'${id.replace(/\./g, '\\.')}'|, '${id}'\\)`,
+        ).test(code);
+      });
+    });
     expect(unsaid).toEqual([]);
+  });
+
+  it('all that the core names are there', () => {
+    const code = sourcesOf(join(__dirname, '../core')).join('\n');
+    const named = [...code.matchAll(/'((?:advice|start)\.[\w.]+)'/g)].map(([, id]) => id!);
+    expect(named.length).toBeGreaterThan(8);
+    for (const id of named) {
+      const [subject, ...name] = id.split('.');
+      expect([id, name.join('.') in messagesOf('en', `${subject}.json`)]).toEqual([id, true]);
+    }
   });
 });
 

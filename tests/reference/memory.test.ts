@@ -1,4 +1,5 @@
 /** What decided dial-ins teach the next one on the same grinder, through the house's own commands. */
+import { say } from '@/words/say';
 import type { Db } from '@/data/database';
 import { findHouse } from '@/data/house';
 import { listTaught, renewGrinderMemories } from '@/views/grinderMemory';
@@ -49,7 +50,7 @@ it('a new coffee begins where the decided ones point, and says how many there ar
   expect(begun).toMatchObject({ status: 'grind', move: { variable: 'dial', from: 12 } });
   expect(begun.setting.dial).toBeLessThan(12);
   expect(begun.setting.dial).toBeGreaterThanOrEqual(9);
-  expect(begun.reasons[0]!.text).toMatch(/^One past dial-in of this grinder/);
+  expect(say(begun.reasons[0]!.message)).toMatch(/^One past dial-in of this grinder/);
   // Its own first shots then decide, more surely than without.
   send(db, 'logShot', shotInput(undecided.draftId, { dial: 10, timeS: 27.6, purgeG: 4 }));
   send(db, 'logShot', shotInput(undecided.draftId, { dial: 10, timeS: 28.1, purgeG: 0 }));

@@ -1,4 +1,5 @@
 /** Measured otherwise: dials that are letters or turns, yields that are volumes, from the bench to the card. */
+import { say } from '@/words/say';
 import { GRINDER } from '@/core/entity/equipment';
 import { findHouse } from '@/data/house';
 import { listParts } from '@/data/equipment';
@@ -45,7 +46,7 @@ it('advice names a lettered dial as its grinder writes it, and the log does too'
   const { db, draftId } = house;
   send(db, 'logShot', shotInput(draftId, { dial: 74, timeS: 18 }));
   const { advice } = bench(house);
-  expect(advice.move!.words).toMatch(/^Finer, 9 C → \d [A-H]/);
+  expect(say(advice.move!.message)).toMatch(/^Finer, 9 C → \d [A-H]/);
   expect(advice.move!.to).toBeLessThan(74);
   const { words } = db
     .prepare("SELECT words FROM event WHERE kind = 'logShot' ORDER BY rowid DESC LIMIT 1")

@@ -11,7 +11,6 @@ import { openInvitation } from '@/data/invitations';
 import { findLead, findSignIn } from '@/data/people';
 import { findReleaseNamed } from '@/data/releases';
 import { isOpenSession, listSessions } from '@/data/session';
-import { METRIC } from '@/core/units';
 import { readPull } from '@/views/pull';
 import { readRelease } from '@/views/release';
 import { readToday } from '@/views/today';
@@ -75,7 +74,7 @@ it('pages of one release find their rows by index', async () => {
   send(db, 'publish', { releaseId, draftId, ...WORDS });
   const heard = listen(db);
   const house = findHouse(db)!;
-  const view = readRelease(db, house, releaseId, { today: TODAY, units: METRIC })!;
+  const view = readRelease(db, house, releaseId, { today: TODAY })!;
   readToday(db, house, { today: TODAY });
   readPull(db, house, view, view.bench!);
   listEvents(db, releaseId);

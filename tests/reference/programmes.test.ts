@@ -1,5 +1,4 @@
 /** Programmes through the whole house: written, begun with, put on the bench, published, read back. */
-import { METRIC } from '@/core/units';
 import { findHouse } from '@/data/house';
 import { listProgrammes } from '@/data/programmes';
 import { readStart } from '@/views/start';
@@ -34,7 +33,6 @@ const choices = (house: ViewedHouse, style: string) =>
     { style },
     {
       today: TODAY,
-      units: METRIC,
     },
   ).water.choices;
 

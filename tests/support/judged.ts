@@ -1,4 +1,5 @@
 /** A row of judgement: shots in; status, direction and the named reason out. */
+import { say } from '@/words/say';
 import { nextMove } from '@/core/advice/next';
 import type { AdviceStatus, NextInput } from '@/core/advice/types';
 import type { Shot } from '@/core/schema/shot';
@@ -64,7 +65,7 @@ function ask({ shots, target = {}, also = {} }: Row) {
 function wayOf({ move }: ReturnType<typeof ask>): Way {
   if (move === null) return 'stay';
   const isMore = move.to > move.from;
-  if (move.variable === 'dial') return /^(Grind )?finer/i.test(move.words) ? 'finer' : 'coarser';
+  if (move.variable === 'dial') return move.message.values?.side as 'finer' | 'coarser';
   if (move.variable === 'doseG') return isMore ? 'more dose' : 'less dose';
   if (move.variable === 'yieldG') return isMore ? 'longer' : 'shorter';
   return isMore ? 'hotter' : 'stay';
@@ -77,9 +78,12 @@ export function check(row: Row): void {
   if (row.way) expect(wayOf(advice)).toBe(row.way);
   const codes = advice.reasons.map(({ code }) => code);
   for (const code of row.why ?? []) expect(codes).toContain(code);
-  const words = [advice.move?.words, ...advice.reasons.map(({ text }) => text)].join(' ');
+  const words = [
+    ...(advice.move ? [say(advice.move.message)] : []),
+    ...advice.reasons.map(({ message }) => say(message)),
+  ].join(' ');
   if (row.says) expect(words).toMatch(row.says);
-  const others = advice.alternatives.map((other) => other.words);
+  const others = advice.alternatives.map(({ message }) => say(message));
   if (row.or) expect(others).toContainEqual(expect.stringMatching(row.or));
   for (const other of others) if (row.notOr) expect(other).not.toMatch(row.notOr);
   if ('window' in row) expect(advice.window).toEqual(row.window ?? null);

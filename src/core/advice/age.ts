@@ -1,14 +1,14 @@
 /** How much of a miss the days since the shot before explain: named before the grind. */
 import { ageOf } from '../rest/ageing';
 import type { Judged } from './judge';
-import type { Reason } from './types';
-import { REASON_WORDS } from './words';
+import type { CodedMessage } from '../message';
+import { REASONS } from './reasons';
 
 /** Less than this many seconds is not worth a word. */
 const LEAST_S = 0.5;
 
 /** A reason where the coffee aged since the last shot of another day; else none. */
-export function ageShare({ input: { shots }, model, marks }: Judged): Reason[] {
+export function ageShare({ input: { shots }, model, marks }: Judged): CodedMessage[] {
   const last = shots.at(-1);
   const before = shots.findLast(
     (shot) => shot.restDays !== undefined && shot.restDays !== last?.restDays,
@@ -19,5 +19,5 @@ export function ageShare({ input: { shots }, model, marks }: Judged): Reason[] {
   const seconds = timeS * (1 - Math.exp(-change));
   return Math.abs(seconds) < LEAST_S
     ? []
-    : [REASON_WORDS.aged(last.restDays - before.restDays, seconds)];
+    : [REASONS.aged(last.restDays - before.restDays, seconds)];
 }

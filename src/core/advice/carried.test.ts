@@ -2,7 +2,7 @@ import { targetSchema } from '../schema/target';
 import type { Shot } from '../schema/shot';
 import { nextMove } from './next';
 import { isOnTargetStatus, type CarryExpectation, type NextInput } from './types';
-import { headOf } from './head';
+import { headOf } from '@/words/adviceWords';
 
 const LIKED = { sharpness: 2, acidity: 6, sweetness: 6, bitterness: 2, dryness: 1, liking: 8 };
 

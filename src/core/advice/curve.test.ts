@@ -1,3 +1,4 @@
+import { say } from '@/words/say';
 import type { Shot } from '../schema/shot';
 import { targetSchema } from '../schema/target';
 import { grinderCurve } from './curve';
@@ -53,7 +54,7 @@ describe('beans in another state', () => {
     expect(advice.marks.map(({ otherBeans }) => otherBeans)).toEqual([false, false, true]);
     expect(advice.marks[2]).toMatchObject({ valid: false, landed: false, weight: null });
     expect(advice).toMatchObject({ status: 'prep', move: null });
-    expect(advice.reasons[0]!.text).toMatch(/from the freezer.*at room temperature/);
+    expect(say(advice.reasons[0]!.message)).toMatch(/from the freezer.*at room temperature/);
   });
 
   it('become the rule once most shots are of them', () => {

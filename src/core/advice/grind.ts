@@ -3,7 +3,6 @@ import { fromPumpSeconds, pumpSeconds } from '../extraction/clock';
 import { grindWord, Z_80 } from '../grinder/dial';
 import { dialMoveWords } from '../grinder/notation';
 import { purgeFor } from '../grinder/retention';
-import { massFigure, massWords } from '../units';
 import type { Judged } from './judge';
 import { between } from './proofCost';
 import type { Expectation, Move, Setting } from './types';
@@ -56,21 +55,28 @@ export function moveTo(judged: Judged, { dial, doseG }: Setting): Move | null {
   const { grinder } = judged.input;
   const from = judged.dial;
   const dosed = Math.abs(doseG - judged.aimDoseG) > 1e-9;
-  const doseWords = `dose ${massFigure(judged.aimDoseG)} → ${massWords(doseG)}`;
+  const dose = { fromG: judged.aimDoseG, toG: doseG };
   if (dial === from)
     return dosed
-      ? { variable: 'doseG', from: judged.aimDoseG, to: doseG, words: capital(doseWords) }
+      ? {
+          variable: 'doseG',
+          from: judged.aimDoseG,
+          to: doseG,
+          message: { id: 'advice.move.dose', values: { at: 'start', ...dose } },
+        }
       : null;
-  const grind = `${capital(grindWord(grinder, from, dial))}, ${dialMoveWords(grinder, from, dial)}`;
+  const turn = {
+    at: 'start',
+    side: grindWord(grinder, from, dial),
+    dials: dialMoveWords(grinder, from, dial),
+  };
   return {
     variable: 'dial',
     from,
     to: dial,
-    words: dosed ? `${grind}, with ${doseWords}` : grind,
+    message: dosed
+      ? { id: 'advice.move.dialAndDose', values: { ...turn, ...dose } }
+      : { id: 'advice.move.dial', values: turn },
     ...(dosed && { doseTrim: { from: judged.aimDoseG, to: doseG } }),
   };
-}
-
-function capital(words: string): string {
-  return words.charAt(0).toUpperCase() + words.slice(1);
 }

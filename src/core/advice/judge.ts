@@ -21,7 +21,6 @@ import {
 import { CHOKED, GUSHING_UNDER_S } from '../choked';
 import type { Shot } from '../schema/shot';
 import { tasteDirection, type Direction } from '../taste/direction';
-import { METRIC, type Units } from '../units';
 import { prepSigns } from './prep';
 import { between } from './proofCost';
 import { doseInForce } from './setting';
@@ -58,7 +57,6 @@ export interface Judged {
   /** Of the last shot; undefined where it was not noted. */
   readonly temperatureC: number | undefined;
   readonly goal: number;
-  readonly units: Units;
   /** The recipe was revised after the last shot, so that shot is not judged by it. */
   readonly isRevised: boolean;
 }
@@ -113,7 +111,6 @@ export function judge(input: NextInput): Judged {
     input,
     model,
     marks: shots.map((_, index) => markOf(input, model, { index, dripS, beans })),
-    units: input.units ?? METRIC,
     offsetS,
     pumpWindowS,
     restDays: lastRestDays(shots),

@@ -1,3 +1,4 @@
+import { say } from '@/words/say';
 import fc from 'fast-check';
 import { grinder, question, shot, target } from '../../../tests/support/coffee';
 import { expectSignificant } from '../../../tests/support/significant';
@@ -5,7 +6,7 @@ import { SEEN } from '../vocabulary';
 import { doseChange } from './nextSetting';
 import { nextMove } from './next';
 import { ADVICE_STATUSES } from './types';
-import { headOf } from './head';
+import { headOf } from '@/words/adviceWords';
 
 const codes = (advice: ReturnType<typeof nextMove>) => advice.reasons.map((r) => r.code);
 
@@ -25,18 +26,16 @@ describe('order of judgement', () => {
     expect(advice.status).toBe('measure');
     expect(advice.move).toBeNull();
     expect(codes(advice)).toEqual(['doseOff', 'yieldOff']);
-    expect(advice.reasons[1]!.text).toMatch(/6\.0 g over.*stop earlier/);
+    expect(say(advice.reasons[1]!.message)).toMatch(/6\.0 g over.*stop earlier/);
   });
 
   it('says of a time that a long cup brought into the window what it would have been', () => {
     const advice = nextMove(question([shot({ yieldG: 50, timeS: 28 })]));
     expect(advice.status).toBe('grind');
-    expect(advice.reasons[0]).toMatchObject({
-      code: 'tooFast',
-      text: expect.stringMatching(
-        /^28\.0 s .* lies in 26-30 s, but with the dose and yield of the recipe it would have been about 2\d\.\d s: \d\.\d s too fast\.$/,
-      ),
-    });
+    expect(advice.reasons[0]!.code).toBe('tooFast');
+    expect(say(advice.reasons[0]!.message)).toMatch(
+      /^28\.0 s .* lies in 26-30 s, but with the dose and yield of the recipe it would have been about 2\d\.\d s: \d\.\d s too fast\.$/,
+    );
   });
 
   it('never compares across clocks', () => {
@@ -53,7 +52,7 @@ describe('order of judgement', () => {
     const advice = nextMove(question([shot({ timeS: 18, seen: ['spurt', 'coldMetal'] })]));
     expect(advice.status).toBe('prep');
     expect(advice.hold).toEqual(['dial', 'doseG', 'yieldG', 'temperatureC']);
-    expect(advice.alternatives[0]!.words).toMatch(/^Believe the shot: finer/);
+    expect(say(advice.alternatives[0]!.message)).toMatch(/^Believe the shot: finer/);
   });
 
   it('does not believe an unpurged move', () => {
@@ -79,7 +78,7 @@ describe('order of judgement', () => {
   it('grinds finer for a fast shot, with word, dial and purge', () => {
     const advice = nextMove(question([shot({ timeS: 22 })]));
     expect(advice.status).toBe('grind');
-    expect(advice.move!.words).toMatch(/^Finer, 0 → -[23]/);
+    expect(say(advice.move!.message)).toMatch(/^Finer, 0 → -[23]/);
     // Two or three steps of about .1: two grams of the three kept are enough, see retention.
     expect(advice.purgeG).toBe(2);
     expect(advice.expect.interval80[0]).toBeLessThan(28);
@@ -106,14 +105,14 @@ describe('order of judgement', () => {
     const reversed = { ...grinder, finerIs: 'higher' } as const;
     const advice = nextMove(question([shot({ timeS: 22 })], { grinder: reversed }));
     expect(advice.move!.to).toBeGreaterThan(0);
-    expect(advice.move!.words).toMatch(/^Finer/);
+    expect(say(advice.move!.message)).toMatch(/^Finer/);
   });
 
   it('makes a large move coarser after a choke, with the caution', () => {
     const advice = nextMove(question([shot({ timeS: 30, yieldG: 0.5, seen: ['choke'] })]));
     expect(advice.status).toBe('grind');
     expect(advice.move!.to).toBeGreaterThanOrEqual(4);
-    expect(advice.reasons[0]!.text).toMatch(/vent before you loosen/);
+    expect(say(advice.reasons[0]!.message)).toMatch(/vent before you loosen/);
   });
 
   it('makes a large move finer after a gush', () => {
@@ -162,7 +161,7 @@ describe('order of judgement', () => {
     const good = shot({ timeS: 20, taste: { sweetness: 8, sharpness: 2, bitterness: 2 } });
     const kept = nextMove(question([good], house));
     expect(kept).toMatchObject({ status: 'taste', move: null });
-    expect(kept.reasons[0]!.text).toMatch(/move the window to 18-22 s/);
+    expect(say(kept.reasons[0]!.message)).toMatch(/move the window to 18-22 s/);
   });
 
   it('does not judge the last shot by a recipe revised after it', () => {
@@ -178,7 +177,7 @@ describe('order of judgement', () => {
     expect(nextMove(question([shot()])).status).toBe('repeat');
     const onTarget = nextMove(question([shot(), shot({ timeS: 27.6 })]));
     expect(onTarget.status).toBe('onTarget');
-    expect(onTarget.reasons[0]!.text).toMatch(/runs 27\.8 ± \d\.\d s, 9\d % sure/);
+    expect(say(onTarget.reasons[0]!.message)).toMatch(/runs 27\.8 ± \d\.\d s, 9\d % sure/);
     const liked = { sharpness: 2, bitterness: 2, sweetness: 7, liking: 7 };
     expect(nextMove(question([shot(), shot({ timeS: 27.6, taste: liked })])).status).toBe(
       'approved',
@@ -225,8 +224,8 @@ describe('order of judgement', () => {
     ];
     const advice = nextMove(question(shots, { grinder: coarse }));
     expect(advice.status).toBe('nearest');
-    expect(advice.reasons[0]!.text).toMatch(/not on target/);
-    expect(advice.alternatives.map(({ words }) => words).join()).toMatch(/dose 18\.0 → /i);
+    expect(say(advice.reasons[0]!.message)).toMatch(/not on target/);
+    expect(advice.alternatives.map(({ message }) => say(message)).join()).toMatch(/dose 18\.0 → /i);
   });
 });
 

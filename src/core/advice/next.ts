@@ -3,6 +3,7 @@
  * repeat, nearest, on target, approved. House heuristic; each reason is given in words. Advice only: the
  * lead decides. Choked and gushing shots are judged first, because their yield is wrong by nature.
  */
+import { inSentence, type CodedMessage, type Message } from '../message';
 import { isSameDial, settingLimits } from '../grinder/dial';
 import { dialWords } from '../grinder/notation';
 import { basketWarnings } from '../start/setupLimits';
@@ -24,11 +25,10 @@ import {
   type Move,
   type MovedVariable,
   type NextInput,
-  type Reason,
   type Setting,
 } from './types';
 import { isLikedOutside, isRightEnough, movableWindow, windowMoves } from './window';
-import { REASON_WORDS } from './words';
+import { plainReason, REASONS } from './reasons';
 
 /** A move to the end of the dial is not worth making below this landing probability. */
 const RANGE_ENDS_BELOW = 0.25;
@@ -48,7 +48,7 @@ const ALL_VARIABLES: readonly MovedVariable[] = ['dial', 'doseG', 'yieldG', 'tem
 interface Judgement {
   readonly status: AdviceStatus;
   readonly move: Move | null;
-  readonly reasons: readonly Reason[];
+  readonly reasons: readonly CodedMessage[];
   /** A second move to be tasted beside the first. */
   readonly beside?: Move;
 }
@@ -59,7 +59,7 @@ export function nextMove(input: NextInput): Advice {
   const carry = carriedOver(judged);
   if (carry?.verdict === 'dialInAnew') {
     const advice = nextMove({ ...input, carry: undefined });
-    return { ...advice, reasons: [REASON_WORDS.dialInAnew(), ...advice.reasons] };
+    return { ...advice, reasons: [plainReason('dialInAnew'), ...advice.reasons] };
   }
   const { beside, ...judgement }: Judgement =
     firstShot(judged, carry) ??
@@ -98,7 +98,7 @@ function firstShot(judged: Judged, carry: CarriedOver | null): Judgement | null 
     return {
       status: move ? 'grind' : 'repeat',
       move,
-      reasons: [REASON_WORDS.newBatch(dialNamed(judged, carry.setting), carry.proof)],
+      reasons: [REASONS.newBatch(dialNamed(judged, carry.setting), carry.proof)],
     };
   }
   const { memory } = judged.input;
@@ -107,8 +107,8 @@ function firstShot(judged: Judged, carry: CarriedOver | null): Judgement | null 
       ? moveTo(judged, nextSettingOf(judged).setting)
       : null;
   if (move && memory)
-    return { status: 'grind', move, reasons: [REASON_WORDS.remembered(memory.dialIns)] };
-  const reason = judged.isRevised ? REASON_WORDS.revised() : REASON_WORDS.firstShot();
+    return { status: 'grind', move, reasons: [REASONS.remembered(memory.dialIns)] };
+  const reason = judged.isRevised ? plainReason('revised') : plainReason('firstShot');
   return { status: 'repeat', move: null, reasons: [reason] };
 }
 
@@ -117,8 +117,8 @@ function outOfRange(judged: Judged): Judgement | null {
   const { shot, mark } = lastOf(judged);
   if (!mark.choked && !mark.gushing) return null;
   const reason = mark.choked
-    ? REASON_WORDS.choked(shot, judged.input.target.yieldG)
-    : REASON_WORDS.gushing();
+    ? REASONS.choked(shot, judged.input.target.yieldG)
+    : plainReason('gushing');
   return { ...grindMove(judged), reasons: [reason] };
 }
 
@@ -127,32 +127,32 @@ function measurement(judged: Judged): Judgement | null {
   const { target } = judged.input;
   const { shot, mark } = lastOf(judged);
   if (mark.side !== 'unsure') return null;
-  const reasons: Reason[] = [];
-  if (!mark.inDose) reasons.push(REASON_WORDS.doseOff(shot.doseG, judged.aimDoseG));
-  if (!mark.inYield) reasons.push(REASON_WORDS.yieldOff(shot.yieldG, target.yieldG));
-  if (isByVolume(shot)) reasons.push(REASON_WORDS.byVolume());
-  if (mark.isConverted) reasons.push(REASON_WORDS.noFirstDrip(target.clock));
+  const reasons: CodedMessage[] = [];
+  if (!mark.inDose) reasons.push(REASONS.doseOff(shot.doseG, judged.aimDoseG));
+  if (!mark.inYield) reasons.push(REASONS.yieldOff(shot.yieldG, target.yieldG));
+  if (isByVolume(shot)) reasons.push(plainReason('byVolume'));
+  if (mark.isConverted) reasons.push(REASONS.noFirstDrip(target.clock));
   return { status: 'measure', move: null, reasons };
 }
 
 function preparation(judged: Judged): Judgement | null {
   const { target, shots } = judged.input;
   const { shot, mark } = lastOf(judged);
-  const reasons: Reason[] = prepSigns(shot).map((sign) => REASON_WORDS.prepSign(sign));
-  if (shot.onOldScale) reasons.unshift(REASON_WORDS.otherPeriod());
+  const reasons: CodedMessage[] = prepSigns(shot).map((sign) => REASONS.prepSign(sign));
+  if (shot.onOldScale) reasons.unshift(plainReason('otherPeriod'));
   if (mark.otherBeans)
-    reasons.unshift(REASON_WORDS.otherBeans(shot.beans ?? 'room', shots.at(-2)?.beans ?? 'room'));
-  if (mark.unpurged) reasons.push(REASON_WORDS.unpurged());
-  if (mark.outlier && !mark.unpurged) reasons.push(REASON_WORDS.odd());
+    reasons.unshift(REASONS.otherBeans(shot.beans ?? 'room', shots.at(-2)?.beans ?? 'room'));
+  if (mark.unpurged) reasons.push(plainReason('unpurged'));
+  if (mark.outlier && !mark.unpurged) reasons.push(plainReason('odd'));
   if (target.openDay !== undefined && shot.restDays !== undefined && shot.restDays < target.openDay)
-    reasons.push(REASON_WORDS.tooFresh(shot.restDays, target.openDay));
-  if (isColdStart(judged)) reasons.push(REASON_WORDS.firstAfterPause());
+    reasons.push(REASONS.tooFresh(shot.restDays, target.openDay));
+  if (isColdStart(judged)) reasons.push(plainReason('firstAfterPause'));
   const direction = directionOf(shot, target.roastLevel, mark.side);
-  if (direction?.verdict === 'uneven') reasons.push(REASON_WORDS.uneven());
+  if (direction?.verdict === 'uneven') reasons.push(plainReason('uneven'));
   if (mark.side === 'fast' && direction?.verdict === 'over')
-    reasons.push(REASON_WORDS.fastAndBitter());
+    reasons.push(plainReason('fastAndBitter'));
   if (mark.side === 'slow' && direction?.verdict === 'under')
-    reasons.push(REASON_WORDS.slowAndSour());
+    reasons.push(plainReason('slowAndSour'));
   if (reasons.length === 0) return null;
   return farOff(judged, reasons) ?? { status: 'prep', move: null, reasons };
 }
@@ -168,7 +168,7 @@ function isColdStart({ input: { shots, target }, marks, dial }: Judged): boolean
 }
 
 /** Where the grinder's past knows a setting to be far off, an unpurged shot need not be pulled again to learn it. */
-function farOff(judged: Judged, reasons: readonly Reason[]): Judgement | null {
+function farOff(judged: Judged, reasons: readonly CodedMessage[]): Judgement | null {
   const isOnlyUnpurged = reasons.every(({ code }) => code === 'unpurged');
   if (!isOnlyUnpurged || !judged.input.memory) return null;
   const here = settingNow(judged);
@@ -177,7 +177,7 @@ function farOff(judged: Judged, reasons: readonly Reason[]): Judgement | null {
   const move = moveTo(judged, setting);
   if (move === null || landing(judged, here) > FAR_OFF.landing || gain < FAR_OFF.gain) return null;
   const { timeS, interval80 } = expectAt(judged, here);
-  return { status: 'grind', move, reasons: [REASON_WORDS.knownFar(timeS, interval80)] };
+  return { status: 'grind', move, reasons: [REASONS.knownFar(timeS, interval80)] };
 }
 
 /** Taste speaks when the time is right, or before the time where the house tastes first. */
@@ -187,7 +187,7 @@ function taste(judged: Judged): Judgement | null {
   const direction = directionOf(shot, target.roastLevel, mark.side);
   if (direction === null)
     return target.tasteFirst
-      ? { status: 'taste', move: null, reasons: [REASON_WORDS.tasteFirst()] }
+      ? { status: 'taste', move: null, reasons: [plainReason('tasteFirst')] }
       : null;
   if (mark.side !== 'inside') {
     if (!target.tasteFirst) return null;
@@ -196,14 +196,13 @@ function taste(judged: Judged): Judgement | null {
     // Too slow and bitter, too fast and sour: clock and cup agree, and the grind answers both.
     if (direction.verdict === 'under' || direction.verdict === 'over') return null;
   }
-  const reasons: Reason[] = [{ code: `taste.${direction.verdict}`, text: direction.words }];
+  const reasons = [{ code: `taste.${direction.verdict}`, message: direction.message }];
   const pulledC = shot.temperatureC;
   const isOther =
     pulledC !== undefined &&
     target.temperatureC !== undefined &&
     Math.abs(pulledC - target.temperatureC) > OTHER_TEMPERATURE_C;
-  if (isOther)
-    reasons.unshift(REASON_WORDS.otherTemperature(pulledC, target.temperatureC!, judged.units));
+  if (isOther) reasons.unshift(REASONS.otherTemperature(pulledC, target.temperatureC!));
   const question = {
     direction,
     target: isOther ? { ...target, temperatureC: pulledC } : target,
@@ -211,7 +210,6 @@ function taste(judged: Judged): Judgement | null {
     dial: shot.dial,
     grinder,
     machine,
-    units: judged.units,
   };
   const found = tasteMove(question);
   if (found === null) return null;
@@ -243,14 +241,14 @@ function carried(judged: Judged, carry: CarriedOver | null): Judgement | null {
     return {
       status: move ? 'grind' : 'repeat',
       move,
-      reasons: [REASON_WORDS.oneMore(dialNamed(judged, setting), proof, judged.goal)],
+      reasons: [REASONS.oneMore(dialNamed(judged, setting), proof, judged.goal)],
     };
   const all = judged.input.shots.map((shot, i) => ({ shot, mark: judged.marks[i]! }));
   const isLiked = hasLikedCup(judged, all);
   return {
     status: isLiked ? 'approved' : 'onTarget',
     move,
-    reasons: [REASON_WORDS.carriesOver(dialNamed(judged, setting), proof, isLiked)],
+    reasons: [REASONS.carriesOver(dialNamed(judged, setting), proof, isLiked)],
   };
 }
 
@@ -260,8 +258,8 @@ function settled(judged: Judged): Judgement | null {
   if (!isOnTarget(judged, here)) return null;
   const proof = proofOf(judged, here);
   return hasLikedCup(judged, shotsAt(judged, here).here)
-    ? { status: 'approved', move: null, reasons: [REASON_WORDS.approved(proof)] }
-    : { status: 'onTarget', move: null, reasons: [REASON_WORDS.onTarget(proof)] };
+    ? { status: 'approved', move: null, reasons: [REASONS.approved(proof)] }
+    : { status: 'onTarget', move: null, reasons: [REASONS.onTarget(proof)] };
 }
 
 function grind(judged: Judged): Judgement {
@@ -272,20 +270,20 @@ function grind(judged: Judged): Judgement {
     return {
       status: 'nearest',
       move,
-      reasons: [REASON_WORDS.nearest(proofOf(judged, settingNow(judged)))],
+      reasons: [REASONS.nearest(proofOf(judged, settingNow(judged)))],
     };
   if (move === null) return { status: 'repeat', move, reasons: [stayReason(judged)] };
   if (mark.landed)
-    return { status, move, reasons: [REASON_WORDS.edge(proofOf(judged, settingNow(judged)))] };
+    return { status, move, reasons: [REASONS.edge(proofOf(judged, settingNow(judged)))] };
   const reasons = [
     timeReason(judged),
     ...ageShare(judged),
-    ...(shot.seen.includes('dampDay') ? [REASON_WORDS.dampDay()] : []),
+    ...(shot.seen.includes('dampDay') ? [plainReason('dampDay')] : []),
   ];
   if (!mark.inDose || !mark.inYield) {
     const { ofDose } = correctedLnTime(shot, target, mark.timeOnTargetClockS);
     const ofDoseS = Math.abs(mark.timeOnTargetClockS * (Math.exp(-ofDose) - 1));
-    reasons.push(REASON_WORDS.smallMiss(shot, judged.aimDoseG, ofDoseS));
+    reasons.push(REASONS.smallMiss(shot, judged.aimDoseG, ofDoseS));
   }
   return { status, move, reasons };
 }
@@ -318,14 +316,14 @@ function settingNow(judged: Judged): Setting {
 }
 
 /** Why a shot is pulled again as it was. */
-function stayReason(judged: Judged): Reason {
+function stayReason(judged: Judged): CodedMessage {
   const { mark } = lastOf(judged);
   const proof = proofOf(judged, settingNow(judged));
-  if (mark.landed) return REASON_WORDS.landed(proof);
+  if (mark.landed) return REASONS.landed(proof);
   const [low, high] = judged.input.target.timeS;
   return proof.meanS >= low && proof.meanS <= high
-    ? REASON_WORDS.outvoted(proof.meanS)
-    : REASON_WORDS.noBetter();
+    ? REASONS.outvoted(proof.meanS)
+    : plainReason('noBetter');
 }
 
 /** Purge and dose of a shot at a setting, g. */
@@ -346,11 +344,11 @@ function alternatives(
   if (judged.input.shots.length === 0 || judged.isRevised) return [];
   const found: Alternative[] = [];
   const here = settingNow(judged);
-  const add = (setting: Setting, words: (move: Move | null) => string) => {
+  const add = (setting: Setting, message: (move: Move | null) => Message) => {
     const other = moveTo(judged, setting);
     found.push({
       move: other,
-      words: words(other),
+      message: message(other),
       expect: expectAt(judged, setting),
       costG: costOf(judged, setting),
     });
@@ -358,14 +356,14 @@ function alternatives(
   if (beside)
     found.push({
       move: beside,
-      words: beside.words,
+      message: beside.message,
       expect: expectAt(judged, here),
       costG: costOf(judged, here),
     });
   if (isLikedOutside(judged) && !judged.input.target.tasteFirst)
-    add(here, () => windowMoves(judged).text);
+    add(here, () => windowMoves(judged).message);
   if (status === 'grind' || status === 'dose' || status === 'taste')
-    add(here, () => 'Repeat unchanged');
+    add(here, () => ({ id: 'advice.other.repeat' }));
   if (status === 'grind' || status === 'nearest') {
     const doseG = doseToCentre(judged, judged.dial);
     const trimmed = { dial: judged.dial, doseG: doseG ?? judged.aimDoseG };
@@ -373,12 +371,18 @@ function alternatives(
       judged.input.doseSchool === 'trim' ||
       landing(judged, nextSettingOf(judged).setting) < TRIM_OFFERED_BELOW;
     if (doseG !== null && isOffered && judged.marks.length > 1 && isSensible(judged, trimmed))
-      add(trimmed, (other) => `${other!.words}, grind stays`);
+      add(trimmed, (other) => ({
+        id: 'advice.other.trim',
+        values: { move: other!.message },
+      }));
   }
   if ((status === 'measure' || status === 'prep') && move === null) {
     const best = nextSettingOf(judged).setting;
     if (best.dial !== judged.dial || best.doseG !== judged.aimDoseG)
-      add(best, (other) => `Believe the shot: ${other!.words.toLowerCase()}`);
+      add(best, (other) => ({
+        id: 'advice.other.believe',
+        values: { move: inSentence(other!.message) },
+      }));
   }
   return found.slice(0, 2);
 }

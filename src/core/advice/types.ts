@@ -3,7 +3,7 @@ import type { Basket, Grinder, Machine } from '../schema/setup';
 import type { Shot } from '../schema/shot';
 import type { Target } from '../schema/target';
 import type { GrinderMemory, GrindFeatures } from '../grinder/memory';
-import type { Units } from '../units';
+import type { CodedMessage, Message } from '../message';
 import type { DoseSchool } from '../vocabulary';
 
 /** How a house judges its dial-ins. */
@@ -40,8 +40,6 @@ export interface NextInput extends Partial<JudgingRules> {
   readonly coffee?: GrindFeatures | undefined;
   /** What is expected of this batch where its recipe came over from an older one. */
   readonly carry?: CarryExpectation | undefined;
-  /** Units the words are said in; grams and °C when absent. */
-  readonly units?: Units | undefined;
 }
 
 /** A new batch on its coffee's last recipe, before its first shot (model.md §5b). */
@@ -84,8 +82,8 @@ export interface Move {
   readonly variable: MovedVariable;
   readonly from: number;
   readonly to: number;
-  /** The move in words, dial moves with both word and number: "finer, 11 → 9". */
-  readonly words: string;
+  /** Dial moves are said with both word and number: "finer, 11 → 9". */
+  readonly message: Message;
   /** The dose that goes with a dial move whose step is too coarse; said as one move. */
   readonly doseTrim?: { readonly from: number; readonly to: number };
 }
@@ -99,14 +97,9 @@ export interface Expectation {
   readonly landing: number;
 }
 
-export interface Reason {
-  readonly code: string;
-  readonly text: string;
-}
-
 export interface Alternative {
   readonly move: Move | null;
-  readonly words: string;
+  readonly message: Message;
   readonly expect: Expectation;
   /** Purge and dose of the next shot, g. */
   readonly costG: number;
@@ -124,7 +117,7 @@ export interface Advice {
   readonly purgeG: number;
   /** Purge and dose of the next shot, g. */
   readonly costG: number;
-  readonly reasons: readonly Reason[];
+  readonly reasons: readonly CodedMessage[];
   readonly alternatives: readonly Alternative[];
   /** A window that follows a liked cup, s; null where the window stands. */
   readonly window: readonly [number, number] | null;
@@ -134,7 +127,7 @@ export interface Advice {
   readonly proof: Proof | null;
   readonly marks: readonly ShotMark[];
   /** What this setup cannot do, whatever the shots say. */
-  readonly warnings: readonly Reason[];
+  readonly warnings: readonly CodedMessage[];
 }
 
 /** What the shots at a setting say of it, without the noise of a single shot. */

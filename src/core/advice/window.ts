@@ -2,9 +2,10 @@
  * The window that follows a cup: one that is much liked outside it, or, where taste comes first, one that is
  * right. House heuristic (model.md §3, taste and clock together).
  */
+import type { CodedMessage } from '../message';
 import { directionOf, lastOf, type Judged } from './judge';
-import { USUAL_JUDGING, type Reason } from './types';
-import { REASON_WORDS } from './words';
+import { USUAL_JUDGING } from './types';
+import { REASONS } from './reasons';
 
 /** A cup this much liked outside the window moves the window. */
 const LIKED_OUTSIDE = 8;
@@ -37,8 +38,8 @@ function windowAround(judged: Judged): readonly [number, number] {
   return [low + shift, high + shift];
 }
 
-export function windowMoves(judged: Judged): Reason {
-  return REASON_WORDS.likedOutside(...windowAround(judged));
+export function windowMoves(judged: Judged): CodedMessage {
+  return REASONS.likedOutside(...windowAround(judged));
 }
 
 /** Where the window should follow a cup that is liked outside it. */

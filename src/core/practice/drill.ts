@@ -3,6 +3,7 @@
  * The player says in which order they came, and what the whole shot asks for. A round follows from its
  * seed alone; what is tasted is the simulator's taste, a house heuristic.
  */
+import type { Message } from '../message';
 import { STYLE_STEPS } from '../programme/styles';
 import { chanceFrom } from '../random';
 import { tasteOfCup, type CupTaste } from '../simulator/cupTaste';
@@ -44,7 +45,7 @@ export interface Drill {
   readonly served: DrillShot;
   /** What the served shot asks for, and in which words. */
   readonly answer: DrillAnswer;
-  readonly words: string;
+  readonly message: Message;
 }
 
 const CODES = ['K', 'M', 'R', 'T', 'V', 'X'] as const;
@@ -98,7 +99,7 @@ export function makeDrill({ seed }: DrillRound): Drill {
   const tasteIn = ({ channelled }: ShotResult, cup: CupPart) =>
     tasteOfCup({ cup, roastLevel, temperatureC: temperatureFor(roastLevel), channelled });
   const taste = tasteIn(served, served.stages[0]!);
-  const { verdict, words } = tasteDirection(taste, roastLevel);
+  const { verdict, message } = tasteDirection(taste, roastLevel);
   const codes = chance.shuffled(CODES);
   const cups = staged.stages.map((cup, came) => ({
     code: codes[came]!,
@@ -113,7 +114,7 @@ export function makeDrill({ seed }: DrillRound): Drill {
     cups: chance.shuffled(cups),
     served: { yieldG: served.yieldG, timeS: served.timeS, taste },
     answer: ANSWERS[verdict],
-    words,
+    message,
   };
 }
 

@@ -3,6 +3,7 @@
  * house's own day; time spent frozen does not count (the day of the thaw does).
  * Spans are a house heuristic by school (model.md §5), linear in ρ between its rows.
  */
+import type { CodedMessage } from '../message';
 import { userFault } from '../errors';
 import type { RestSchool } from '../vocabulary';
 import { addDays, daysBetween, type Day } from './day';
@@ -111,7 +112,7 @@ export interface Rest {
   readonly bestFrom: Day;
   readonly bestTo: Day;
   readonly fadesOn: Day;
-  readonly warnings: readonly { readonly code: string; readonly text: string }[];
+  readonly warnings: readonly CodedMessage[];
 }
 
 /**
@@ -139,12 +140,7 @@ export function restOn({ roastDate, frozen, on, ...asked }: RestInput): Rest {
     fadesOn: dayOf(span.fades),
     warnings:
       school === 'early' && roastLevel < 0
-        ? [
-            {
-              code: 'earlyForLight',
-              text: 'Light roasts this fresh run erratically and taste sharp. Rest them longer if you can.',
-            },
-          ]
+        ? [{ code: 'earlyForLight', message: { id: 'start.earlyForLight' } }]
         : [],
   };
 }

@@ -1,3 +1,4 @@
+import { say } from '@/words/say';
 import fc from 'fast-check';
 import { expectSignificant } from '../../../tests/support/significant';
 import { PROCESSES, STYLES, TEMPERATURE_SCHOOLS, VARIETY_CLASSES } from '../vocabulary';
@@ -198,7 +199,7 @@ describe('propose: what stands in the way', () => {
     const result = propose(ask({ setup }));
     expect(result.recipe.temperatureC).toBe(90);
     expect(result.contributions.temperatureC.at(-1)!.factor).toBe('limit');
-    expect(result.warnings[0]!.text).toMatch(/ratio/);
+    expect(say(result.warnings[0]!.message)).toMatch(/ratio/);
   });
 
   it('moves the temperature with the school for a dark roast', () => {

@@ -11,7 +11,6 @@ import { dot } from '../linear';
 import { spanOf, type RestSpan } from '../rest/rest';
 import type { Recipe } from '../schema/recipe';
 import type { Setup } from '../schema/setup';
-import { METRIC, temperatureWords, type Units } from '../units';
 import {
   STYLE_PROGRAMMES,
   type BrewStyle,
@@ -34,7 +33,7 @@ import { learnWithCups, type TaughtModel } from './learnTaste';
 import { tastedParts, type TastedPart } from './tasted';
 import { predict, TRUST_FROM_N, type Posterior } from './posterior';
 import { FACTORS, processSd, type Output, type OwnRule } from './priors';
-import { dialWarnings, setupWarnings, styleWarnings, type Warning } from './setupLimits';
+import { dialWarnings, setupWarnings, styleWarnings, type Warning, warning } from './setupLimits';
 import { startDialOf, type StartDial } from './startDial';
 import {
   PROPOSED_VARIABLES,
@@ -56,8 +55,6 @@ export interface Question {
   readonly span?: RestSpan | undefined;
   /** The clock the window is written on; the pump's when absent. */
   readonly clock?: Clock | undefined;
-  /** Units the words are said in; grams and °C when absent. */
-  readonly units?: Units | undefined;
 }
 
 export interface ProposeInput extends Question {
@@ -126,7 +123,7 @@ export function withEvidence(
 
 /** The same, asked of a model that was learnt before; its evidence is another question. */
 export function proposeFrom(model: TaughtModel, question: Question): Proposal {
-  const { release, style, setup, units = METRIC } = question;
+  const { release, style, setup } = question;
   const { fits } = model;
   const features = featuresOf(release);
   const row = designRow(features, style);
@@ -155,7 +152,7 @@ export function proposeFrom(model: TaughtModel, question: Question): Proposal {
   const ratedG = setup?.basket?.ratedG ?? REFERENCE_BASKET.ratedG;
   const stretch = referenceStretch(setup?.basket);
   const dripS = question.clock === 'firstDrip' ? USUAL_FIRST_DRIP_S : 0;
-  const { values, limited, warnings } = bounded(mean, ratedG, setup, units);
+  const { values, limited, warnings } = bounded(mean, ratedG, setup);
   const recipe = recipeFrom(values, question);
   const shown = {
     ratio: recipe.ratio,
@@ -203,7 +200,7 @@ export function proposeFrom(model: TaughtModel, question: Question): Proposal {
     contributions,
     warnings: [
       ...styleWarnings(style, setup?.machine),
-      ...setupWarnings(setup, { temperatureC: recipe.temperatureC, units }),
+      ...setupWarnings(setup, { temperatureC: recipe.temperatureC }),
       ...dialWarnings(startDial, setup?.grinder),
       ...warnings,
     ],
@@ -271,12 +268,7 @@ function shownBand(
 }
 
 /** Raw means held to the limits of the trade and of the setup. */
-function bounded(
-  mean: Record<Output, number>,
-  ratedG: number,
-  setup: Setup | undefined,
-  units: Units,
-) {
+function bounded(mean: Record<Output, number>, ratedG: number, setup: Setup | undefined) {
   const limited = new Set<ProposedVariable>();
   const warnings: Warning[] = [];
   const hold = (variable: ProposedVariable, value: number, low: number, high: number) => {
@@ -290,10 +282,7 @@ function bounded(
     const fixedC = machine.fixedTemperatureC;
     if (fixedC !== undefined && Math.abs(fixedC - temperatureC) >= 0.5) {
       limited.add('temperatureC');
-      warnings.push({
-        code: 'fixedTemperature',
-        text: `This machine stands at ${temperatureWords(fixedC, units)}; the coffee asks for ${temperatureWords(temperatureC, units)}. Answer the difference with the ratio, about .08 for each °C too cool.`,
-      });
+      warnings.push(warning('fixedTemperature', { fixedC, temperatureC }));
     }
     temperatureC = fixedC ?? temperatureC;
   }

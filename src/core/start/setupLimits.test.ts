@@ -1,6 +1,6 @@
 import { slopePrior } from '../grinder/dial';
 import type { Machine } from '../schema/setup';
-import { METRIC } from '../units';
+import { say } from '@/words/say';
 import { propose } from './propose';
 import {
   dialWarnings,
@@ -37,7 +37,7 @@ describe('what a machine can do with a style', () => {
 
   it('says what pre-infusion alone gives of a soak', () => {
     const [warning] = styleWarnings('soakFirst', { pressureControl: false, preinfusion: true });
-    expect(warning!.text).toMatch(/pause with its pre-infusion.*lost is the slow rise/);
+    expect(say(warning!.message)).toMatch(/pause with its pre-infusion.*lost is the slow rise/);
   });
 });
 
@@ -46,11 +46,11 @@ describe('a proposal on a setup', () => {
     const setup = { machine: { displayOffsetC: 1.5 } };
     const { warnings, recipe } = propose({ ...QUESTION, setup });
     expect(recipe.temperatureC).toBe(92);
-    expect(warnings[0]!.text).toBe(
+    expect(say(warnings[0]!.message)).toBe(
       'This machine shows 1.5 °C more than its group has: set 93.5 °C for 92.0 °C at the group.',
     );
     const units = { volume: 'flOz', temperature: 'F' } as const;
-    expect(propose({ ...QUESTION, setup, units }).warnings[0]!.text).toMatch(
+    expect(say(propose({ ...QUESTION, setup }).warnings[0]!.message, units)).toMatch(
       /2\.7 °F more.*set 200\.3 °F for 197\.6 °F/,
     );
     expect(displayTemperatureC(92, { displayOffsetC: 0.1 })).toBeNull();
@@ -84,7 +84,7 @@ describe('what a machine does around the shot', () => {
 
   it('warns of a heat exchanger until its flush is known', () => {
     const codes = (machine: Machine) =>
-      setupWarnings({ machine }, { temperatureC: 93, units: METRIC }).map(({ code }) => code);
+      setupWarnings({ machine }, { temperatureC: 93 }).map(({ code }) => code);
     expect(codes({ boiler: 'heatExchanger' })).toEqual(['flush']);
     expect(codes({ boiler: 'heatExchanger', flushS: 4 })).toEqual([]);
     expect(codes({ boiler: 'dual' })).toEqual([]);
@@ -93,8 +93,8 @@ describe('what a machine does around the shot', () => {
   it('names the dial a grind is held at, and by what', () => {
     const held = (heldBy: 'range' | 'choke' | null) =>
       dialWarnings({ dial: 8, interval80: [6, 9], heldBy });
-    expect(held('choke')[0]!.text).toMatch(/8 is the finest/);
-    expect(held('range')[0]!.text).toMatch(/8 is the nearest/);
+    expect(say(held('choke')[0]!.message)).toMatch(/8 is the finest/);
+    expect(say(held('range')[0]!.message)).toMatch(/8 is the nearest/);
     expect(held(null)).toEqual([]);
     expect(dialWarnings(null)).toEqual([]);
   });

@@ -4,6 +4,7 @@
  * the thresholds ours. A light coffee should be bright and a dark one may be bitter, so the
  * thresholds move with the roast.
  */
+import type { Message } from '../message';
 import type { Taste } from '../schema/shot';
 import type { TasteSign } from '../vocabulary';
 
@@ -18,7 +19,7 @@ export interface Direction {
   /** Strength of the under and over signs, about 0-10. */
   readonly under: number;
   readonly over: number;
-  readonly words: string;
+  readonly message: Message;
 }
 
 /** The one side each sign speaks for; a new sign must say its own. Source: trade practice. */
@@ -56,39 +57,27 @@ export function tasteDirection(taste: Taste, roastLevel: number, ranFast = false
   const under = sour + (isAstringent ? dry : 0);
   // Bitter and dry are two faces of one fault; their mean would hide a cup that is only drying.
   const over = isAstringent ? 0 : Math.max(bitter, dry) + 0.5 * Math.min(bitter, dry);
-  const found = (verdict: Verdict, words: string, size: Size | null = null) => ({
+  const found = (verdict: Verdict, size: Size | null = null) => ({
     verdict,
     size,
     under,
     over,
-    words,
+    message: { id: `advice.taste.${verdict}`, values: size === null ? {} : { size } },
   });
-  if (Math.min(sour, bitter) >= UNEVEN_FROM)
-    return found(
-      'uneven',
-      'Sour and bitter at once: water found a channel. Mend the preparation, not the recipe.',
-    );
+  if (Math.min(sour, bitter) >= UNEVEN_FROM) return found('uneven');
   const size = sizeOf(Math.abs(under - over));
   if (size !== null) {
     const verdict = under > over ? 'under' : 'over';
-    return found(verdict, sideWords(verdict, size), size);
+    return found(verdict, size);
   }
   const strength = taste.strength ?? 0;
   if (Math.abs(strength) >= STRENGTH_FROM) {
     const verdict = strength < 0 ? 'weak' : 'strong';
-    return found(verdict, `Balanced but ${verdict}: change the ratio, not the grind.`);
+    return found(verdict);
   }
   if ((taste.sweetness ?? 10) <= FLAT.sweetness || (taste.liking ?? 10) <= FLAT.liking)
-    return found(
-      'flat',
-      'Flat: no fault, and nobody wants it. Two ways are known: a degree hotter, or a longer ratio. Taste them side by side.',
-    );
-  return hasEvidence(taste)
-    ? found('right', 'In balance: nothing to change.')
-    : found(
-        'unclear',
-        'No direction from this sheet: give sharpness, bitterness or dryness, and sweetness or liking.',
-      );
+    return found('flat');
+  return found(hasEvidence(taste) ? 'right' : 'unclear');
 }
 
 /** Balance is said only of what was asked: both sides, and whether it pleases. */
@@ -120,11 +109,4 @@ function sizeOf(points: number): Size | null {
   if (points >= SIZE_FROM.large) return 'large';
   if (points >= SIZE_FROM.medium) return 'medium';
   return points >= SIZE_FROM.small ? 'small' : null;
-}
-
-function sideWords(verdict: 'under' | 'over', size: Size): string {
-  const how = { small: 'A little', medium: 'Clearly', large: 'Far' }[size];
-  return verdict === 'under'
-    ? `${how} under-extracted: sharp or thin for this roast.`
-    : `${how} over-extracted: bitter or drying for this roast.`;
 }

@@ -3,25 +3,17 @@
  * by 1-2 steps and accept the time, small → temperature by 1 °C; weak or strong → ratio.
  * House heuristic.
  */
-import { figure } from '../figure';
 import type { Grinder, Machine } from '../schema/setup';
 import { finerSign, grindWord, roundDial } from '../grinder/dial';
 import { dialMoveWords } from '../grinder/notation';
-import {
-  massFigure,
-  massWords,
-  METRIC,
-  temperatureFigure,
-  temperatureWords,
-  type Units,
-} from '../units';
+import type { Message } from '../message';
 import type { Direction } from './direction';
 
 export interface TasteMove {
   readonly variable: 'yieldG' | 'dial' | 'temperatureC';
   readonly from: number;
   readonly to: number;
-  readonly words: string;
+  readonly message: Message;
 }
 
 export interface TasteMoveInput {
@@ -35,8 +27,6 @@ export interface TasteMoveInput {
   readonly dial: number;
   readonly grinder: Grinder;
   readonly machine?: Machine | undefined;
-  /** Units the words are said in; grams and °C when absent. */
-  readonly units?: Units | undefined;
 }
 
 const LARGE_RATIO = { least: 0.25, most: 0.4, mostAtPoints: 8, leastAtPoints: 4.5 } as const;
@@ -92,7 +82,16 @@ function ratioMove({ target }: TasteMoveInput, ratioChange: number): TasteMove {
     variable: 'yieldG',
     from: target.yieldG,
     to,
-    words: `${ratioChange > 0 ? 'Longer' : 'Shorter'}: ${massFigure(target.yieldG)} → ${massWords(to)} in the cup (1:${figure(to / target.doseG, 2)}). Grind, dose and temperature stay.`,
+    message: {
+      id: 'advice.move.yield',
+      values: {
+        at: 'start',
+        side: ratioChange > 0 ? 'longer' : 'shorter',
+        fromG: target.yieldG,
+        toG: to,
+        ratio: to / target.doseG,
+      },
+    },
   };
 }
 
@@ -103,12 +102,18 @@ function grindMove({ dial, grinder }: TasteMoveInput, finer: boolean, steps: num
     variable: 'dial',
     from: dial,
     to,
-    words: `Grind ${grindWord(grinder, dial, to)}, ${dialMoveWords(grinder, dial, to)}, and accept the time it gives.`,
+    message: {
+      id: 'advice.move.grindByTaste',
+      values: {
+        at: 'start',
+        side: grindWord(grinder, dial, to),
+        dials: dialMoveWords(grinder, dial, to),
+      },
+    },
   };
 }
 
 function smallMove(input: TasteMoveInput, hotter: boolean): TasteMove {
-  const { units = METRIC } = input;
   const from = input.target.temperatureC;
   if (from === undefined || input.machine?.settableTemperature === false)
     return ratioMove(input, hotter ? SMALL_RATIO : -SMALL_RATIO);
@@ -117,6 +122,9 @@ function smallMove(input: TasteMoveInput, hotter: boolean): TasteMove {
     variable: 'temperatureC',
     from,
     to,
-    words: `${hotter ? 'Hotter' : 'Cooler'}: ${temperatureFigure(from, units)} → ${temperatureWords(to, units)}. Grind, dose and yield stay.`,
+    message: {
+      id: 'advice.move.temperature',
+      values: { at: 'start', side: hotter ? 'hotter' : 'cooler', fromC: from, toC: to },
+    },
   };
 }

@@ -5,7 +5,7 @@ import { isOnTargetStatus } from '@/core/advice/types';
 import styled from 'styled-components';
 import { revisedWindow } from '@/core/advice/revise';
 import type { Move } from '@/core/advice/types';
-import { headOf } from '@/core/advice/head';
+import { headOf, moveInSentence } from '@/words/adviceWords';
 import { CLOCK_LABELS } from '@/core/vocabulary';
 import type { Bench } from '@/views/release';
 import { Button } from '@/ui/Button';
@@ -63,13 +63,13 @@ const Others = styled.div`
 export function NextMove({ bench, releaseId }: { bench: Bench; releaseId: string }) {
   const { status, move, expect, purgeG, costG, reasons, alternatives, warnings } = bench.advice;
   const { window, offersTrim } = bench.advice;
-  const { mass } = useUnits();
+  const { mass, say, units } = useUnits();
   const isLead = useMay('lead');
   const last = bench.shots.at(-1);
   const headline =
     last?.draftId === bench.draft.id
-      ? headOf(bench.advice)
-      : `Pull the first shot${last ? ' of the new recipe' : ''}${move ? `: ${move.words.toLowerCase()}` : ''}`;
+      ? headOf(bench.advice, units)
+      : `Pull the first shot${last ? ' of the new recipe' : ''}${move ? `: ${moveInSentence(move, units)}` : ''}`;
   const [low, high] = expect.interval80;
   return (
     <Frame aria-label="Next move" aria-live="polite">
@@ -84,12 +84,12 @@ export function NextMove({ bench, releaseId }: { bench: Bench; releaseId: string
       {purgeG === 0 && move?.variable === 'dial' && bench.setup.grinder.retentionG > 0 && (
         <p>No purge: what stays in the grinder hardly matters for so small a move.</p>
       )}
-      {warnings.map(({ code, text }) => (
-        <Notice key={code}>{text}</Notice>
+      {warnings.map(({ code, message }) => (
+        <Notice key={code}>{say(message)}</Notice>
       ))}
       <Reasons>
         {reasons.map((reason) => (
-          <li key={reason.code}>{reason.text}</li>
+          <li key={reason.code}>{say(reason.message)}</li>
         ))}
       </Reasons>
       {status === 'taste' &&
@@ -112,9 +112,9 @@ export function NextMove({ bench, releaseId }: { bench: Bench; releaseId: string
         <Others>
           <p>Or:</p>
           <ul>
-            {alternatives.map(({ words, expect: other, costG: otherG }) => (
-              <li key={words}>
-                {words.replace(/\.$/, '')}: {figure(other.timeS, 0)} s (
+            {alternatives.map(({ message, expect: other, costG: otherG }) => (
+              <li key={message.id}>
+                {say(message).replace(/\.$/, '')}: {figure(other.timeS, 0)} s (
                 {figure(other.interval80[0], 0)}-{figure(other.interval80[1], 0)}),{' '}
                 {figure(100 * other.landing, 0)} % in the window, costs {mass(otherG, 1)}
               </li>
@@ -133,12 +133,13 @@ export function NextMove({ bench, releaseId }: { bench: Bench; releaseId: string
 /** A move of the recipe becomes its next revision; the shots so far stay with theirs. */
 function TakeMove({ bench, move, releaseId }: { bench: Bench; move: Move; releaseId: string }) {
   const { target, advice } = bench;
+  const { say } = useUnits();
   const { take, faults, isBusy } = useRevision(bench, releaseId, {
     doseG: advice.setting.doseG,
     ...(move.variable === 'yieldG' && { yieldG: move.to }),
     ...(move.variable === 'temperatureC' && { temperatureC: move.to }),
     timeS: revisedWindow(target, move, advice.expect),
-    why: `Taste: ${move.words}`,
+    why: `Taste: ${say(move.message)}`,
   });
   return (
     <>

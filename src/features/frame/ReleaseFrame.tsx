@@ -1,7 +1,7 @@
 'use client';
 
 import type { AdviceStatus } from '@/core/advice/types';
-import { headOf } from '@/core/advice/head';
+import { headOf } from '@/words/adviceWords';
 import Link from 'next/link';
 import { useRouter, useSelectedLayoutSegment } from 'next/navigation';
 import type { ReactNode } from 'react';
@@ -306,7 +306,7 @@ function RecipeInForce({ view }: { view: ReleaseView }) {
 
 /** The recipe in one line where there is no room for its plate; at the bench with what to do now. */
 function Bar({ view, saysNext }: { view: ReleaseView; saysNext: boolean }) {
-  const { massFigure, mass, temperature } = useUnits();
+  const { massFigure, mass, temperature, units } = useUnits();
   const { draft, shots, advice } = view.bench!;
   const last = shots.at(-1);
   const { yieldG, timeS, clock, temperatureC } = draft.recipe;
@@ -316,7 +316,7 @@ function Bar({ view, saysNext }: { view: ReleaseView; saysNext: boolean }) {
       {massFigure(doseG)} → {mass(yieldG)} in {timeS.join('-')} s {CLOCK_LABELS[clock]},{' '}
       {temperature(temperatureC)}
       {draft.drink === 'milk' && ', for milk drinks'}
-      {saysNext && last && <strong>{headOf(advice)}</strong>}
+      {saysNext && last && <strong>{headOf(advice, units)}</strong>}
     </PlateBar>
   );
 }

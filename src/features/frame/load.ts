@@ -43,9 +43,8 @@ const houseOfRequest = readForRequest<null, Loaded>(async () => {
 });
 
 const releaseOfRequest = readForRequest<string, ReleaseView>(async (id) => {
-  const { house, person } = await houseOfRequest(null);
-  const { units } = person;
-  return readRelease(database(), house, id, { today: today(), units }) ?? notFound();
+  const { house } = await houseOfRequest(null);
+  return readRelease(database(), house, id, { today: today() }) ?? notFound();
 });
 
 /** Works out in steps, with room for other requests, what a page is about to read. */

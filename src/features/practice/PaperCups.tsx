@@ -32,7 +32,7 @@ export function PaperCups({
   onTold: (told: Told) => void;
   onNext: () => void;
 }) {
-  const { mass } = useUnits();
+  const { mass, say } = useUnits();
   const { answer: drill, trouble, askAgain } = useAsked(String(seed), () => ask('drill', { seed }));
   const [order, setOrder] = useState<Order>(NO_ORDER);
   const [answer, setAnswer] = useState<DrillAnswer | ''>('');
@@ -82,7 +82,7 @@ export function PaperCups({
             {answer === drill.answer
               ? 'So is what the served shot asks for'
               : `The served shot asks for: ${ANSWER_LABELS[drill.answer].toLowerCase()}`}
-            . {drill.words}
+            . {say(drill.message)}
           </Notice>
           <p>
             <Button onPress={onNext}>Another shot</Button>

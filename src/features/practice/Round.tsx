@@ -3,7 +3,7 @@
 import { figure } from '@/core/figure';
 import { useState, type FormEvent } from 'react';
 import styled from 'styled-components';
-import { headOf } from '@/core/advice/head';
+import { headOf } from '@/words/adviceWords';
 import { LEVEL_FACTS, type PracticeLevel } from '@/core/practice/levels';
 import type { PracticeMove, PracticeState, PracticeTruth } from '@/core/practice/play';
 import { CLOCK_LABELS } from '@/core/vocabulary';
@@ -72,7 +72,7 @@ export function Round({
   const [truth, setTruth] = useState<PracticeTruth | null>(null);
   const [found, setFound] = useState(0);
   const [edits, setEdits] = useState<Partial<Entry>>({});
-  const { mass } = useUnits();
+  const { mass, say, units } = useUnits();
   const { recipe, budgetG } = LEVEL_FACTS[level];
 
   const { trouble, askAgain } = useAsked(JSON.stringify([level, seed, moves]), async () => {
@@ -130,11 +130,13 @@ export function Round({
               {isAdvised && (
                 <Advice aria-label="Next move">
                   <strong>
-                    {shots.length === 0 ? 'Pull the first shot as it stands' : headOf(advice)}
+                    {shots.length === 0
+                      ? 'Pull the first shot as it stands'
+                      : headOf(advice, units)}
                     {advice.purgeG > 0 && `, purge ${mass(advice.purgeG)} first`}
                   </strong>
-                  {advice.reasons.map(({ code, text: words }) => (
-                    <Small key={code}>{words}</Small>
+                  {advice.reasons.map(({ code, message }) => (
+                    <Small key={code}>{say(message)}</Small>
                   ))}
                 </Advice>
               )}

@@ -1,6 +1,6 @@
 /** Is a recipe ready to leave the house? Three gates; each can be passed by the lead's word. */
 import { isOnTargetStatus } from '@/core/advice/types';
-import { proofWords } from '@/core/advice/proofWords';
+import { proofWords } from '@/words/adviceWords';
 import type { PublishCheck } from '@/data/publications';
 import { reachOf } from '@/core/programme/reach';
 import type { Bench, ReleaseView } from '@/views/release';

@@ -1,5 +1,6 @@
 'use client';
 
+import { useUnits } from '@/ui/person';
 import Link from 'next/link';
 import { figure } from '@/core/figure';
 import { useState } from 'react';
@@ -76,6 +77,7 @@ const STYLE_OPTIONS = STYLES.map((value) => ({ value, label: STYLE_LABELS[value]
 
 /** Where to begin with this coffee: the proposal, why, and what else was asked about it. */
 export function StartStage({ view, start }: { view: ReleaseView; start: StartView }) {
+  const { say } = useUnits();
   const { choose, isChoosing } = useQuestion();
   const [open, setOpen] = useState<ProposedVariable>('ratio');
   const { asked, proposal, setup, setups, batch, beside, comingFrom } = start;
@@ -149,8 +151,8 @@ export function StartStage({ view, start }: { view: ReleaseView; start: StartVie
                 bench. <Link href="/equipment">Describe machine, grinder and basket</Link>.
               </Notice>
             )}
-            {proposal.warnings.map(({ code, text }) => (
-              <Notice key={code}>{text}</Notice>
+            {proposal.warnings.map(({ code, message }) => (
+              <Notice key={code}>{say(message)}</Notice>
             ))}
             {asked.beside && beside && (
               <section>
@@ -165,8 +167,8 @@ export function StartStage({ view, start }: { view: ReleaseView; start: StartVie
                 />
                 {beside.warnings
                   .filter(({ code }) => !proposal.warnings.some((said) => said.code === code))
-                  .map(({ code, text }) => (
-                    <Notice key={code}>{text}</Notice>
+                  .map(({ code, message }) => (
+                    <Notice key={code}>{say(message)}</Notice>
                   ))}
               </section>
             )}

@@ -1,7 +1,6 @@
 import { act, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import type { Role } from '@/core/roles';
-import { METRIC } from '@/core/units';
 import { findHouse } from '@/data/house';
 import { listProgrammes } from '@/data/programmes';
 import { DONE, fakeServer, router } from '../../../tests/support/browser';
@@ -36,7 +35,7 @@ function open({
   const house = houseWith();
   prepare?.(house);
   const { db, view } = house;
-  const start = readStart(db, findHouse(db)!, view(), { style }, { today: TODAY, units: METRIC });
+  const start = readStart(db, findHouse(db)!, view(), { style }, { today: TODAY });
   renderAs(<StartStage view={view()} start={start} />, { role });
   const field = within(screen.getByRole('group', { name: 'Programme of the machine' }));
   const words = () => field.getByLabelText<HTMLInputElement>('Water, as the plate says it').value;

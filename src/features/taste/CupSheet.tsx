@@ -17,7 +17,7 @@ import { DraftNotice } from '@/ui/DraftNotice';
 import { Faults } from '@/ui/Faults';
 import { QuantityInput, TextInput } from '@/ui/fields';
 import { readNumber } from '@/core/readNumber';
-import { useMay, usePerson } from '@/ui/person';
+import { useMay, useUnits } from '@/ui/person';
 import type { Entry } from '@/ui/outbox';
 import { Notice, Small } from '@/ui/type';
 import { Waiting } from '@/ui/Waiting';
@@ -222,7 +222,7 @@ function Verdict({
   bench: Bench;
   shot: BenchShot;
 }) {
-  const { units } = usePerson();
+  const { say } = useUnits();
   if (Object.keys(text.scales).length === 0 && text.signs.length === 0 && text.strength === 0)
     return null;
   const direction = tasteDirection(
@@ -237,12 +237,11 @@ function Verdict({
     dial: shot.dial,
     grinder: bench.setup.grinder,
     machine: bench.setup.machine,
-    units,
   });
   return (
     <Notice role="status" $kind={direction.verdict === 'right' ? 'good' : 'caution'}>
-      <strong>{direction.words}</strong> {move?.words} Rule of thumb: the signs are the trade’s, the
-      thresholds ours.
+      <strong>{say(direction.message)}</strong> {move && say(move.message)} Rule of thumb: the signs
+      are the trade’s, the thresholds ours.
     </Notice>
   );
 }

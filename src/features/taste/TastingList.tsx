@@ -7,7 +7,7 @@ import { tasteDirection } from '@/core/taste/direction';
 import type { StoredTasting } from '@/data/tastings';
 import { QuietButton } from '@/ui/Button';
 import { Faults } from '@/ui/Faults';
-import { useMay, usePerson } from '@/ui/person';
+import { useMay, usePerson, useUnits } from '@/ui/person';
 import { offerUndo } from '@/ui/undo';
 import { useCommand } from '@/ui/useCommand';
 import type { Bench } from '@/views/release';
@@ -48,6 +48,7 @@ export function TastingList({
   onCorrect: (tasting: StoredTasting) => void;
 }) {
   const { id: personId } = usePerson();
+  const { say } = useUnits();
   const isLead = useMay('lead');
   const { submit, faults } = useCommand();
   const remove = async ({ id: tastingId }: StoredTasting) => {
@@ -93,7 +94,7 @@ export function TastingList({
                 {shot.tdsPct !== undefined && shot.yieldMl !== undefined && ' by volume, rough'}
               </td>
               <td className="words">{tasting.notesFound.join(', ')}</td>
-              <td className="words">{tasteDirection(tasting.scales, roastLevel).words}</td>
+              <td className="words">{say(tasteDirection(tasting.scales, roastLevel).message)}</td>
               <td style={{ whiteSpace: 'nowrap' }}>
                 {(isLead || tasting.tastedById === personId) && (
                   <>

@@ -1,0 +1,107 @@
+/** Every reason the advisor gives, with its figures. */
+import { isMostlyRule } from '../grinder/taught';
+import { LEAST_TIMED_G } from '../grinder/timeRows';
+import type { CodedMessage, Message } from '../message';
+import type { Shot } from '../schema/shot';
+import type { BeanState, Clock } from '../vocabulary';
+import type { PrepSign } from './prep';
+import { proofFigures, proofMessage, surePct } from './proof';
+import type { Proof } from './types';
+
+const advice = (name: string, values: Message['values'] = {}): Message => ({
+  id: `advice.${name}`,
+  values,
+});
+
+/** Its code is its name, unless several reasons share one. */
+const reason = (name: string, values?: Message['values'], code = name): CodedMessage => ({
+  code,
+  message: advice(name, values),
+});
+
+/** A reason without figures. */
+type PlainReason =
+  | 'firstShot'
+  | 'dialInAnew'
+  | 'revised'
+  | 'gushing'
+  | 'byVolume'
+  | 'otherPeriod'
+  | 'unpurged'
+  | 'odd'
+  | 'uneven'
+  | 'tasteFirst'
+  | 'firstAfterPause'
+  | 'dampDay'
+  | 'fastAndBitter'
+  | 'slowAndSour'
+  | 'noBetter';
+
+export const plainReason = (name: PlainReason): CodedMessage => reason(name);
+
+type Window = readonly [number, number];
+
+function offBy(timeS: number, [low, high]: Window): Message {
+  if (timeS < low) return advice('off.fast', { missS: low - timeS });
+  return timeS > high ? advice('off.slow', { missS: timeS - high }) : advice('off.edge');
+}
+
+const nearestTen = (value: number) => 10 * Math.round(value / 10);
+
+export const REASONS = {
+  remembered: (dialIns: number) =>
+    reason('remembered', { dialIns, weight: isMostlyRule(dialIns) ? 'mostlyRule' : 'own' }),
+  newBatch: (dial: string, { meanS }: Proof) => reason('newBatch', { dial, meanS }),
+  carriesOver: (dial: string, proof: Proof, isLiked: boolean) =>
+    reason('carriesOver', { dial, ...proofFigures(proof), cup: isLiked ? 'liked' : 'untasted' }),
+  oneMore: (dial: string, proof: Proof, goal: number) =>
+    reason('oneMore', { dial, ...proofFigures(proof), goalPct: surePct(goal) }),
+  choked: ({ yieldG, timeS }: Pick<Shot, 'yieldG' | 'timeS'>, targetG: number) =>
+    yieldG < LEAST_TIMED_G
+      ? reason('choked')
+      : reason(
+          'nearlyChoked',
+          { yieldG, timeS, targetG, atTargetS: nearestTen((timeS * targetG) / yieldG) },
+          'choked',
+        ),
+  doseOff: (doseG: number, aimG: number) => reason('doseOff', { doseG, aimG }),
+  yieldOff: (yieldG: number, targetG: number) =>
+    yieldG > targetG
+      ? reason('yieldOver', { yieldG, targetG, overG: yieldG - targetG }, 'yieldOff')
+      : reason('yieldShort', { yieldG, targetG, shortG: targetG - yieldG }, 'yieldOff'),
+  noFirstDrip: (clock: Clock) => reason('noFirstDrip', { clock }),
+  prepSign: (sign: PrepSign) => reason(`prep.${sign}`),
+  knownFar: (timeS: number, [lowS, highS]: Window) => reason('knownFar', { timeS, lowS, highS }),
+  otherBeans: (beans: BeanState, usual: BeanState) => reason('otherBeans', { beans, usual }),
+  tooFresh: (restDays: number, openDay: number) => reason('tooFresh', { restDays, openDay }),
+  timeOff: (timeS: number, window: Window, clock: Clock) =>
+    reason(
+      'timeOff',
+      { timeS, clock, off: offBy(timeS, window), lowS: window[0], highS: window[1] },
+      timeS < window[0] ? 'tooFast' : 'tooSlow',
+    ),
+  /** In the window, but only by its dose or yield. */
+  timeByYield: (timeS: number, asRecipeS: number, window: Window, clock: Clock) =>
+    reason(
+      'timeByYield',
+      { timeS, asRecipeS, clock, off: offBy(asRecipeS, window), lowS: window[0], highS: window[1] },
+      asRecipeS < window[0] ? 'tooFast' : 'tooSlow',
+    ),
+  smallMiss: ({ doseG, yieldG }: Pick<Shot, 'doseG' | 'yieldG'>, aimG: number, ofDoseS: number) =>
+    reason('smallMiss', { doseG, yieldG, aimG, ofDoseS }),
+  aged: (days: number, seconds: number) =>
+    reason('aged', {
+      days,
+      seconds: Math.abs(seconds),
+      side: seconds > 0 ? 'faster' : 'slower',
+    }),
+  otherTemperature: (pulledC: number, recipeC: number) =>
+    reason('otherTemperature', { pulledC, recipeC }),
+  likedOutside: (lowS: number, highS: number) => reason('likedOutside', { lowS, highS }),
+  landed: (proof: Proof) => reason('landed', { proof: proofMessage(proof) }),
+  edge: ({ meanS }: Proof) => reason('edge', { meanS }),
+  outvoted: (timeS: number) => reason('outvoted', { timeS }),
+  nearest: (proof: Proof) => reason('nearest', { proof: proofMessage(proof) }),
+  onTarget: (proof: Proof) => reason('onTarget', { proof: proofMessage(proof) }),
+  approved: (proof: Proof) => reason('approved', { proof: proofMessage(proof) }),
+};
