@@ -10,7 +10,7 @@ import { nextAtCafe } from '@/core/cafes/nextAtCafe';
 import { readChecks } from '@/core/cafes/readChecks';
 import { localDay, readTimes } from '@/core/cafes/schedule';
 import { cafeSignals, type CafeFacts, type CoffeeFacts } from '@/core/cafes/signals';
-import { signalReason, signalTitle, type SignalNames } from '@/core/cafes/signalWords';
+import { signalReason, signalTitle, type SignalNames } from '@/words/signalWords';
 import { usualTimeS } from '@/core/cafes/usualTime';
 import { CHECK_TASTES } from '@/core/entity/cafeCheck';
 import { day, oneOf, quantity } from '@/core/schema/fields';

@@ -4,7 +4,7 @@
  */
 import { addDays } from '@/core/rest/day';
 import { chanceFrom, type Chance } from '@/core/random';
-import { signalKey } from '@/core/cafes/signalWords';
+import { signalKey } from '@/core/cafes/signalKey';
 import type { Db } from '@/data/database';
 import { findHouse } from '@/data/house';
 import { findPartner } from '@/data/partners';

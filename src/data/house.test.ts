@@ -1,4 +1,5 @@
 /** The rest of what a house at work does: removals, gates, withdrawals, settings, today. */
+import { say } from '@/words/say';
 import { faultOf } from '../../tests/support/fault';
 import {
   BASKET,
@@ -233,7 +234,7 @@ describe('today', () => {
     const first = read();
     expect(read()).toBe(first);
     send(db, 'logShot', shotInput(draftId));
-    expect(read()[0]!.due[0]!.words).toMatch(/^1 shot, not on target/);
+    expect(say(read()[0]!.due[0]!.message)).toMatch(/^1 shot, not on target/);
     const later = readToday(db, findHouse(db)!, { today: '2026-06-20' });
     expect(later[0]!.active[0]!.rest.state).toBe('fading');
   });

@@ -6,7 +6,7 @@ import { helperWords } from '@/words/helperWords';
 import { figureIn } from '@/words/figures';
 import { stepsIn } from '@/words/stepsIn';
 import type { CafeSignal } from '@/core/cafes/signals';
-import { signalKey } from '@/core/cafes/signalWords';
+import { signalKey } from '@/core/cafes/signalKey';
 import type { Db } from '@/data/database';
 import type { House } from '@/data/house';
 import type { StoredPartner } from '@/data/partners';

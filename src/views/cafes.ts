@@ -12,7 +12,8 @@ import {
   type CoffeeFacts,
   type CafeSignal,
 } from '@/core/cafes/signals';
-import { signalKey, signalReason, signalTitle, type SignalNames } from '@/core/cafes/signalWords';
+import { signalKey } from '@/core/cafes/signalKey';
+import { signalReason, signalTitle, type SignalNames } from '@/words/signalWords';
 import { usualTimeS } from '@/core/cafes/usualTime';
 import { weatherDays } from '@/core/cafes/weatherDays';
 import { groupBy } from '@/core/groupBy';

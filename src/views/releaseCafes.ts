@@ -3,7 +3,7 @@ import { INTERVAL_SDS, ODD_UNDER } from '@/core/cafes/cafeRules';
 import { checkState, type CheckState } from '@/core/cafes/checkState';
 import { dayWords } from '@/core/dayWords';
 import { batchPoints, type BatchPoint } from '@/core/cafes/batchPoints';
-import { batchOfKey } from '@/core/cafes/signalWords';
+import { batchOfKey } from '@/core/cafes/signalKey';
 import { batchContrast } from '@/core/cafes/acrossCafes';
 import { cafeAudience } from '@/core/fits/audience';
 import { groupBy } from '@/core/groupBy';

@@ -11,9 +11,16 @@ import {
   type Units,
 } from '@/core/units';
 import advice from './messages/en/advice.json';
+import cafes from './messages/en/cafes.json';
+import due from './messages/en/due.json';
 import start from './messages/en/start.json';
 
-const SUBJECTS: Readonly<Record<string, Readonly<Record<string, string>>>> = { advice, start };
+const SUBJECTS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
+  advice,
+  cafes,
+  due,
+  start,
+};
 
 /** How a message asks for a figure: `{timeS, number, d1}`. */
 const STYLES: Readonly<Record<string, (value: number, units: Units) => string>> = {

@@ -1,6 +1,6 @@
 /** What is drafted for a café, for every kind of finding and in every language: one thing, with its figure. */
 import type { CafeSignal } from '@/core/cafes/signals';
-import { signalKey } from '@/core/cafes/signalWords';
+import { signalKey } from '@/core/cafes/signalKey';
 import { LANGUAGES, type Language } from '@/core/language';
 import { findHouse } from '@/data/house';
 import { findPartner } from '@/data/partners';

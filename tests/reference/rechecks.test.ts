@@ -1,4 +1,5 @@
 /** A check somebody asks for: at Rest, on Today and in the calendar until it is made. */
+import { say } from '@/words/say';
 import { addDays } from '@/core/rest/day';
 import { findHouse } from '@/data/house';
 import { askedByAddress } from '@/features/rest/askedByAddress';
@@ -25,7 +26,7 @@ const askedOn = (house: ViewedHouse, today: string) =>
     .map(({ day, state, shots, asked }) => [day, state, shots, asked!.why]);
 const dueOn = ({ db }: ViewedHouse, today: string) =>
   readToday(db, findHouse(db)!, { today }).flatMap(({ due }) =>
-    due.filter(({ code }) => code === 'checkAsked').map(({ words }) => words),
+    due.filter(({ code }) => code === 'checkAsked').map(({ message }) => say(message)),
   );
 const ask = ({ db, releaseId }: ViewedHouse, day: string, batchId = `${releaseId}-1`) =>
   send(db, 'askRecheck', { batchId, recheck: { day, why: WHY } });

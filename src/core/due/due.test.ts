@@ -1,6 +1,7 @@
 import { addDays } from '../rest/day';
 import { restOn } from '../rest/rest';
-import { dueOf, whenWords, type Standing } from './due';
+import { say } from '@/words/say';
+import { dueOf, whenOf, type Standing } from './due';
 
 const TODAY = '2026-05-20';
 
@@ -33,7 +34,7 @@ const BENCH = {
   isCarried: false,
 } as const;
 const onTarget = (tasters: number) => ({ ...BENCH, isOnTarget: true, tasters });
-const words = (state: Standing) => dueOf(state).map((due) => due.words);
+const words = (state: Standing) => dueOf(state).map(({ message }) => say(message));
 
 describe('what a release asks for', () => {
   it('says first why a planned card did not go out', () => {
@@ -130,7 +131,7 @@ describe('what a release asks for', () => {
 });
 
 it('says when in words', () => {
-  expect([0, 1, -1, 4, -9].map((days) => whenWords(TODAY, addDays(TODAY, days)))).toEqual([
+  expect([0, 1, -1, 4, -9].map((days) => say(whenOf(TODAY, addDays(TODAY, days))))).toEqual([
     'today',
     'tomorrow',
     'yesterday',
@@ -146,7 +147,7 @@ describe('a new batch of a coffee that has a recipe', () => {
       standing(60, { isPublic: true, bench: { ...BENCH, isPublished: true }, toCarry }),
     );
     expect(due[0]).toMatchObject({ code: 'newBatch', stage: 'pull', urgency: 3 });
-    expect(due[0]!.words).toContain('dial 12 → 11.5');
+    expect(say(due[0]!.message)).toContain('dial 12 → 11.5');
     // What the old batch has become is answered by the new one.
     expect(due.map(({ code }) => code)).not.toContain('fadedPublic');
   });

@@ -1,13 +1,13 @@
 /**
  * What a release asks of its lead today, with the reason. Pure: it is told how things stand and
- * answers in words. House heuristic throughout; the order is ours: what leaves the house wrong comes
+ * answers with messages. House heuristic throughout; the order is ours: what leaves the house wrong comes
  * before what could be better.
  */
 import { dayWords } from '../dayWords';
+import type { Message } from '../message';
 import type { AskedCheck } from '../rest/checkPlan';
 import { daysBetween, type Day } from '../rest/day';
 import type { Rest } from '../rest/rest';
-import { massWords } from '../units';
 
 export interface Standing {
   readonly today: Day;
@@ -52,12 +52,14 @@ export interface Due {
   readonly code: string;
   /** 3 now, 2 soon, 1 when there is time. */
   readonly urgency: 1 | 2 | 3;
-  readonly words: string;
+  readonly message: Message;
   readonly stage: DueStage;
 }
 
-const COUNTS = ['no', 'one', 'two', 'three', 'four'] as const;
-const count = (n: number) => COUNTS[n] ?? String(n);
+const said = (name: string, values: Message['values'] = {}): Message => ({
+  id: `due.${name}`,
+  values,
+});
 
 /** Everything due for a release, most urgent first. */
 export function dueOf(standing: Standing): Due[] {
@@ -72,164 +74,94 @@ export function dueOf(standing: Standing): Due[] {
 }
 
 /** "today", "tomorrow", "in 4 days", "3 days ago". */
-export function whenWords(today: Day, day: Day): string {
+export function whenOf(today: Day, day: Day): Message {
   const days = daysBetween(today, day);
-  if (days === 0) return 'today';
-  if (days === 1) return 'tomorrow';
-  if (days === -1) return 'yesterday';
-  return days > 0 ? `in ${days} days` : `${-days} days ago`;
+  if (days === 0) return said('when.today');
+  if (days === 1) return said('when.tomorrow');
+  if (days === -1) return said('when.yesterday');
+  return days > 0 ? said('when.ahead', { days }) : said('when.ago', { days: -days });
 }
 
 function heldDue({ heldCard }: Standing): Due[] {
   if (heldCard === null) return [];
-  return [due('heldCard', 3, 'publish', `The planned card was held back: ${heldCard}`)];
+  return [due('heldCard', 3, 'publish', { why: heldCard })];
 }
 
 function publicDue({ isPublic, rest, today, toCarry, bench }: Standing): Due[] {
   // A new batch on the same recipe answers all of it.
   if (!isPublic || toCarry !== null || bench?.isCarried) return [];
-  if (rest.state === 'fading')
-    return [
-      due('fadedPublic', 3, 'publish', 'Batch faded, recipe still public: withdraw or revise it.'),
-    ];
+  if (rest.state === 'fading') return [due('fadedPublic', 3, 'publish')];
   const days = daysBetween(today, rest.bestTo);
-  if (rest.state === 'late')
-    return [
-      due(
-        'latePublic',
-        3,
-        'publish',
-        `Batch fading for ${count(-days)} ${-days === 1 ? 'day' : 'days'}, recipe still public: check it or withdraw it.`,
-      ),
-    ];
+  if (rest.state === 'late') return [due('latePublic', 3, 'publish', { days: -days })];
   if (rest.state === 'best' && days <= 2)
-    return [
-      due(
-        'bestEnds',
-        2,
-        'publish',
-        `Best days end ${whenWords(today, rest.bestTo)}, recipe is public: check that it still holds.`,
-      ),
-    ];
+    return [due('bestEnds', 2, 'publish', { when: whenOf(today, rest.bestTo) })];
   return [];
 }
 
 function arrivalDue({ rest, today, roastDate }: Standing): Due[] {
-  const opens = whenWords(today, rest.openOn);
+  const when = whenOf(today, rest.openOn);
   switch (rest.state) {
     case 'tooFresh':
       if (daysBetween(today, rest.openOn) === 1)
-        return [due('opensTomorrow', 2, 'start', 'Opens tomorrow: have a starting recipe ready.')];
+        return [due('opensTomorrow', 2, 'start', { bench: 'empty' })];
       return daysBetween(roastDate, today) <= 1
-        ? [due('arrived', 1, 'read', `Fresh from the roaster: read it. Opens ${opens}.`)]
-        : [due('waiting', 1, 'start', `Opens ${opens}: propose a starting recipe.`)];
+        ? [due('arrived', 1, 'read', { when })]
+        : [due('waiting', 1, 'start', { when })];
     case 'open':
-      return [
-        due(
-          'openNoRecipe',
-          2,
-          'start',
-          `Open ${sinceWords(today, rest.openOn)}, no recipe yet: propose one.`,
-        ),
-      ];
+      return [due('openNoRecipe', 2, 'start', { since: sinceOf(today, rest.openOn) })];
     case 'best':
-      return [
-        due(
-          'bestNoRecipe',
-          3,
-          'start',
-          `${bestWords(today, rest.bestFrom)}, no recipe yet: propose one.`,
-        ),
-      ];
+      return [due('bestNoRecipe', 3, 'start', { best: bestOf(today, rest.bestFrom) })];
     case 'late':
     case 'fading':
-      return [
-        due(
-          'missed',
-          1,
-          'read',
-          'Past its best without a recipe: take it away, or read what is left.',
-        ),
-      ];
+      return [due('missed', 1, 'read')];
   }
 }
 
 /** "from today", "since yesterday", "for 3 days". */
-function sinceWords(today: Day, day: Day): string {
+function sinceOf(today: Day, day: Day): Message {
   const days = daysBetween(day, today);
-  if (days === 0) return 'from today';
-  return days === 1 ? 'since yesterday' : `for ${days} days`;
+  if (days === 0) return said('since.today');
+  return days === 1 ? said('since.yesterday') : said('since.days', { days });
 }
 
 /** "Best from today", "At its best for 3 days". */
-function bestWords(today: Day, bestFrom: Day): string {
-  const since = sinceWords(today, bestFrom);
-  return `${bestFrom === today ? 'Best' : 'At its best'} ${since}`;
-}
+const bestOf = (today: Day, bestFrom: Day): Message =>
+  said(bestFrom === today ? 'best.begins' : 'best.stands', { since: sinceOf(today, bestFrom) });
 
 function benchDue({ rest, today }: Standing, bench: NonNullable<Standing['bench']>): Due[] {
   if (bench.isPublished) return [];
   if (rest.state === 'tooFresh')
     return daysBetween(today, rest.openOn) === 1
-      ? [due('opensTomorrow', 2, 'pull', 'Opens tomorrow: the recipe is on the bench.')]
+      ? [due('opensTomorrow', 2, 'pull', { bench: 'ready' })]
       : [];
   if (!bench.isOnTarget) return [dialInDue(bench)];
   if (bench.isCarried)
     return bench.tasters === 0
-      ? [due('carriedTaste', 3, 'taste', 'The recipe carries over: one cup, then republish it.')]
-      : [due('republish', 3, 'publish', 'The recipe carries over to the new batch: republish it.')];
-  if (bench.tasters >= 2)
-    return [due('publish', 3, 'publish', 'On target and tasted by two, not published.')];
-  if (bench.tasters === 1)
-    return [due('secondTaster', 3, 'taste', 'On target, not published: needs a second taster.')];
+      ? [due('carriedTaste', 3, 'taste')]
+      : [due('republish', 3, 'publish')];
+  if (bench.tasters >= 2) return [due('publish', 3, 'publish')];
+  if (bench.tasters === 1) return [due('secondTaster', 3, 'taste')];
+  const best = bestOf(today, rest.bestFrom);
   return rest.state === 'best'
-    ? [
-        due(
-          'notTasted',
-          3,
-          'taste',
-          `${bestWords(today, rest.bestFrom)}, on target, not yet tasted.`,
-        ),
-      ]
-    : [due('notTasted', 3, 'taste', 'On target, not yet tasted.')];
+    ? [due('notTasted', 3, 'taste', { best }, 'bestNotTasted')]
+    : [due('notTasted', 3, 'taste')];
 }
 
 function dialInDue({ shots, next, isCarried }: NonNullable<Standing['bench']>): Due {
-  if (shots === 0)
-    return isCarried
-      ? due(
-          'firstShot',
-          2,
-          'pull',
-          'Last recipe on the new batch: pull the one shot that settles it.',
-        )
-      : due('firstShot', 2, 'pull', 'Recipe on the bench: pull the first shot.');
-  const pulled = `${shots} ${shots === 1 ? 'shot' : 'shots'}, not on target`;
-  return due(
-    'dialIn',
-    2,
-    'pull',
-    `${pulled}. Next: ${next.charAt(0).toLowerCase()}${next.slice(1)}.`,
-  );
+  if (shots === 0) return due('firstShot', 2, 'pull', { recipe: isCarried ? 'carried' : 'new' });
+  return due('dialIn', 2, 'pull', {
+    shots,
+    next: `${next.charAt(0).toLowerCase()}${next.slice(1)}`,
+  });
 }
 
 function newBatchDue({ newerBatchOf, toCarry, isPublic }: Standing): Due[] {
   if (toCarry !== null) {
     const { restDays, dialWords } = toCarry;
-    return [
-      due(
-        'newBatch',
-        3,
-        'pull',
-        `New batch, day ${restDays}: carry the recipe over (dial ${dialWords}), one shot settles it.`,
-      ),
-    ];
+    return [due('newBatch', 3, 'pull', { restDays, dial: dialWords })];
   }
   if (newerBatchOf === null) return [];
-  const words = isPublic
-    ? 'A newer batch is here, the public recipe was made on an older one: dial it in again.'
-    : 'A newer batch is here: choose which one to go on with.';
-  return [due('newBatch', 2, 'start', words)];
+  return [due('newBatch', 2, 'start', { state: isPublic ? 'public' : 'own' }, 'newerBatch')];
 }
 
 function sampleDue(standing: Standing): Due[] {
@@ -238,29 +170,33 @@ function sampleDue(standing: Standing): Due[] {
   const found: Due[] = [];
   for (const { day, why, roastDate } of checksAsked)
     found.push(
-      due(
-        'checkAsked',
-        2,
-        'pull',
-        `A check of the batch of ${dayWords(roastDate)} was asked for ${whenWords(today, day)}: ${why === '' ? 'pull and taste it' : why}`,
-      ),
+      due('checkAsked', 2, 'pull', {
+        day: dayWords(roastDate),
+        when: whenOf(today, day),
+        reason: why === '' ? 'none' : 'given',
+        why,
+      }),
     );
   if (isPublic && checksAhead.includes(today) && checksAsked.length === 0)
-    found.push(
-      due('checkToday', 2, 'pull', 'A check day of this batch is today: pull and taste it.'),
-    );
+    found.push(due('checkToday', 2, 'pull'));
   if (leftG !== null && checks > 0 && leftG < checks * gramsPerCheck)
     found.push(
-      due(
-        'sample',
-        2,
-        'read',
-        `${massWords(Math.max(0, leftG), 0)} of sample left, ${count(checks)} ${checks === 1 ? 'check' : 'checks'} planned: ${checks === 1 ? 'it needs' : 'they need'} ${massWords(checks * gramsPerCheck, 0)}.`,
-      ),
+      due('sample', 2, 'read', {
+        leftG: Math.max(0, leftG),
+        checks,
+        neededG: checks * gramsPerCheck,
+      }),
     );
   return found;
 }
 
-function due(code: string, urgency: Due['urgency'], stage: DueStage, words: string): Due {
-  return { code, urgency, stage, words };
+/** Said by the message of its code, unless by another. */
+function due(
+  code: string,
+  urgency: Due['urgency'],
+  stage: DueStage,
+  values: Message['values'] = {},
+  name = code,
+): Due {
+  return { code, urgency, stage, message: said(name, values) };
 }

@@ -5,7 +5,7 @@ import Link from 'next/link';
 import styled from 'styled-components';
 import { dayWords } from '@/core/dayWords';
 import { CHECK_TASTE_LABELS, type CheckTaste } from '@/core/entity/cafeCheck';
-import { batchOfKey } from '@/core/cafes/signalWords';
+import { batchOfKey } from '@/core/cafes/signalKey';
 import { STATE_SIGNS, STATE_WORDS } from '@/core/cafes/checkState';
 import { figure, signed } from '@/core/figure';
 import { CHART_HEIGHT_PX, InView } from '@/ui/charts/InView';

@@ -4,7 +4,7 @@ import dynamic from 'next/dynamic';
 import Link from 'next/link';
 import { useState } from 'react';
 import styled from 'styled-components';
-import { batchOfKey } from '@/core/cafes/signalWords';
+import { batchOfKey } from '@/core/cafes/signalKey';
 import { figure } from '@/core/figure';
 import { Button, QuietButton } from '@/ui/Button';
 import { CHART_HEIGHT_PX, InView } from '@/ui/charts/InView';

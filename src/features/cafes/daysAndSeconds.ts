@@ -1,6 +1,6 @@
 /** Axes of a chart of checks: days across, seconds off upwards. */
 import type { ChartOptions } from 'chart.js';
-import { dayOf } from '@/core/cafes/signalWords';
+import { dayOf } from '@/words/signalWords';
 import type { Ink } from '@/ui/charts/useInk';
 
 export function daysAndSeconds(days: readonly number[], ink: Ink): ChartOptions<'scatter'> {

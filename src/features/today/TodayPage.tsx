@@ -10,7 +10,7 @@ import { CalendarAxis, CalendarStrip, type CalendarSpan } from '@/ui/CalendarStr
 import { dayWords, shortDayWords } from '@/core/dayWords';
 import { Faults } from '@/ui/Faults';
 import { Page } from '@/ui/Page';
-import { useMay } from '@/ui/person';
+import { useMay, useUnits } from '@/ui/person';
 import { Key, labelText, Notice, SectionTitle, Small } from '@/ui/type';
 import { useCarry } from '@/ui/useCarry';
 import { useKeys } from '@/ui/useKeys';
@@ -278,6 +278,7 @@ export function TodayPage(props: TodayPageProps) {
 }
 
 function DueList({ due }: { due: readonly DueRow[] }) {
+  const { say } = useUnits();
   return (
     <section aria-label="Due">
       <SectionTitle as="h2">{dueWords(due)}</SectionTitle>
@@ -285,13 +286,13 @@ function DueList({ due }: { due: readonly DueRow[] }) {
         <Small>Strips move on by themselves; what they ask for will stand here.</Small>
       )}
       <ul data-walk="due">
-        {due.map(({ releaseId, name, code, urgency, words, stage, toCarry }) => (
+        {due.map(({ releaseId, name, code, urgency, message, stage, toCarry }) => (
           <li key={`${releaseId} ${code}`}>
             <DueLink href={`/releases/${releaseId}/${stage}`} data-urgency={urgency}>
               <span className="done print-only" />
               <span className="when">{WHEN[urgency]}</span>
               <strong>{name}</strong>
-              <span className="words">{words}</span>
+              <span className="words">{say(message)}</span>
             </DueLink>
             {toCarry !== null && (
               <CarryButton releaseId={releaseId} batchId={toCarry} name={name} />

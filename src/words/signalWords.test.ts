@@ -1,6 +1,7 @@
-import type { Contribution } from './contributions';
-import type { CafeSignal } from './signals';
-import { dayOf, signalKey, signalReason, signalTitle, type SignalNames } from './signalWords';
+import type { Contribution } from '@/core/cafes/contributions';
+import type { CafeSignal } from '@/core/cafes/signals';
+import { signalKey } from '@/core/cafes/signalKey';
+import { dayOf, signalReason, signalTitle, type SignalNames } from './signalWords';
 
 const NAMES: SignalNames = {
   cafe: (id) => ({ a: 'Quay Nine', b: 'Third Lantern' })[id] ?? id,
