@@ -38,8 +38,13 @@ const config = [
           message: 'Figures that are shown are written by figure() of core/figure.ts.',
         },
       ],
+      'no-restricted-imports': [
+        'error',
+        { name: 'next/link', message: 'Links of the house are those of ui/Link.' },
+      ],
     },
   },
+  { files: ['src/ui/Link.tsx'], rules: { 'no-restricted-imports': 'off' } },
 ];
 
 export default config;

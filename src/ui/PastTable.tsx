@@ -1,7 +1,7 @@
 'use client';
 
 import { figure } from '@/core/figure';
-import Link from 'next/link';
+import { Link } from './Link';
 import { dayWords } from '@/core/dayWords';
 import { useUnits } from './person';
 import { Small, Table, TableHead, TableScroll } from './type';

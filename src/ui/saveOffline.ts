@@ -10,6 +10,8 @@ const canKeep = () => typeof caches !== 'undefined' && 'serviceWorker' in naviga
 /** Asks for the page as it would be opened anew, and keeps it with the parts it has loaded. */
 export async function saveOffline(path: string): Promise<void> {
   if (!canKeep() || !isOfflinePage(path)) return;
+  // Without whoever gives it out again it would be fetched for nothing; where none may be installed this never comes.
+  await navigator.serviceWorker.ready;
   if (Date.now() - (keptAt.get(path) ?? 0) < FRESH_MS) return;
   keptAt.set(path, Date.now());
   try {

@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { troubleOfDatabase } from '@/data/trouble';
 import { EntryPage } from '@/ui/EntryPage';
 

@@ -1,7 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import styled from 'styled-components';
 import { dayWords } from '@/core/dayWords';
 import { CHECK_TASTE_LABELS, type CheckTaste } from '@/core/entity/cafeCheck';

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import styled from 'styled-components';
 import { STATE_SIGNS, STATE_WORDS, CHECK_STATES, type CheckState } from '@/core/cafes/checkState';
 import { shortDayWords } from '@/core/dayWords';

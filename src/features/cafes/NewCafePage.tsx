@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { Page } from '@/ui/Page';
 import { useMay } from '@/ui/person';
 import { Small, StageTitle } from '@/ui/type';

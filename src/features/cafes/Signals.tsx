@@ -1,7 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { batchOfKey } from '@/core/cafes/signalKey';

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import styled from 'styled-components';
 import { altitudeWords } from '@/core/coffee/altitude';
 import { dayWords } from '@/core/dayWords';

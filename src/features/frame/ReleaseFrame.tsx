@@ -2,7 +2,7 @@
 
 import type { AdviceStatus } from '@/core/advice/types';
 import { headOf } from '@/words/adviceWords';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useRouter, useSelectedLayoutSegment } from 'next/navigation';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';

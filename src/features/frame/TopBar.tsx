@@ -2,7 +2,7 @@
 
 import { LogOut, Menu as MenuIcon, Search as SearchIcon, SunMoon } from 'lucide-react';
 import dynamic from 'next/dynamic';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useParams, useRouter } from 'next/navigation';
 import { useEffect, useState, type MouseEvent } from 'react';
 import styled from 'styled-components';

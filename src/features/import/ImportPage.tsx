@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useRef, useState } from 'react';
 import styled from 'styled-components';
 import { COMMAS } from '@/formats/sheets/commas';

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useState, type FormEvent } from 'react';
 import styled from 'styled-components';
 import { LANGUAGE_NAMES, type Language } from '@/core/language';

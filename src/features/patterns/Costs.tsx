@@ -1,7 +1,7 @@
 'use client';
 
 import { figure } from '@/core/figure';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { dayWords } from '@/core/dayWords';

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { SectionTitle, Small, Table, TableHead, TableScroll } from '@/ui/type';
 import type { NoteRow } from '@/views/patterns';
 

@@ -1,7 +1,7 @@
 'use client';
 
 import { Fragment } from 'react';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { SCALES } from '@/core/entity/tasting';
 import { figure, signed } from '@/core/figure';
 import { LEVERS, type Lever, type TongueEffect } from '@/core/patterns/tongue';

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useMemo, useState, type FormEvent } from 'react';
 import styled from 'styled-components';
 import { ROLE_LABELS, ROLE_WORDS, ROLES, type Role } from '@/core/roles';

@@ -1,7 +1,7 @@
 'use client';
 
 import { isOnTargetStatus } from '@/core/advice/types';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useEffect, useRef, useState } from 'react';
 import styled from 'styled-components';
 import { SHOT } from '@/core/entity/shot';

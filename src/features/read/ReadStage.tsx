@@ -2,7 +2,7 @@
 
 import dynamic from 'next/dynamic';
 import { figure, signed } from '@/core/figure';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useState } from 'react';
 import styled from 'styled-components';
 import type { StoredRelease } from '@/data/releases';

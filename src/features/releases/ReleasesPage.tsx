@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { Fragment, useRef, useState } from 'react';
 import styled from 'styled-components';
 import { OwnKey } from '@/ui/OwnKey';

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import styled from 'styled-components';
 import { dayWords } from '@/core/dayWords';
 import { CHECK_LABELS, checkWords, type AskedCheck } from '@/core/rest/checkPlan';

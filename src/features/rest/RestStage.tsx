@@ -1,7 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import styled from 'styled-components';
 import { figure } from '@/core/figure';
 import { dialWords, type Notation } from '@/core/grinder/notation';

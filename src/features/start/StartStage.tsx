@@ -1,7 +1,7 @@
 'use client';
 
 import { useUnits } from '@/ui/person';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { figure } from '@/core/figure';
 import { useState } from 'react';
 import styled from 'styled-components';

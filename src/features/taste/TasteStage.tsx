@@ -1,7 +1,7 @@
 'use client';
 
 import { figure } from '@/core/figure';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { dialWords } from '@/core/grinder/notation';

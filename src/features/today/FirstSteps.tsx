@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import styled from 'styled-components';
 import { useMay } from '@/ui/person';
 import { labelText } from '@/ui/type';

@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import styled from 'styled-components';
 import type { AdviceStatus } from '@/core/advice/types';
 import { dayWords } from '@/core/dayWords';

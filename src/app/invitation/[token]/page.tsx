@@ -1,4 +1,4 @@
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { redirect } from 'next/navigation';
 import { UserFault } from '@/core/errors';
 import { database } from '@/data/database';

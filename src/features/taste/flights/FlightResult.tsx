@@ -1,6 +1,6 @@
 'use client';
 
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { useState } from 'react';
 import { figure, signed } from '@/core/figure';
 import type { ArmPull } from '@/core/panel/arm';

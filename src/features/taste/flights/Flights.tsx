@@ -1,7 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import Link from 'next/link';
+import { Link } from '@/ui/Link';
 import { Moment } from '@/ui/moment';
 import { useMay } from '@/ui/person';
 import { SectionTitle, Table, TableHead, TableScroll } from '@/ui/type';
