@@ -1,4 +1,5 @@
 /** Commands of `kb` about cups: where a coffee tastes best, which cups come next, what a panel found. */
+import { say } from '@/words/say';
 import { Matrix } from 'ml-matrix';
 import { z } from 'zod';
 import { userFault } from '@/core/errors';
@@ -189,19 +190,22 @@ const trial = command({
 const count = z.int().min(0).max(1000);
 const tasters = z.int().min(1).max(1000);
 
+const panelQuestion = z.discriminatedUnion('test', [
+  z.strictObject({ test: z.literal('paired'), n: tasters, preferA: count }),
+  z.strictObject({ test: z.literal('triangle'), n: tasters, correct: count }),
+  z.strictObject({
+    test: z.literal('rank'),
+    ranks: z
+      .array(z.array(z.int().min(1).max(12)).max(12))
+      .min(1)
+      .max(200),
+  }),
+]);
+type PanelQuestion = z.infer<typeof panelQuestion>;
+
 const panel = command({
   purpose: 'What a blind flight found, by exact statistics.',
-  input: z.discriminatedUnion('test', [
-    z.strictObject({ test: z.literal('paired'), n: tasters, preferA: count }),
-    z.strictObject({ test: z.literal('triangle'), n: tasters, correct: count }),
-    z.strictObject({
-      test: z.literal('rank'),
-      ranks: z
-        .array(z.array(z.int().min(1).max(12)).max(12))
-        .min(1)
-        .max(200),
-    }),
-  ]),
+  input: panelQuestion,
   output: z.object({
     pValue: z.number(),
     statistic: z.number().optional(),
@@ -210,15 +214,20 @@ const panel = command({
     words: z.string(),
   }),
   run: (asked) => {
-    switch (asked.test) {
-      case 'paired':
-        return pairedPreference(asked.n, asked.preferA);
-      case 'triangle':
-        return triangle(asked.n, asked.correct);
-      case 'rank':
-        return ranking(asked.ranks);
-    }
+    const { message, ...found } = panelResult(asked);
+    return { ...found, words: say(message) };
   },
 });
+
+function panelResult(asked: PanelQuestion) {
+  switch (asked.test) {
+    case 'paired':
+      return pairedPreference(asked.n, asked.preferA);
+    case 'triangle':
+      return triangle(asked.n, asked.correct);
+    case 'rank':
+      return ranking(asked.ranks);
+  }
+}
 
 export const TASTE_COMMANDS: Readonly<Record<string, Command>> = { surface, trial, panel };

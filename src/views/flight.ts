@@ -1,4 +1,5 @@
 /** A blind flight as the bench sees it, and as a taster's phone sees it. Server only. */
+import { say } from '@/words/say';
 import type { Arm } from '@/core/panel/arm';
 import {
   duplicateDifferences,
@@ -10,7 +11,7 @@ import {
   type FlightOutcome,
 } from '@/core/panel/flight';
 import { factorsOf, type Factor } from '@/core/panel/experiment';
-import { powerWords, repeatabilitySd } from '@/core/panel/panel';
+import { powerMessage, repeatabilitySd } from '@/core/panel/panel';
 import { LIKENESSES, type Likeness } from '@/core/taste/staged';
 import type { Db } from '@/data/database';
 import { findBenchDraft, findDraft, type StoredDraft } from '@/data/dialIns';
@@ -109,7 +110,7 @@ export function readFlight(
     power:
       flight.test === 'scored' || flight.revealedAt !== null
         ? null
-        : powerWords(flight.test, flight.places, flight.arms.length),
+        : say(powerMessage(flight.test, flight.places, flight.arms.length)),
     cups: cups.map((cup) => ({ ...cup, what: flight.arms[cup.arm]! })),
     tasters: tasters.map(({ id: tasterId, name, personId, deviceHash, place, answer }) => {
       const own = orderOfPlace(place, cups, flight).map(({ code }) => code);

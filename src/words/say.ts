@@ -13,13 +13,19 @@ import {
 import advice from './messages/en/advice.json';
 import cafes from './messages/en/cafes.json';
 import due from './messages/en/due.json';
+import panel from './messages/en/panel.json';
+import practice from './messages/en/practice.json';
 import start from './messages/en/start.json';
+import tasting from './messages/en/tasting.json';
 
 const SUBJECTS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   advice,
   cafes,
   due,
+  panel,
+  practice,
   start,
+  tasting,
 };
 
 /** How a message asks for a figure: `{timeS, number, d1}`. */

@@ -1,3 +1,4 @@
+import { say } from '@/words/say';
 import fc from 'fast-check';
 import {
   answerFault,
@@ -9,7 +10,7 @@ import {
   type BlindAnswer,
 } from './flight';
 import { ARMS, FLIGHT_TESTS, type FlightTest } from './flightTests';
-import { pairedPreference, powerWords, ranking, rankingPower, triangle } from './panel';
+import { pairedPreference, powerMessage, ranking, rankingPower, triangle } from './panel';
 
 const seed = fc.integer({ min: 0, max: 2 ** 31 - 1 });
 const planned = fc.record({
@@ -161,11 +162,11 @@ describe('exact tests against counting every way', () => {
 });
 
 it('says what a flight can show before it is tasted', () => {
-  expect(powerWords('paired', 3, 2)).toBe(
+  expect(say(powerMessage('paired', 3, 2))).toBe(
     '3 tasters cannot show a difference, whatever they answer: it takes 6 or more.',
   );
-  expect(powerWords('paired', 6, 2)).toMatch(/it takes 6 of 6.*18 times in 100.*Only large/);
-  expect(powerWords('paired', 30, 2)).toMatch(/80 times in 100\.$/);
+  expect(say(powerMessage('paired', 6, 2))).toMatch(/it takes 6 of 6.*18 times in 100.*Only large/);
+  expect(say(powerMessage('paired', 30, 2))).toMatch(/80 times in 100\.$/);
   expect(rankingPower(4, 3, 0)).toBeLessThanOrEqual(0.08);
   expect(rankingPower(12, 3, 1)).toBeGreaterThan(rankingPower(4, 3, 1));
 });

@@ -1,3 +1,4 @@
+import { say } from '@/words/say';
 import fc from 'fast-check';
 import {
   minimumCorrect,
@@ -37,11 +38,11 @@ describe('worked figures (9)', () => {
 });
 
 it('never calls what it did not find "the same", and says how little it could see', () => {
-  for (const { decision, words } of [pairedPreference(6, 4), triangle(6, 3)]) {
+  for (const { decision, message } of [pairedPreference(6, 4), triangle(6, 3)]) {
     expect(decision).toBe('noneFound');
-    expect(words).toMatch(/does not make them the same.*\d+ times in 100/);
+    expect(say(message)).toMatch(/does not make them the same.*\d+ times in 100/);
   }
-  expect(pairedPreference(4, 4).words).toMatch(/no count of 4 can show one/);
+  expect(say(pairedPreference(4, 4).message)).toMatch(/no count of 4 can show one/);
 });
 
 it('refuses more answers than tasters, and ranks that are none', () => {

@@ -4,8 +4,8 @@
  * never called "the same": a small one can only see large differences, and `powerOf` says how large beforehand.
  */
 import jStat from 'jstat';
-import { figure } from '../figure';
 import { UserFault } from '../errors';
+import type { Message } from '../message';
 import { chanceFrom } from '../random';
 import { CUP_SD } from '../taste/cupNoise';
 
@@ -15,6 +15,11 @@ export const ALPHA = 0.05;
 const BY_CHANCE = { paired: 1 / 2, triangle: 1 / 3 } as const;
 export type CountTest = keyof typeof BY_CHANCE;
 
+const said = (name: string, values: Message['values'] = {}): Message => ({
+  id: `panel.${name}`,
+  values,
+});
+
 export interface PanelResult {
   readonly pValue: number;
   /** Friedman's Q. */
@@ -22,7 +27,7 @@ export interface PanelResult {
   /** So many of n would have been enough. */
   readonly minimumCorrect?: number;
   readonly decision: 'difference' | 'noneFound';
-  readonly words: string;
+  readonly message: Message;
 }
 
 /** P(X = k), X ~ Bin(n, p). */
@@ -64,41 +69,42 @@ export function powerOf(test: CountTest, n: number, share: number): number {
 export function pairedPreference(
   n: number,
   preferA: number,
-  names: readonly string[] = ['the first', 'the second'],
+  names?: readonly string[],
 ): PanelResult {
   checkCount(n, preferA, 'preferA');
   const isA = preferA * 2 >= n;
   const more = Math.max(preferA, n - preferA);
-  const found = `${more} of ${n} ${more === 1 ? 'prefers' : 'prefer'} ${names[isA ? 0 : 1]}`;
-  return counted('paired', n, preferA, found);
+  const name = names?.[isA ? 0 : 1] ?? said(isA ? 'first' : 'second');
+  return counted('paired', n, preferA, said('prefer', { more, n, name }));
 }
 
 export function triangle(n: number, correct: number): PanelResult {
   checkCount(n, correct, 'correct');
-  return counted('triangle', n, correct, `${correct} of ${n} found the odd cup`);
+  return counted('triangle', n, correct, said('odd', { correct, n }));
 }
 
-function counted(test: CountTest, n: number, k: number, found: string): PanelResult {
+function counted(test: CountTest, n: number, k: number, found: Message): PanelResult {
   const pValue = countP(test, n, k);
   const least = minimumCorrect(test, n);
   const isFound = pValue <= ALPHA;
-  const enough = least === null ? `no count of ${n} can show one` : `it takes ${least} of ${n}`;
+  const enough = least === null ? said('enough.none', { n }) : said('enough.least', { least, n });
   return {
     pValue,
     ...(least !== null && { minimumCorrect: least }),
     decision: isFound ? 'difference' : 'noneFound',
-    words: isFound
-      ? `${found}: a difference, ${chanceWords(pValue)}.`
-      : `${found}: no difference found (${enough}). With ${tastersWords(n)} that does not make them the same: a difference that 3 in 4 would notice is found ${timesWords(powerOf(test, n, 0.75))}.`,
+    message: isFound
+      ? said('counted.found', { found, chance: chanceOf(pValue) })
+      : said('counted.none', {
+          found,
+          enough,
+          tasters: said('tasters', { n }),
+          powerPct: 100 * powerOf(test, n, 0.75),
+        }),
   };
 }
 
-const chanceWords = (p: number) =>
-  p < 0.001 ? 'less than 1 in 1,000 by chance' : `${figure(100 * p, 1)} in 100 by chance`;
-
-const tastersWords = (n: number) => `${n} ${n === 1 ? 'taster' : 'tasters'}`;
-
-const timesWords = (power: number) => `${figure(100 * power, 0)} times in 100`;
+const chanceOf = (p: number): Message =>
+  p < 0.001 ? said('chance.tiny') : said('chance.in100', { pct: 100 * p });
 
 function checkCount(n: number, k: number, key: string): void {
   if (k <= n) return;
@@ -126,14 +132,19 @@ export function ranking(
   const pValue = rankP(statistic, k, rankChances(n, k));
   const isFound = pValue <= ALPHA;
   const best = sums.indexOf(Math.min(...sums));
-  const said = `Rank sums ${sums.join(', ')} of ${tastersWords(n)}`;
+  const tasters = said('tasters', { n });
+  const ranked = said('sums', { sums: sums.join(', '), tasters });
   return {
     pValue,
     statistic,
     decision: isFound ? 'difference' : 'noneFound',
-    words: isFound
-      ? `${said}: they differ, ${chanceWords(pValue)}; ${names[best] ?? `cup ${best + 1}`} is ranked best.`
-      : `${said}: no difference found. With ${tastersWords(n)} that does not make them the same.`,
+    message: isFound
+      ? said('ranked.found', {
+          said: ranked,
+          chance: chanceOf(pValue),
+          name: names[best] ?? said('cup', { number: best + 1 }),
+        })
+      : said('ranked.none', { said: ranked, tasters }),
   };
 }
 
@@ -215,25 +226,21 @@ export function rankingPower(n: number, k: number, points: number): number {
 }
 
 /** What a flight of so many tasters can show, said before anybody tastes. */
-export function powerWords(test: CountTest | 'ranking', n: number, arms: number): string {
-  const seen = (power: number) =>
-    power >= 0.8
-      ? ''
-      : power >= 0.4
-        ? ' Small differences stay unseen.'
-        : ' Only large differences can be seen.';
-  if (test === 'ranking') {
-    const power = rankingPower(n, arms, 1);
-    return `With ${tastersWords(n)} a cup liked 1 point more than the others is found about ${timesWords(power)}.${seen(power)}`;
-  }
+export function powerMessage(test: CountTest | 'ranking', n: number, arms: number): Message {
+  const tasters = said('tasters', { n });
+  const seen = (power: number) => {
+    if (power >= 0.8) return '';
+    return said(power >= 0.4 ? 'seen.some' : 'seen.large');
+  };
+  const found = (power: number) => ({ tasters, powerPct: 100 * power, seen: seen(power) });
+  if (test === 'ranking') return said('power.ranking', found(rankingPower(n, arms, 1)));
   const least = minimumCorrect(test, n);
   if (least === null) {
     let enough = n;
     while (minimumCorrect(test, enough) === null) enough++;
-    return `${tastersWords(n)} cannot show a difference, whatever they answer: it takes ${enough} or more.`;
+    return said('power.none', { tasters, enough });
   }
-  const power = powerOf(test, n, 0.75);
-  return `With ${tastersWords(n)} it takes ${least} of ${n}: a difference that 3 in 4 would notice is found ${timesWords(power)}.${seen(power)}`;
+  return said('power.count', { ...found(powerOf(test, n, 0.75)), least, n });
 }
 
 /** All orders of 1…k; null where there are too many to count through. */

@@ -1,4 +1,5 @@
 /** Levels of practice: made-up coffees on made-up grinders, from forgiving to stubborn. House heuristic. */
+import type { Message } from '../message';
 import type { Grinder } from '../schema/setup';
 import { SCENARIOS, type Scenario } from './scenarios';
 
@@ -16,8 +17,6 @@ export type PracticeLevel = (typeof PRACTICE_LEVELS)[number] | (typeof PRACTICE_
 
 export interface LevelFacts {
   readonly label: string;
-  /** What the player is told. */
-  readonly words: string;
   readonly coffee: {
     readonly roastLevel: number;
     readonly intensity: number;
@@ -56,10 +55,12 @@ const USUAL_DAY = {
   budgetG: 220,
 } as const;
 
+/** What the player is told. */
+export const levelMessage = (level: PracticeLevel): Message => ({ id: `practice.level.${level}` });
+
 export const LEVEL_FACTS: Readonly<Record<PracticeLevel, LevelFacts>> = {
   forgiving: {
     label: 'Forgiving',
-    words: 'A dark coffee, a wide window, a grinder with fine steps that keeps little.',
     coffee: { roastLevel: 1, intensity: 0, restDays: 12 },
     grinder: grinder(1, 0.5),
     lnPerStep: 0.06,
@@ -69,7 +70,6 @@ export const LEVEL_FACTS: Readonly<Record<PracticeLevel, LevelFacts>> = {
   },
   medium: {
     label: 'Medium',
-    words: 'A medium washed coffee, a window of five seconds, a grinder that keeps two grams.',
     coffee: { roastLevel: 0, intensity: 0, restDays: 14 },
     grinder: grinder(1, 2),
     lnPerStep: 0.09,
@@ -79,7 +79,6 @@ export const LEVEL_FACTS: Readonly<Record<PracticeLevel, LevelFacts>> = {
   },
   demanding: {
     label: 'Demanding',
-    words: 'A light natural, a window of three seconds, a grinder that keeps four grams.',
     coffee: { roastLevel: -1, intensity: 1, restDays: 21 },
     grinder: grinder(1, 4),
     lnPerStep: 0.13,
@@ -89,8 +88,6 @@ export const LEVEL_FACTS: Readonly<Record<PracticeLevel, LevelFacts>> = {
   },
   stubborn: {
     label: 'Hard',
-    words:
-      'Ultra light, a narrow window, a grinder whose steps are far too coarse and that keeps five grams.',
     coffee: { roastLevel: -2, intensity: 0.5, restDays: 28 },
     grinder: grinder(1, 5),
     lnPerStep: 0.2,
@@ -101,13 +98,11 @@ export const LEVEL_FACTS: Readonly<Record<PracticeLevel, LevelFacts>> = {
   choke: {
     ...USUAL_DAY,
     label: 'Chokes at once',
-    words: 'Somebody moved the dial: the first shot hardly comes through.',
     scenario: SCENARIOS.choke,
   },
   jump: {
     ...USUAL_DAY,
     label: 'A step too coarse',
-    words: 'One step of this grinder jumps over the window; the dose may be trimmed.',
     lnPerStep: 0.24,
     recipe: { ...USUAL_DAY.recipe, timeS: [26.5, 29.5] },
     scenario: SCENARIOS.jump,
@@ -115,26 +110,22 @@ export const LEVEL_FACTS: Readonly<Record<PracticeLevel, LevelFacts>> = {
   ageing: {
     ...USUAL_DAY,
     label: 'An ageing week',
-    words: 'One shot every third day: the coffee runs faster each time, and the first is cold.',
     coffee: { ...USUAL_DAY.coffee, restDays: 7 },
     scenario: SCENARIOS.ageing,
   },
   damp: {
     ...USUAL_DAY,
     label: 'A hot, damp day',
-    words: 'From the third shot on the hopper is warm, and everything runs otherwise.',
     scenario: SCENARIOS.damp,
   },
   coldMetal: {
     ...USUAL_DAY,
     label: 'Cold metal',
-    words: 'Somebody leaves the portafilter on the bench, not in the group.',
     scenario: SCENARIOS.coldMetal,
   },
   likedFast: {
     ...USUAL_DAY,
     label: 'Fast, but liked',
-    words: 'Everybody likes this coffee well below its window. Time is not the goal.',
     scenario: SCENARIOS.likedFast,
   },
 };

@@ -1,4 +1,5 @@
-import { caffeineMg, caffeinePct, stopWords } from './palate';
+import { say } from '@/words/say';
+import { caffeineMg, caffeinePct, stopMessage } from './palate';
 
 it('a double of arabica has about 130 mg, shared by who tasted it; robusta more, decaf next to none', () => {
   const arabica = caffeinePct([{ sharePct: 100, varietyClass: 'ordinary' }]);
@@ -14,7 +15,7 @@ it('a double of arabica has about 130 mg, shared by who tasted it; robusta more,
 });
 
 it('suggests a stop by caffeine before it does by cups, and none before', () => {
-  expect(stopWords({ cups: 2, caffeineMg: 200 })).toBeNull();
-  expect(stopWords({ cups: 3, caffeineMg: 310 })).toMatch(/spit, or stop.*ask a doctor/);
-  expect(stopWords({ cups: 12, caffeineMg: 20 })).toMatch(/palate/);
+  expect(stopMessage({ cups: 2, caffeineMg: 200 })).toBeNull();
+  expect(say(stopMessage({ cups: 3, caffeineMg: 310 })!)).toMatch(/spit, or stop.*ask a doctor/);
+  expect(say(stopMessage({ cups: 12, caffeineMg: 20 })!)).toMatch(/palate/);
 });

@@ -4,6 +4,8 @@
  * decaffeinated .05 % by mass (published, commonly quoted); the share that reaches the cup is a house heuristic, set so
  * that a double of 18 g of arabica gives about 130 mg.
  */
+import type { Message } from '../message';
+
 interface Part {
   readonly sharePct: number;
   readonly process?: string | undefined;
@@ -44,10 +46,9 @@ export interface Palate {
 }
 
 /** Is it time to stop for today? Why; null while it is not. */
-export function stopWords({ cups, caffeineMg: mg }: Palate): string | null {
+export function stopMessage({ cups, caffeineMg: mg }: Palate): Message | null {
   if (mg >= SUGGESTED_MG)
-    return `Near the usual guidance of about ${GUIDANCE_MG} mg a day for healthy adults: spit, or stop for today. Less in pregnancy and for some people: ask a doctor.`;
-  if (cups >= PALATE_CUPS)
-    return `After ${PALATE_CUPS} cups a palate tells little apart: the rest can wait till tomorrow.`;
+    return { id: 'tasting.stop.caffeine', values: { guidanceMg: GUIDANCE_MG } };
+  if (cups >= PALATE_CUPS) return { id: 'tasting.stop.palate', values: { cups: PALATE_CUPS } };
   return null;
 }

@@ -3,7 +3,7 @@
  * way the recipe should go. Masses g, strengths % TDS. Source: arithmetic; the words and the cut are trade practice
  * (heuristic): first sour, salty, thick; then sweet; then thin, woody, bitter.
  */
-import { figure } from '../figure';
+import type { Message } from '../message';
 
 export const STAGE_TASTES = ['sour', 'sweet', 'thin'] as const;
 export type StageTaste = (typeof STAGE_TASTES)[number];
@@ -58,7 +58,7 @@ export function builtUp(cups: readonly StagedCup[], doseG: number): BuiltUp[] {
 export interface Cut {
   /** Where to stop the shot; null where the cups do not say. */
   readonly yieldG: number | null;
-  readonly words: string;
+  readonly message: Message;
 }
 
 /** Where to cut the yield, and why; null before any cup was tasted. */
@@ -66,35 +66,23 @@ export function cutOf(cups: readonly StagedCup[]): Cut | null {
   const tastes = cups.map(({ taste }) => taste);
   if (tastes.every((taste) => taste === undefined)) return null;
   const lastSweet = tastes.lastIndexOf('sweet');
-  const none = (words: string): Cut => ({ yieldG: null, words });
+  const none = (name: string): Cut => ({ yieldG: null, message: { id: `tasting.staged.${name}` } });
   if (lastSweet < 0) {
     const known = tastes.filter((taste) => taste !== undefined);
-    if (known.every((taste) => taste === 'sour'))
-      return none('No cup was sweet yet, all were sour: let it run longer, or grind finer.');
-    if (known.every((taste) => taste === 'thin'))
-      return none('No cup was sweet, all were thin: grind coarser, or go cooler.');
-    return none(
-      'It goes from sour to thin without a sweet cup: the extraction is uneven. Mend distribution and tamp first.',
-    );
+    if (known.every((taste) => taste === 'sour')) return none('allSour');
+    if (known.every((taste) => taste === 'thin')) return none('allThin');
+    return none('noSweet');
   }
   const yieldG = cups.slice(0, lastSweet + 1).reduce((sum, { massG }) => sum + massG, 0);
   const after = tastes.slice(lastSweet + 1).filter((taste) => taste !== undefined);
-  if (after.length === 0)
-    return { yieldG, words: 'The last cup is still sweet: it can run longer. Add a cup and see.' };
+  if (after.length === 0) return { yieldG, message: { id: 'tasting.staged.stillSweet' } };
   return {
     yieldG,
-    words: `Cut at about ${figure(yieldG, 0)} g: what comes after it is no longer sweet.`,
+    message: { id: 'tasting.staged.cut', values: { yieldG } },
   };
 }
 
 /** Where the recipe should go, by the cup the whole shot is most like. */
-export function likenessWords(likeness: Likeness): string {
-  switch (likeness) {
-    case 'first':
-      return 'The whole shot is like its first cup: under-extracted. Longer, then finer, then hotter.';
-    case 'middle':
-      return 'The whole shot is like its sweet part: as it should be.';
-    case 'last':
-      return 'The whole shot is like its last cup: over-extracted. Shorter, then coarser, then cooler.';
-  }
-}
+export const likenessMessage = (likeness: Likeness): Message => ({
+  id: `tasting.likeness.${likeness}`,
+});

@@ -1,5 +1,6 @@
 'use client';
 
+import { say } from '@/words/say';
 import { useState } from 'react';
 import styled from 'styled-components';
 import {
@@ -7,6 +8,7 @@ import {
   PRACTICE_DAYS,
   PRACTICE_LEVELS,
   type PracticeLevel,
+  levelMessage,
 } from '@/core/practice/levels';
 import { Choice } from '@/ui/choices';
 import { Small } from '@/ui/type';
@@ -62,7 +64,7 @@ export function DialInPractice({ first }: { first?: PracticeLevel | undefined })
         />
       </Settings>
       <Small>
-        {LEVEL_FACTS[level].words} Coffee {coffee}.
+        {say(levelMessage(level))} Coffee {coffee}.
       </Small>
       <Round
         key={`${level} ${coffee}`}

@@ -1,12 +1,13 @@
 'use client';
 
+import { say } from '@/words/say';
 import { useRef, useState, type ChangeEvent } from 'react';
 import styled from 'styled-components';
 import { UserFault } from '@/core/errors';
 import { readTrace } from '@/core/trace/read';
 import { SHOT } from '@/core/entity/shot';
 import { readNumber } from '@/core/readNumber';
-import { BEAN_CAUTIONS } from '@/core/beanCautions';
+import { beanCaution } from '@/core/beanCautions';
 import { BEAN_STATE_LABELS, CLOCK_LABELS } from '@/core/vocabulary';
 import { displayTemperatureC } from '@/core/start/setupLimits';
 import type { Bench } from '@/views/release';
@@ -49,7 +50,7 @@ export function MoreOfShot({
 }) {
   const { temperature } = useUnits();
   const displayC = displayTemperatureC(bench.draft.recipe.temperatureC, bench.setup.machine);
-  const caution = BEAN_CAUTIONS[text.beans];
+  const caution = beanCaution(text.beans);
   const form = { fields: SHOT, text, change: onChange, faultOf };
   const isFaulty = RARE.some((name) => faultOf(name) !== undefined);
   return (
@@ -68,7 +69,7 @@ export function MoreOfShot({
           <EntryField form={form} name="remark" />
         </Wide>
       </Grid>
-      {caution && <Notice>{caution}</Notice>}
+      {caution && <Notice>{say(caution)}</Notice>}
       <TraceFile text={text} onChange={onChange} />
       {refractometer && <Strength refractometer={refractometer} text={text} onChange={onChange} />}
     </More>

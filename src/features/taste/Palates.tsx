@@ -1,7 +1,8 @@
 'use client';
 
+import { say } from '@/words/say';
 import { figure } from '@/core/figure';
-import { stopWords } from '@/core/taste/palate';
+import { stopMessage } from '@/core/taste/palate';
 import { useMay, usePerson } from '@/ui/person';
 import { Notice, Small } from '@/ui/type';
 import type { TasterToday } from '@/views/palate';
@@ -12,7 +13,7 @@ export function Palates({ tasters }: { tasters: readonly TasterToday[] }) {
   const isLead = useMay('lead');
   const own = tasters.find(({ personId }) => personId === id);
   const others = isLead ? tasters.filter(({ personId }) => personId !== id) : [];
-  const words = own && stopWords(own);
+  const stop = own && stopMessage(own);
   if (!own && others.length === 0) return null;
   const said = [
     ...(own ? [`you ${amountWords(own)}`] : []),
@@ -23,7 +24,7 @@ export function Palates({ tasters }: { tasters: readonly TasterToday[] }) {
       <Small as="p">
         Tasted today: {said.join('; ')}. If swallowed, a shot shared among its tasters; an estimate.
       </Small>
-      {words && <Notice>{words}</Notice>}
+      {stop && <Notice>{say(stop)}</Notice>}
     </div>
   );
 }

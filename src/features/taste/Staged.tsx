@@ -10,7 +10,7 @@ import {
   cutOf,
   LIKENESS_LABELS,
   LIKENESSES,
-  likenessWords,
+  likenessMessage,
   MOST_STAGES,
   STAGE_TASTE_LABELS,
   STAGE_TASTES,
@@ -185,7 +185,7 @@ export function Staged({
 }
 
 function Said({ text, doseG }: { text: StagedText; doseG: number }) {
-  const { mass } = useUnits();
+  const { mass, say } = useUnits();
   const cups = cupsOf(text);
   if (cups.length === 0) return null;
   const cut = cutOf(cups);
@@ -218,8 +218,10 @@ function Said({ text, doseG }: { text: StagedText; doseG: number }) {
       )}
       {(cut || likeness) && (
         <Notice role="status" $kind="good">
-          {[cut?.words, likeness && likenessWords(likeness)].filter(Boolean).join(' ')} Rule of
-          thumb.
+          {[cut?.message, likeness && likenessMessage(likeness)]
+            .flatMap((message) => (message ? say(message) : []))
+            .join(' ')}{' '}
+          Rule of thumb.
         </Notice>
       )}
     </>

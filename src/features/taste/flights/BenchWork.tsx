@@ -1,5 +1,6 @@
 'use client';
 
+import { say } from '@/words/say';
 import { useState, type FormEvent } from 'react';
 import styled from 'styled-components';
 import { beanCautions } from '@/core/beanCautions';
@@ -79,9 +80,9 @@ export function BenchWork({ flight }: { flight: FlightView }) {
           ` For ${flight.places} tasters pull each ${shots} times, stir them together, and log the last.`}{' '}
         Group, portafilter and steam scald; a choked shot vents before the portafilter is loosened.
       </Small>
-      {beanCautions(cups.flatMap(({ what }) => what.pull?.beans ?? [])).map((words) => (
-        <Notice key={words} style={{ marginTop: 6 }}>
-          {words}
+      {beanCautions(cups.flatMap(({ what }) => what.pull?.beans ?? [])).map((message) => (
+        <Notice key={message.id} style={{ marginTop: 6 }}>
+          {say(message)}
         </Notice>
       ))}
       <List>

@@ -1,5 +1,6 @@
 'use client';
 
+import { say } from '@/words/say';
 import { Link } from '@/ui/Link';
 import { useState } from 'react';
 import { figure, signed } from '@/core/figure';
@@ -32,7 +33,7 @@ export function FlightResult({ flight, revealed }: { flight: FlightView; reveale
             $kind={outcome.result.decision === 'difference' ? 'good' : 'caution'}
             style={{ marginTop: 8 }}
           >
-            {outcome.result.words}
+            {say(outcome.result.message)}
           </Notice>
         )}
         <TableScroll aria-label="By what was in the cup" style={{ marginTop: 8 }}>

@@ -1,10 +1,11 @@
 'use client';
 
+import { say } from '@/words/say';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState, type FormEvent } from 'react';
 import styled from 'styled-components';
 import { ARMS, FLIGHT_TEST_LABELS, FLIGHT_TESTS, type FlightTest } from '@/core/panel/flightTests';
-import { powerWords } from '@/core/panel/panel';
+import { powerMessage } from '@/core/panel/panel';
 import { beanCautions } from '@/core/beanCautions';
 import type { Notation } from '@/core/grinder/notation';
 import { LIMITS } from '@/core/limits';
@@ -181,8 +182,8 @@ export function PlanFlight({
           faultOf={faultOf}
         />
       ))}
-      {beanCautions(text.arms.map(({ beans }) => beans)).map((words) => (
-        <Notice key={words}>{words}</Notice>
+      {beanCautions(text.arms.map(({ beans }) => beans)).map((message) => (
+        <Notice key={message.id}>{say(message)}</Notice>
       ))}
       {text.arms.length < most && (
         <p>
@@ -281,7 +282,7 @@ function Power({ test, places, arms }: { test: FlightTest; places: string; arms:
       tasters <= LIMITS.places.max
         ? test === 'scored'
           ? 'Each cup is scored alone; the likings teach the best recipe of this coffee.'
-          : powerWords(test, tasters, Math.max(3, arms))
+          : say(powerMessage(test, tasters, Math.max(3, arms)))
         : null,
     [test, tasters, arms],
   );
