@@ -1,4 +1,4 @@
-import { screen, waitFor } from '@testing-library/react';
+import { act, screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { renderAs } from '../../tests/support/render';
 import { DraftNotice } from './DraftNotice';
@@ -28,6 +28,9 @@ const open = (row = ROW, name = 'row 1') => renderAs(<Form row={row} name={name}
 const remark = () => screen.getByLabelText<HTMLInputElement>('Remark').value;
 const isBack = () => waitFor(() => expect(screen.getByText(/is here again/)).toBeTruthy());
 
+/** A draft is looked for in the next turn of the clock: a turn asked for later comes after it. */
+const lookedFor = () => act(() => new Promise((resolve) => setTimeout(resolve)));
+
 beforeEach(() => localStorage.clear());
 afterEach(() => jest.restoreAllMocks());
 
@@ -44,7 +47,7 @@ describe('what was typed and not sent', () => {
     expect([remark(), screen.queryByText(/is here again/)]).toEqual(['', null]);
     second.unmount();
     open();
-    await new Promise((resolve) => setTimeout(resolve, 20));
+    await lookedFor();
     expect(remark()).toBe('');
   });
 
@@ -53,13 +56,13 @@ describe('what was typed and not sent', () => {
     const first = open();
     await user.type(screen.getByLabelText('Remark'), 'done');
     const other = open(ROW, 'row 2');
-    await new Promise((resolve) => setTimeout(resolve, 20));
+    await lookedFor();
     expect(screen.queryByText(/is here again/)).toBeNull();
     other.unmount();
     await user.click(screen.getByRole('button', { name: 'Saved' }));
     first.unmount();
     open();
-    await new Promise((resolve) => setTimeout(resolve, 20));
+    await lookedFor();
     expect(remark()).toBe('');
   });
 
