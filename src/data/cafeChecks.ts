@@ -145,15 +145,6 @@ export function openHelp(db: Db): StoredVisit[] {
     .map(visitOf);
 }
 
-/** Differs whenever a check was taken away or put back. */
-export function countRemovedChecks(db: Db): number {
-  const row = prepared(
-    db,
-    'SELECT count(*) AS n FROM field_check WHERE removed_at IS NOT NULL',
-  ).get();
-  return (row as { n: number }).n;
-}
-
 export function countVisitsReceivedSince(db: Db, partnerId: string, moment: string): number {
   const row = prepared(
     db,

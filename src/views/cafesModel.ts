@@ -8,7 +8,7 @@ import { localDay, readTimes } from '@/core/cafes/schedule';
 import { groupBy } from '@/core/groupBy';
 import { clock } from '@/data/clock';
 import type { Db } from '@/data/database';
-import { checksAfter, checksSince, countRemovedChecks, type StoredCheck } from '@/data/cafeChecks';
+import { checksAfter, checksSince, type StoredCheck } from '@/data/cafeChecks';
 import {
   judgedUpTo,
   keepAlarm,
@@ -18,7 +18,7 @@ import {
   setJudgedUpTo,
 } from '@/data/cafesLearnt';
 import type { House } from '@/data/house';
-import { versionOfTags, invalidate } from '@/data/cache';
+import { cached, invalidate } from '@/data/cache';
 import { listPartners, type StoredPartner } from '@/data/partners';
 import { zoneOf } from '@/data/timeZone';
 import { cafeCheckOf } from './cafeChecksOf';
@@ -32,7 +32,6 @@ export interface CafesState {
 }
 
 interface Kept extends CafesState {
-  readonly basis: string;
   /** Row of the last visit in it. */
   lastVisit: number;
   lastDay: number;
@@ -40,21 +39,19 @@ interface Kept extends CafesState {
   readonly judged: Set<string>;
 }
 
-const states = new WeakMap<Db, Kept>();
-
 /** The model with every visit that has arrived. */
-export function cafesState(db: Db, house: House): CafesState {
-  const basis = `${versionOfTags(db, ['partner', 'house'])} ${countRemovedChecks(db)}`;
-  let state = states.get(db);
-  if (state?.basis !== basis) states.set(db, (state = opened(db, house, basis)));
+export const cafesState = (db: Db, house: House): CafesState => stateOf(db, house);
+
+function stateOf(db: Db, house: House): Kept {
+  const options = { name: 'cafés', tags: ['partner', 'house', 'removedCheck'] } as const;
+  const state = cached(db, options, () => opened(db, house));
   catchUp(db, state);
   return state;
 }
 
 /** Works out what new checks say and keeps it: after their answer is out. */
 export function learnFromCafes(db: Db, house: House): void {
-  cafesState(db, house);
-  const state = states.get(db)!;
+  const state = stateOf(db, house);
   db.transaction(() => {
     if (judgedUpTo(db) >= state.lastVisit) return;
     for (const id of state.judged) {
@@ -74,7 +71,7 @@ export const sinceDays = (days: number) =>
 /** How far back checks are read: what a fit looks at, and a few days for those that came late. */
 export const sinceWindow = () => sinceDays(CAFE_RULES.windowDays + 2);
 
-function opened(db: Db, house: House, basis: string): Kept {
+function opened(db: Db, house: House): Kept {
   const partners = listPartners(db);
   const zone = (partner: StoredPartner) => partner.timeZone || zoneOf(house);
   const model = new CafesModel();
@@ -94,7 +91,6 @@ function opened(db: Db, house: House, basis: string): Kept {
   }
   const judged = judgedUpTo(db);
   const state: Kept = {
-    basis,
     model,
     partners,
     zoneOf: zone,

@@ -21,6 +21,8 @@ export const CACHE_TAGS = [
   'partner',
   /** What cafés sent. */
   'check',
+  /** Checks that were taken away or put back: what was made of them is made anew. */
+  'removedCheck',
   /** What their checks taught: changed by what is worked out after a command. */
   'cafesLearnt',
   /** What cups taught: changed by what is worked out after a command. */

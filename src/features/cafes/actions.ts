@@ -315,7 +315,12 @@ export const removeCafeCheck = defineCommand({
   run: ({ checkId, isAway }, { db }) => {
     if (!removeCheck(db, checkId, isAway))
       throw userFault('notFound', 'checkId', 'That check is gone. Reload the page.');
-    return { releaseId: null, words: `${isAway ? 'took away' : 'put back'} a check`, result: {} };
+    return {
+      releaseId: null,
+      words: `${isAway ? 'took away' : 'put back'} a check`,
+      result: {},
+      alsoChanged: ['removedCheck'],
+    };
   },
 });
 
