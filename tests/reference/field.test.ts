@@ -11,7 +11,7 @@ import { readCafe } from '@/views/cafe';
 import { cafeSpread } from '@/views/cafeSpread';
 import { readCheckSheet } from '@/views/checkSheet';
 import { readCafes } from '@/views/cafes';
-import { learnFromCafes } from '@/views/cafesModel';
+import { cafesState, learnFromCafes } from '@/views/cafesModel';
 import { readCafeNews } from '@/views/cafeNews';
 import { readCafeWeek } from '@/views/cafeWeek';
 import { foundOfBatches, readReleaseCafes } from '@/views/releaseCafes';
@@ -253,6 +253,13 @@ describe('what the house makes of checks', () => {
     expect(points()).toBe(17);
     send(db, 'removeCafeCheck', { checkId: first!.id, isAway: false });
     expect(points()).toBe(18);
+    // One put back and another taken away: as many as before, and not the same.
+    const [, second] = checksOfPartner(db, partnerId, '');
+    send(db, 'removeCafeCheck', { checkId: first!.id, isAway: true });
+    const { model } = cafesState(db, house);
+    send(db, 'removeCafeCheck', { checkId: first!.id, isAway: false });
+    send(db, 'removeCafeCheck', { checkId: second!.id, isAway: true });
+    expect(cafesState(db, house).model).not.toBe(model);
     expect(fails(() => send(db, 'removeCafeCheck', { checkId: 'none', isAway: true })).code).toBe(
       'notFound',
     );
