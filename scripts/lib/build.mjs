@@ -11,6 +11,7 @@ const PROGRAMS = {
   paper: 'src/server/paper.ts',
   kb: 'cli/kb.ts',
   seedDemo: 'scripts/seedDemo.ts',
+  writeSchema: 'scripts/writeSchema.ts',
 };
 /** Run in a reader's browser; parts they share are files of their own. */
 const CARD_SCRIPTS = ['src/card/start.ts', 'src/card/advise.ts'];
@@ -32,7 +33,14 @@ const PAGES = {
 export const BUILT = join(ROOT, OUT, 'build');
 const PROGRAM = {
   stamp: BUILT,
-  sources: ['src', 'cli', 'scripts/demo', 'scripts/seedDemo.ts', ...CONFIGURATION],
+  sources: [
+    'src',
+    'cli',
+    'scripts/demo',
+    'scripts/seedDemo.ts',
+    'scripts/writeSchema.ts',
+    ...CONFIGURATION,
+  ],
 };
 
 /** The file a built program begins at, for Node to run. */

@@ -17,6 +17,7 @@ import {
 import { dirname, join } from 'node:path';
 import Database from 'better-sqlite3';
 import { userFault } from '@/core/errors';
+import { MIGRATION_STEPS } from './migrationSteps';
 import { knownWords } from './storage';
 
 export type Db = Database.Database;
@@ -140,6 +141,7 @@ function migrate(db: Db): void {
     db.transaction(() => {
       if (versionOf(db) >= version) return;
       db.exec(sql);
+      MIGRATION_STEPS[version]?.(db);
       db.pragma(`user_version = ${version}`);
     }).immediate();
   }
