@@ -16,7 +16,9 @@ const swc = [
 const common = {
   transform: { '^.+\\.(t|j)sx?$': swc },
   // These packages ship ES modules only.
-  transformIgnorePatterns: ['/node_modules/(?!(ml-|is-any-array|cheminfo-types|intl-messageformat|@formatjs))'],
+  transformIgnorePatterns: [
+    '/node_modules/(?!(ml-|is-any-array|cheminfo-types|intl-messageformat|@formatjs))',
+  ],
   moduleNameMapper: {
     '^server-only$': '<rootDir>/tests/support/empty.cjs',
     '^@/(.*)$': '<rootDir>/src/$1',

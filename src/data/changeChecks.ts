@@ -4,7 +4,7 @@
  * changes", the procedure for changes that touch no row.
  */
 import { assert } from '@/core/errors';
-import type { Db } from './database';
+import type { Database as Db } from 'better-sqlite3';
 
 /**
  * Inside a transaction of a migration. Every row is held against the new definition.

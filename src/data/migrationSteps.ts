@@ -1,5 +1,5 @@
 /** What a migration does that SQL cannot say, by its version; after its SQL, in the same transaction. Append only. */
-import type { Db } from './database';
+import type { Database as Db } from 'better-sqlite3';
 import { changeChecks, withoutWordList } from './changeChecks';
 
 const WORD_LISTS = [
