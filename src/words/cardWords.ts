@@ -1,12 +1,12 @@
 /** The words of a card in a language. */
 import { ROAST_WORDS, roastWord } from '@/core/vocabulary';
 import { catalogue, type Say } from './catalogue';
-import de from './messages/de/card.json';
-import en from './messages/en/card.json';
-import es from './messages/es/card.json';
-import fr from './messages/fr/card.json';
-import it from './messages/it/card.json';
-import pt from './messages/pt/card.json';
+import de from './messages/de/card.json' with { type: 'json' };
+import en from './messages/en/card.json' with { type: 'json' };
+import es from './messages/es/card.json' with { type: 'json' };
+import fr from './messages/fr/card.json' with { type: 'json' };
+import it from './messages/it/card.json' with { type: 'json' };
+import pt from './messages/pt/card.json' with { type: 'json' };
 
 export const cardWords = catalogue(en, { de, fr, it, es, pt });
 

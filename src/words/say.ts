@@ -10,13 +10,13 @@ import {
   temperatureWords,
   type Units,
 } from '@/core/units';
-import advice from './messages/en/advice.json';
-import cafes from './messages/en/cafes.json';
-import due from './messages/en/due.json';
-import panel from './messages/en/panel.json';
-import practice from './messages/en/practice.json';
-import start from './messages/en/start.json';
-import tasting from './messages/en/tasting.json';
+import advice from './messages/en/advice.json' with { type: 'json' };
+import cafes from './messages/en/cafes.json' with { type: 'json' };
+import due from './messages/en/due.json' with { type: 'json' };
+import panel from './messages/en/panel.json' with { type: 'json' };
+import practice from './messages/en/practice.json' with { type: 'json' };
+import start from './messages/en/start.json' with { type: 'json' };
+import tasting from './messages/en/tasting.json' with { type: 'json' };
 
 const SUBJECTS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
   advice,

@@ -18,9 +18,9 @@ const sheet = (shotId: string, tastedAt: string) => ({
 it('counts a shot once however often one person scored it, and only cups of the day', () => {
   const { db, view } = houseWith({}, {});
   const [first, second] = view().bench!.shots.map(({ id }) => id) as [string, string];
-  send(db, 'recordTasting', sheet(first, `${TODAY}T08:00:00.000Z`));
-  send(db, 'recordTasting', { ...sheet(first, `${TODAY}T08:05:00.000Z`), moment: 'cool' });
-  send(db, 'recordTasting', sheet(second, '2026-05-18T08:00:00.000Z'));
+  send(db, 'recordTasting', sheet(first, `${TODAY}T12:00:00.000Z`));
+  send(db, 'recordTasting', { ...sheet(first, `${TODAY}T12:05:00.000Z`), moment: 'cool' });
+  send(db, 'recordTasting', sheet(second, '2026-05-18T12:00:00.000Z'));
   const [taster, ...others] = readPalates(db, TODAY);
   expect(others).toEqual([]);
   expect(taster!.cups).toBe(1);

@@ -7,7 +7,7 @@ import { houseWith } from '../support/view';
 const restOf = ({ db, view }: ReturnType<typeof houseWith>) => readRest(db, findHouse(db)!, view());
 
 /** Pulled on a day of May; the batch was roasted on the 8th. */
-const on = (day: number) => `2026-05-${String(day).padStart(2, '0')}T10:00:00.000Z`;
+const on = (day: number) => `2026-05-${String(day).padStart(2, '0')}T12:00:00.000Z`;
 
 it('says nothing of age before a sound shot, and plans the checks all the same', () => {
   const { ageing, checks, tasted } = restOf(houseWith());
@@ -50,10 +50,10 @@ it('a check is done by shots near its day, missed without, and ahead from today'
   const opens = stateOf('opens');
   expect(opens).toMatchObject({ state: 'missed', shots: 0 });
   expect(stateOf('fades').state).toBe('ahead');
-  send(db, 'logShot', shotInput(draftId, { pulledAt: `${opens.day}T10:00:00.000Z` }));
+  send(db, 'logShot', shotInput(draftId, { pulledAt: `${opens.day}T12:00:00.000Z` }));
   expect(stateOf('opens')).toMatchObject({ state: 'done', shots: 1 });
   db.exec('UPDATE batch SET sample_g = 60');
-  send(db, 'logShot', shotInput(draftId, { pulledAt: `${opens.day}T10:05:00.000Z` }));
+  send(db, 'logShot', shotInput(draftId, { pulledAt: `${opens.day}T12:05:00.000Z` }));
   const { room, checks } = restOf(house);
   expect(room.leftG).toBeLessThan(room.neededG);
   expect(checks.filter(({ state }) => state === 'short').length).toBeGreaterThan(0);
