@@ -83,7 +83,7 @@ function* recipeRows(db: Db, only: Only): Generator<Row> {
       roastDate,
       setup: setup.name,
       style: draft.style,
-      decidedOn: dayOf(decidedAt),
+      decidedOn: draft.decidedOn ?? dayOf(decidedAt),
       dial: dial === null ? undefined : dialCell(setup.grinder, dial),
       why: draft.why,
     });
