@@ -79,8 +79,20 @@ describe('messages', () => {
 
   it('all that the core names are there', () => {
     const code = sourcesOf(join(__dirname, '../core')).join('\n');
-    const named = [...code.matchAll(/'((?:advice|start)\.[\w.]+)'/g)].map(([, id]) => id!);
-    expect(named.length).toBeGreaterThan(8);
+    const whole = /'((?:advice|cafes|due|panel|practice|start|tasting)\.[\w.]+)'/g;
+    const named = [...code.matchAll(whole)].map(([, id]) => id!);
+    /** Named by what makes them: `reason('choked')`. */
+    const made = [
+      ['advice', /(?:\breason|plainReason|\badvice)\(\s*'([\w.]+)'/g, code],
+      ['start', /\bwarning\('(\w+)'/g, code],
+      ['due', /\b(?:due|said)\('([\w.]+)'/g, sourcesOf(join(__dirname, '../core/due')).join()],
+      ['panel', /\bsaid\('([\w.]+)'/g, sourcesOf(join(__dirname, '../core/panel')).join()],
+    ] as const;
+    for (const [subject, maker, source] of made) {
+      const found = [...source.matchAll(maker)].map(([, name]) => `${subject}.${name}`);
+      expect([subject, found.length > 5]).toEqual([subject, true]);
+      named.push(...found);
+    }
     for (const id of named) {
       const [subject, ...name] = id.split('.');
       expect([id, name.join('.') in messagesOf('en', `${subject}.json`)]).toEqual([id, true]);

@@ -33,7 +33,7 @@ import { learnWithCups, type TaughtModel } from './learnTaste';
 import { tastedParts, type TastedPart } from './tasted';
 import { predict, TRUST_FROM_N, type Posterior } from './posterior';
 import { FACTORS, processSd, type Output, type OwnRule } from './priors';
-import { dialWarnings, setupWarnings, styleWarnings, type Warning, warning } from './setupLimits';
+import { dialWarnings, setupWarnings, styleWarnings, warning, type Warning } from './setupLimits';
 import { startDialOf, type StartDial } from './startDial';
 import {
   PROPOSED_VARIABLES,

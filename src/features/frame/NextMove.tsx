@@ -113,7 +113,7 @@ export function NextMove({ bench, releaseId }: { bench: Bench; releaseId: string
           <p>Or:</p>
           <ul>
             {alternatives.map(({ message, expect: other, costG: otherG }) => (
-              <li key={message.id}>
+              <li key={say(message)}>
                 {say(message).replace(/\.$/, '')}: {figure(other.timeS, 0)} s (
                 {figure(other.interval80[0], 0)}-{figure(other.interval80[1], 0)}),{' '}
                 {figure(100 * other.landing, 0)} % in the window, costs {mass(otherG, 1)}

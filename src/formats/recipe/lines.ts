@@ -1,12 +1,11 @@
 /** Every line of a card as label and words, in each language: page, paper and comparison say the same. */
 import type { HOLDS } from '@/core/entity/recipe';
 import { altitudeWords } from '@/core/coffee/altitude';
-import type { CardLine, CardSay } from '@/words/cardWords';
 import type { Language } from '@/core/language';
 import { dayIn, figureIn } from '@/words/figures';
 import { stepsIn } from '@/words/stepsIn';
 import { heatOf } from '@/words/temperature';
-import { cardWords, roastIn } from '@/words/cardWords';
+import { cardWords, roastIn, type CardLine, type CardSay } from '@/words/cardWords';
 import { programmeWords, shortProgrammeWords } from '@/core/programme/words';
 import { TEMPERATURE_SCHOOL_LABELS } from '@/core/vocabulary';
 import type { RecipeBody } from './document';
