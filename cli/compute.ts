@@ -1,5 +1,6 @@
 /** What a command of the computation answers, as its shell would see it. */
 import { UserFault } from '@/core/errors';
+import { wordedFaults } from '@/words/faults';
 import { COMMANDS } from './commands';
 
 export interface Answered {
@@ -18,7 +19,7 @@ export const written = (answer: unknown): string => `${JSON.stringify(answer, me
 /** Runs an act; what a person can mend becomes status 2 and one line, anything else is thrown. */
 export function refused(error: unknown): Answered {
   if (!(error instanceof UserFault)) throw error;
-  const line = error.faults
+  const line = wordedFaults(error.faults)
     .map(({ field, message }) => (field === '' ? message : `${field}: ${message}`))
     .join(' ')
     .replaceAll('\n', ' ');

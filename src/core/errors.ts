@@ -2,10 +2,17 @@
  * Typed faults. A `UserFault` is something the person can mend: it names the field, the range
  * and the remedy, and nothing was stored. Anything else thrown is a broken invariant of ours.
  */
-export interface Fault {
+import type { Message } from './message';
+
+export interface CodedFault {
   /** Path of the field, as in the input: `doseG`, `shots.2.yieldG`. Empty for the whole input. */
   readonly field: string;
-  /** What was expected, what came, what to do. One sentence or two, for the user. */
+  /** What was expected, what came, what to do; in the core a code, which `words/faults` says. */
+  readonly message: Message | string;
+}
+
+/** A fault as its reader gets it: one sentence or two. */
+export interface Fault extends CodedFault {
   readonly message: string;
 }
 
@@ -24,10 +31,11 @@ export type FaultCode =
 
 export class UserFault extends Error {
   readonly code: FaultCode;
-  readonly faults: readonly Fault[];
+  readonly faults: readonly CodedFault[];
 
-  constructor(code: FaultCode, faults: readonly Fault[]) {
-    super(faults.map((fault) => fault.message).join(' '));
+  /** Its own text is for logs: `faultWords` says it to people. */
+  constructor(code: FaultCode, faults: readonly CodedFault[]) {
+    super(faults.map(({ message: said }) => (typeof said === 'string' ? said : said.id)).join(' '));
     this.name = 'UserFault';
     this.code = code;
     this.faults = faults;
@@ -35,7 +43,11 @@ export class UserFault extends Error {
 }
 
 /** A fault of one field, the common case. */
-export function userFault(code: FaultCode, field: string, message: string): UserFault {
+export function userFault(
+  code: FaultCode,
+  field: string,
+  message: CodedFault['message'],
+): UserFault {
   return new UserFault(code, [{ field, message }]);
 }
 

@@ -3,6 +3,7 @@
  * Ranges bound what an espresso bench can produce; they are not advice.
  */
 import { isAmbiguous } from './readNumber';
+import { fault, type Message } from './message';
 
 export interface Limit {
   readonly label: string;
@@ -93,18 +94,23 @@ export const TEXT_LIMITS = {
 export type TextLimit = keyof typeof TEXT_LIMITS;
 
 /** What is wrong with a value of a quantity, and what to enter; null when it is in range. */
-export function quantityFault(name: LimitName, value: unknown): string | null {
+export function quantityFault(name: LimitName, value: unknown): Message | null {
   const { label, unit, min, max } = LIMITS[name];
-  const remedy = `Enter ${rangeWords(name)}.`;
-  if (value === undefined) return `${label} is missing. ${remedy}`;
+  const range = rangeWords(name);
+  if (value === undefined) return fault('quantity.missing', { label, range });
   if (typeof value === 'string' && isAmbiguous(value)) {
     const figure = value.replace(/\s/g, '');
-    return `${label} “${value}” may mean ${figure.replace(',', '')} or ${figure.replace(',', '.')}. Write one of them.`;
+    const [whole, decimal] = [figure.replace(',', ''), figure.replace(',', '.')];
+    return fault('quantity.ambiguous', { label, typed: value, whole, decimal });
   }
   if (typeof value !== 'number' || Number.isNaN(value))
-    return `${label} is not a number (came: ${JSON.stringify(value)?.slice(0, 40)}). ${remedy}`;
+    return fault('quantity.noNumber', {
+      label,
+      range,
+      came: String(JSON.stringify(value)?.slice(0, 40)),
+    });
   if (value >= min && value <= max) return null;
-  return `${label} ${String(value)}${unit ? ` ${unit}` : ''} is outside ${rangeWords(name)}. ${remedy}`;
+  return fault('quantity.outside', { label, range, value: `${value}${unit ? ` ${unit}` : ''}` });
 }
 
 /** "3-40 g", for messages and hints. */

@@ -20,3 +20,18 @@ export interface CodedMessage {
   readonly code: string;
   readonly message: Message;
 }
+
+/** What is wrong with an input, under its name in the catalogue of faults. */
+export const fault = (name: string, values?: Message['values']): Message => ({
+  id: `faults.${name}`,
+  ...(values && { values }),
+});
+
+/** The issues of Zod carry text alone: a message goes through them as JSON. */
+export const asIssue = (message: Message): string => JSON.stringify(message);
+export const inIssue = (name: string, values?: Message['values']): string =>
+  asIssue(fault(name, values));
+
+/** What `asIssue` put into an issue; the text itself where Zod wrote it. */
+export const fromIssue = (text: string): Message | string =>
+  text.startsWith('{"id":') ? (JSON.parse(text) as Message) : text;

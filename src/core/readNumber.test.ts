@@ -1,3 +1,4 @@
+import { inWords } from '@/words/faults';
 import { quantityFault } from './limits';
 import { readNumber } from './readNumber';
 
@@ -24,7 +25,7 @@ describe('a typed figure', () => {
   });
 
   it('that may be two is never guessed: both are named', () => {
-    expect(quantityFault('altitudeM', readNumber('1,850'))).toMatch(
+    expect(inWords(quantityFault('altitudeM', readNumber('1,850'))!)).toMatch(
       /“1,850” may mean 1850 or 1\.850\. Write one of them/,
     );
   });

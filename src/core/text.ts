@@ -1,4 +1,5 @@
 /** One rule for every text of the house: well formed, something to see, counted as a person counts. */
+import { fault, type Message } from './message';
 
 /** Controls but tab and line break, and signs that turn the direction of what follows. */
 const UNSEEN = /(?![\t\n\r])[\p{Cc}\u200E\u200F\u202A-\u202E\u2066-\u2069\uFEFF]/u;
@@ -16,15 +17,12 @@ export function characterCount(text: string): number {
 }
 
 /** What is wrong with a text, and what to do; null when nothing is. An empty text is none of its faults. */
-export function textFault(text: string, label: string, max: number): string | null {
-  if (UNSEEN.test(text) || HALF.test(text))
-    return `${label} holds signs that cannot be seen or that turn the direction of writing. Type it anew instead of pasting it.`;
-  if (text !== '' && !VISIBLE.test(text))
-    return `${label} shows nothing. Enter letters or figures.`;
+export function textFault(text: string, label: string, max: number): Message | null {
+  if (UNSEEN.test(text) || HALF.test(text)) return fault('text.unseen', { label });
+  if (text !== '' && !VISIBLE.test(text)) return fault('text.blank', { label });
   const count = characterCount(text);
-  if (count > max) return `${label} has ${count} characters; it takes ${max}. Shorten it.`;
+  if (count > max) return fault('text.long', { label, count, max });
   // The store counts the parts of a sign.
-  return [...text].length > max
-    ? `${label} has signs made of many parts, ${[...text].length} in all; it takes ${max}. Use plainer ones.`
-    : null;
+  const parts = [...text].length;
+  return parts > max ? fault('text.parts', { label, parts, max }) : null;
 }

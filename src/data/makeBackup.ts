@@ -1,5 +1,6 @@
 /** A backup as the house wants it: into its folder, noted, with those gone that are past their time. */
 import { UserFault, userFault } from '@/core/errors';
+import { faultWords } from '@/words/faults';
 import { backUp, noteBackup, rotate, type Backup } from './backup';
 import type { Db } from './database';
 import type { House } from './house';
@@ -21,7 +22,7 @@ export async function makeBackup(
     return made;
   } catch (error) {
     if (error instanceof UserFault)
-      noteBackup(db, { file: backupFolder, bytes: 0, fault: error.message });
+      noteBackup(db, { file: backupFolder, bytes: 0, fault: faultWords(error) });
     throw error;
   } finally {
     isAtIt = false;

@@ -12,6 +12,7 @@ import { hasSignIns } from '@/data/people';
 import { log, logLevelFault } from '@/data/log';
 import { openSetUp } from '@/data/setUpCode';
 import { liveIn } from '@/data/timeZone';
+import { faultWords } from '@/words/faults';
 import { version } from '../../package.json';
 import { brokenVersions } from './versions';
 import { listener } from './listener';
@@ -109,7 +110,7 @@ function openOrExplain() {
     return db;
   } catch (error) {
     if (!(error instanceof UserFault)) throw error;
-    explain(error.message);
+    explain(faultWords(error));
     return null;
   }
 }

@@ -7,6 +7,7 @@ import type { Db } from '@/data/database';
 import { log } from '@/data/log';
 import { holdPlanned, listPlannedUntil } from '@/data/printed';
 import { today } from '@/data/today';
+import { faultWords } from '@/words/faults';
 
 /** @returns how many went out. */
 export function publishPlanned(db: Db): number {
@@ -18,7 +19,7 @@ export function publishPlanned(db: Db): number {
       out++;
     } catch (error) {
       if (!(error instanceof UserFault)) throw error;
-      holdPlanned(db, releaseId, error.message);
+      holdPlanned(db, releaseId, faultWords(error));
       log.warn({ releaseId }, 'a planned card was held back');
     }
   }

@@ -11,6 +11,7 @@ import {
   VOLUME_LABELS,
   type Units,
 } from '@/core/units';
+import { inWords } from '@/words/faults';
 import { KEPT_DIGITS, tidy } from './nudge';
 
 export interface QuantityUnit {
@@ -87,7 +88,10 @@ export function dialReading(grinder: Notation): Reading {
     // "9." is on its way to "9.5": a plain number stays as typed.
     keep: (typed) => (isPlain ? typed : String(readDial(grinder, typed) ?? '')),
     stepOf: same,
-    faultOf: (typed) => dialFault(grinder, typed),
+    faultOf: (typed) => {
+      const wrong = dialFault(grinder, typed);
+      return wrong && inWords(wrong);
+    },
     inputMode: isPlain || grinder.notation === 'turns' ? 'decimal' : 'text',
   };
 }

@@ -1,82 +1,12 @@
-/** Says what the core has to say: reasons, moves, warnings. */
-import { IntlMessageFormat } from 'intl-messageformat';
-import { assert } from '@/core/errors';
-import { figure } from '@/core/figure';
-import type { Message } from '@/core/message';
-import {
-  METRIC,
-  temperatureFigure,
-  temperatureStepWords,
-  temperatureWords,
-  type Units,
-} from '@/core/units';
+/** Says what the core has to say: reasons, moves, warnings. Faults have a speaker of their own: light pages need no more. */
 import advice from './messages/en/advice.json' with { type: 'json' };
 import cafes from './messages/en/cafes.json' with { type: 'json' };
 import due from './messages/en/due.json' with { type: 'json' };
 import panel from './messages/en/panel.json' with { type: 'json' };
 import practice from './messages/en/practice.json' with { type: 'json' };
+import programme from './messages/en/programme.json' with { type: 'json' };
 import start from './messages/en/start.json' with { type: 'json' };
 import tasting from './messages/en/tasting.json' with { type: 'json' };
+import { speaker } from './speaker';
 
-const SUBJECTS: Readonly<Record<string, Readonly<Record<string, string>>>> = {
-  advice,
-  cafes,
-  due,
-  panel,
-  practice,
-  start,
-  tasting,
-};
-
-/** How a message asks for a figure: `{timeS, number, d1}`. */
-const STYLES: Readonly<Record<string, (value: number, units: Units) => string>> = {
-  d0: (value) => figure(value, 0),
-  d1: (value) => figure(value, 1),
-  d2: (value) => figure(value, 2),
-  heat: temperatureWords,
-  heatFigure: temperatureFigure,
-  heatStep: temperatureStepWords,
-};
-/** The package hands a style on as it finds it here. */
-const NUMBER_STYLES = Object.fromEntries(Object.keys(STYLES).map((style) => [style, { style }]));
-
-const formats = new Map<string, IntlMessageFormat>();
-
-function formatOf(id: string, units: Units): IntlMessageFormat {
-  const key = `${units.temperature} ${id}`;
-  const known = formats.get(key);
-  if (known) return known;
-  const [subject] = id.split('.', 1) as [string];
-  const text = SUBJECTS[subject]?.[id.slice(subject.length + 1)];
-  assert(text !== undefined, `no message ${id}`);
-  const made = new IntlMessageFormat(
-    text,
-    'en-GB',
-    { number: NUMBER_STYLES as never },
-    {
-      ignoreTag: true,
-      formatters: {
-        getNumberFormat: (_locales, asked) =>
-          ({
-            format: (value: number) => (STYLES[asked?.style ?? ''] ?? STYLES.d0!)(value, units),
-          }) as Intl.NumberFormat,
-        getDateTimeFormat: (...of) => new Intl.DateTimeFormat(...of),
-        getPluralRules: (...of) => new Intl.PluralRules(...of),
-      },
-    },
-  );
-  formats.set(key, made);
-  return made;
-}
-
-/**
- * A message in English, temperatures in a reader's units.
- * @throws a broken invariant where there is no such message, or a value is missing.
- */
-export function say({ id, values = {} }: Message, units: Units = METRIC): string {
-  const said = Object.entries(values).map(([name, value]) => [
-    name,
-    typeof value === 'object' ? say(value, units) : value,
-  ]);
-  return formatOf(id, units).format(Object.fromEntries(said)) as string;
-}
+export const say = speaker({ advice, cafes, due, panel, practice, programme, start, tasting });

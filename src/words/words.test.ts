@@ -70,7 +70,7 @@ describe('messages', () => {
         if (isSaid(id) || isSaid(`${subject}.${id}`)) return false;
         // What the core names by its code: REASONS, warning().
         return !new RegExp(
-          `(reason|advice|warning|plainReason)\\(\\s*'${id.replace(/\./g, '\\.')}'|, '${id}'\\)`,
+          `(reason|advice|warning|plainReason|fault|inIssue)\\(\\s*'${id.replace(/\./g, '\\.')}'|, '${id}'\\)`,
         ).test(code);
       });
     });
@@ -79,13 +79,14 @@ describe('messages', () => {
 
   it('all that the core names are there', () => {
     const code = sourcesOf(join(__dirname, '../core')).join('\n');
-    const whole = /'((?:advice|cafes|due|panel|practice|start|tasting)\.[\w.]+)'/g;
+    const whole = /'((?:advice|cafes|due|faults|panel|practice|programme|start|tasting)\.[\w.]+)'/g;
     const named = [...code.matchAll(whole)].map(([, id]) => id!);
     /** Named by what makes them: `reason('choked')`. */
     const made = [
       ['advice', /(?:\breason|plainReason|\badvice)\(\s*'([\w.]+)'/g, code],
       ['start', /\bwarning\('(\w+)'/g, code],
       ['due', /\b(?:due|said)\('([\w.]+)'/g, sourcesOf(join(__dirname, '../core/due')).join()],
+      ['faults', /\b(?:fault|inIssue)\(\s*(?:[^()']+\? )?'([\w.]+)'/g, code],
       ['panel', /\bsaid\('([\w.]+)'/g, sourcesOf(join(__dirname, '../core/panel')).join()],
     ] as const;
     for (const [subject, maker, source] of made) {

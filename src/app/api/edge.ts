@@ -2,6 +2,7 @@
 import { UserFault, userFault, type FaultCode } from '@/core/errors';
 import { log } from '@/data/log';
 import { knownWords } from '@/data/storage';
+import { wordedFaults } from '@/words/faults';
 
 const STATUS: Record<FaultCode, number> = {
   badInput: 400,
@@ -31,7 +32,10 @@ export async function answer(request: Request, act: () => Promise<unknown>): Pro
 
 function faultAnswer(error: unknown, requestId?: string | null): { status: number; body: object } {
   if (error instanceof UserFault)
-    return { status: STATUS[error.code], body: { code: error.code, faults: error.faults } };
+    return {
+      status: STATUS[error.code],
+      body: { code: error.code, faults: wordedFaults(error.faults) },
+    };
   const storage = knownWords(error, 'The database');
   if (storage) log.warn({ requestId, storage }, 'nothing was stored');
   else log.error({ requestId, err: error }, 'a request broke');

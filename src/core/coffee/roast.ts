@@ -4,6 +4,7 @@
  * should replace it with readings of its own named levels.
  */
 import { userFault } from '../errors';
+import { fault } from '../message';
 
 /** sd of ρ over a house's coffees (model.md §1). House heuristic. */
 const SPREAD_SD = 0.7;
@@ -32,11 +33,7 @@ export function roastLevelFromColour(
   const levels = [...map].sort((a, b) => a.colour - b.colour);
   const distinct = new Set(levels.map((level) => level.colour)).size === levels.length;
   if (levels.length < 2 || !distinct) {
-    throw userFault(
-      'badInput',
-      'colourMap',
-      'A colour map needs at least two levels at different colours. Add a level or change a colour.',
-    );
+    throw userFault('badInput', 'colourMap', fault('roast.colourMap'));
   }
   const first = levels[0]!;
   const last = levels[levels.length - 1]!;

@@ -1,8 +1,9 @@
-/** The schema of what a person enters of an entity, from its fields; faults are worded for the user. */
+/** The schema of what a person enters of an entity, from its fields. */
 import { z } from 'zod';
 import { programmeSchema } from '../programme/programme';
 import { day, oneOf, optionalText, quantity, text } from '../schema/fields';
 import { entriesOf, type Field, type Fields, type Known, type RangeField } from './field';
+import { inIssue } from '../message';
 
 type EntryOf<F> = F extends { optional: true }
   ? z.ZodOptional<z.ZodType<Known<F>>>
@@ -39,10 +40,10 @@ function knownSchema(field: Field): z.ZodType {
       return z.array(oneOf(field.label, field.words)).max(field.words.length);
     case 'notes':
       return z.array(text(field.oneLabel, field.limit)).max(field.most, {
-        error: `${field.label}: at most ${field.most}. Leave some out.`,
+        error: inIssue('entry.tooMany', { label: field.label, most: field.most }),
       });
     case 'flag':
-      return z.boolean({ error: `${field.label}: say yes or no.` });
+      return z.boolean({ error: inIssue('entry.flag', { label: field.label }) });
     case 'day':
       return day(field.label);
     case 'steps':
@@ -52,15 +53,15 @@ function knownSchema(field: Field): z.ZodType {
 
 function whole(limit: Parameters<typeof quantity>[0], label: string) {
   return quantity(limit).refine(Number.isInteger, {
-    error: ({ input }) => `${label} ${String(input)} is not a whole number. Enter a whole one.`,
+    error: ({ input }) => inIssue('entry.whole', { label, value: String(input) }),
   });
 }
 
 function rangeSchema({ limit, label, isWhole }: RangeField): z.ZodType {
   const end = isWhole ? whole(limit, label) : quantity(limit);
   return z
-    .tuple([end, end], { error: `${label} takes two figures, [low, high]. Give both.` })
+    .tuple([end, end], { error: inIssue('entry.twoFigures', { label }) })
     .refine(([low, high]) => low <= high, {
-      error: `${label} ends before it begins. Put the smaller figure first.`,
+      error: inIssue('entry.order', { label }),
     });
 }

@@ -54,7 +54,7 @@ export const RELEASE = {
   }),
   contains: text('words', {
     label: 'Allergens and added flavours',
-    hint: 'On the card. What must be declared, local food-labelling law decides',
+    hint: 'On the card; local food-labelling law decides what must be declared',
     default: '',
     isPublished: true,
     headers: ['contains', 'allergens', 'added flavours', 'flavourings'],

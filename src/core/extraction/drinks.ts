@@ -6,6 +6,7 @@ import { z } from 'zod';
 import { userFault } from '../errors';
 import { oneOf, quantity, text } from '../schema/fields';
 import { volumeOfMass } from './volume';
+import { fault } from '../message';
 
 export const FILLS = ['none', 'milk', 'water'] as const;
 export type Fill = (typeof FILLS)[number];
@@ -52,7 +53,7 @@ export function drinkRow(
     throw userFault(
       'badInput',
       'drinks',
-      `${drink.name}: ${espressoG} g of espresso stand ${buttonMl} ml high with their crema, and the cup holds ${drink.cupMl} ml. Choose a larger cup or fewer shots.`,
+      fault('drinks.cupTooSmall', { name: drink.name, espressoG, buttonMl, cupMl: drink.cupMl }),
     );
   return {
     ...drink,

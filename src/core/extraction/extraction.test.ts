@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { faultOf } from '../../../tests/support/fault';
 import { expectSignificant } from '../../../tests/support/significant';
 import { extraction } from './extraction';
 import { fromPumpSeconds, toPumpSeconds } from './clock';
@@ -12,7 +13,9 @@ describe('extraction', () => {
   });
 
   it('refuses to dissolve more than was dosed, naming field and remedy', () => {
-    expect(() => extraction({ doseG: 5, yieldG: 100, tdsPct: 20 })).toThrow(/TDS.*Check/);
+    expect(faultOf(() => extraction({ doseG: 5, yieldG: 100, tdsPct: 20 })).message).toMatch(
+      /^TDS 20 % of 100 g dissolves 20\.0 g, more than the dose of 5 g\. Check/,
+    );
   });
 
   it('conserves mass: extraction of the dose is the dissolved mass', () => {

@@ -3,8 +3,8 @@
  * Source: mass balance (published, standard in the trade); retained liquid in the puck is ignored,
  * as the trade's figure does.
  */
-import { figure } from '../figure';
 import { userFault } from '../errors';
+import { fault } from '../message';
 
 export interface ExtractionInput {
   readonly doseG: number;
@@ -31,7 +31,7 @@ export function extraction({ doseG, yieldG, tdsPct }: ExtractionInput): Extracti
     throw userFault(
       'badInput',
       'tdsPct',
-      `TDS ${tdsPct} % of ${yieldG} g dissolves ${figure(solublesG, 1)} g, more than the dose of ${doseG} g. Check the reading and both masses.`,
+      fault('extraction.moreThanDose', { tdsPct, yieldG, solublesG, doseG }),
     );
   }
   return { ratio: yieldG / doseG, extractionPct: (100 * solublesG) / doseG, solublesG };

@@ -8,6 +8,7 @@ import { userFault } from '../errors';
 import type { Grinder } from '../schema/setup';
 import { finerSign, LN_TIME_PER_STEP_DEFAULT } from './dial';
 import { NOISE_SD } from './timeRows';
+import { fault } from '../message';
 
 /** Time at which the reference coffee is right: the trade's usual middle (model.md §2, base). */
 export const REFERENCE_TIME_S = 28;
@@ -41,11 +42,7 @@ export function calibrate(
   grinder: Pick<Grinder, 'stepSize' | 'finerIs'>,
 ): Calibration {
   if (new Set(shots.map(({ dial }) => dial)).size < 2)
-    throw userFault(
-      'badInput',
-      'shots',
-      'A calibration needs shots at two different dials at least. Pull one more, a few steps away.',
-    );
+    throw userFault('badInput', 'shots', fault('calibrate.oneDial'));
   const sign = finerSign(grinder);
   const perStep = LN_TIME_PER_STEP_DEFAULT;
   const centre = shots.reduce((sum, { dial }) => sum + dial, 0) / shots.length;
@@ -63,12 +60,7 @@ export function calibrate(
   }
   const covariance = inverse(precision);
   const [a, b] = covariance.mmul(Matrix.columnVector(right)).to1DArray() as [number, number];
-  if (b * sign <= 0)
-    throw userFault(
-      'badInput',
-      'shots',
-      'In these shots the finer setting ran faster. Look whether dials or times are mixed up, or the grinder’s finer side is noted the wrong way round.',
-    );
+  if (b * sign <= 0) throw userFault('badInput', 'shots', fault('calibrate.finerFaster'));
   const offset = (Math.log(REFERENCE_TIME_S) - a) / b;
   // First-order spread of a ratio of two normal quantities.
   const offsetVariance =

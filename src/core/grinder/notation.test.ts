@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { inWords } from '@/words/faults';
 import { DIVISIONS, dialFault, dialWords, readDial, type Notation } from './notation';
 
 const LETTERS: Notation = { notation: 'letters', divisions: 8 };
@@ -44,7 +45,7 @@ describe('a dial in its own notation', () => {
     [{}, '9 C', /9 or 9\.5/],
   ])('%j refuses %s with the remedy', (grinder, text, words) => {
     expect(readDial(grinder, text)).toBe(text);
-    expect(dialFault(grinder, text)).toMatch(words);
+    expect(inWords(dialFault(grinder, text)!)).toMatch(words);
   });
 
   it('is missing, not wrong, when nothing is typed', () => {

@@ -6,6 +6,7 @@
 import { readNumber } from '../readNumber';
 import type { DialNotation } from '../vocabulary';
 import { roundDial } from './dial';
+import { fault, type Message } from '../message';
 
 /** How many letters or marks lie between two numbers. */
 export const DIVISIONS = { letters: [2, 26], marks: [2, 200] } as const;
@@ -69,17 +70,12 @@ export function readDial(
 }
 
 /** Why a typed dial is not one of this grinder's, and how to write it; null where it is understood. */
-export function dialFault(grinder: Notation, text: string): string | null {
+export function dialFault(grinder: Notation, text: string): Message | null {
   if (typeof readDial(grinder, text) !== 'string') return null;
   const { notation = 'numbers', divisions = 1 } = grinder;
   const last = String.fromCharCode(FIRST_LETTER + divisions - 1);
-  const remedy = {
-    numbers: 'Its dial is a number. Write it as 9 or 9.5.',
-    turns: 'Its dial is turned. Write it as 1.5 turns.',
-    letters: `Its letters go from A to ${last}. Write number and letter, as 9 A.`,
-    marks: `It has ${divisions} marks to a turn, 0 to ${divisions - 1}. Write turns and marks, as 1 turn ${divisions - 1}.`,
-  }[notation];
-  return `Dial “${text.trim()}” is no setting of this grinder. ${remedy}`;
+  const values = { typed: text.trim(), notation, last, divisions, highest: divisions - 1 };
+  return fault('dial', values);
 }
 
 /** "9 C → 9 E", or "9 C" where the dial stays. */

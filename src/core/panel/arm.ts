@@ -5,6 +5,7 @@ import { RECIPE } from '../entity/recipe';
 import { SHOT } from '../entity/shot';
 import { TASTING } from '../entity/tasting';
 import { text } from '../schema/fields';
+import { inIssue } from '../message';
 
 const { doseG, yieldG, temperatureC, timeS, clock } = entryShape(RECIPE);
 const { dial, beans } = entryShape(SHOT);
@@ -17,9 +18,7 @@ export const armSchema = z.strictObject({
   label: text('Name of a cup', 'note'),
   serving,
   /** Of a small experiment: the settings of its two things. */
-  levels: z
-    .tuple([level, level], { error: 'A cup of an experiment has a setting of each thing.' })
-    .optional(),
+  levels: z.tuple([level, level], { error: inIssue('arm.levels') }).optional(),
   /** How it is pulled; a cup from elsewhere has none. */
   pull: z
     .strictObject({

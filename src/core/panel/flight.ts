@@ -9,6 +9,7 @@ import { assert } from '../errors';
 import { chanceFrom } from '../random';
 import type { FlightTest } from './flightTests';
 import { pairedPreference, ranking, REPEAT, triangle, type PanelResult } from './panel';
+import { fault, type Message } from '../message';
 
 /** A cup on the table. */
 export interface BlindCup {
@@ -82,21 +83,21 @@ export interface BlindAnswer {
   readonly codes: readonly string[];
 }
 
-/** What is wrong with an answer of a place, in words; null when it can be taken. */
+/** What is wrong with an answer of a place; null when it can be taken. */
 export function answerFault(
   { place, codes }: BlindAnswer,
   cups: readonly BlindCup[],
   planned: Planned,
-): string | null {
+): Message | null {
   const own = orderOfPlace(place, cups, planned).map(({ code }) => code);
   const stranger = codes.find((code) => !own.includes(code));
   if (stranger !== undefined)
-    return `Cup ${stranger} is not one of yours. Choose among ${own.join(', ')}.`;
-  if (planned.test === 'scored') return 'The cups of this flight are scored, each alone.';
-  if (planned.test !== 'ranking') return codes.length === 1 ? null : 'Choose one cup.';
+    return fault('flight.otherCup', { code: stranger, own: own.join(', ') });
+  if (planned.test === 'scored') return fault('flight.scored');
+  if (planned.test !== 'ranking') return codes.length === 1 ? null : fault('flight.chooseOne');
   return codes.length === own.length && new Set(codes).size === own.length
     ? null
-    : `Put all ${own.length} cups in order, each once.`;
+    : fault('flight.order', { count: own.length });
 }
 
 export interface FlightOutcome {

@@ -4,8 +4,8 @@
  * never called "the same": a small one can only see large differences, and `powerOf` says how large beforehand.
  */
 import jStat from 'jstat';
-import { UserFault } from '../errors';
-import type { Message } from '../message';
+import { userFault } from '../errors';
+import { fault, type Message } from '../message';
 import { chanceFrom } from '../random';
 import { CUP_SD } from '../taste/cupNoise';
 
@@ -108,9 +108,7 @@ const chanceOf = (p: number): Message =>
 
 function checkCount(n: number, k: number, key: string): void {
   if (k <= n) return;
-  throw new UserFault('badInput', [
-    { field: key, message: `${k} is more than the ${n} who tasted. Enter 0-${n}.` },
-  ]);
+  throw userFault('badInput', key, fault('panel.moreThanTasted', { k, n }));
 }
 
 /** Ways to reach each vector of rank sums are counted exactly up to so many. */
@@ -154,11 +152,8 @@ function checkRanks(ranks: readonly (readonly number[])[], k: number): void {
     return row.length !== k || sorted.some((rank, j) => rank !== j + 1);
   });
   if (k >= 3 && odd < 0) return;
-  const message =
-    k < 3
-      ? 'Ranking needs three cups or more. Compare two as a pair.'
-      : `Taster ${odd + 1} did not rank ${k} cups from 1 to ${k}, each once. Ask again.`;
-  throw new UserFault('badInput', [{ field: 'ranks', message }]);
+  const wrong = k < 3 ? fault('panel.tooFew') : fault('panel.notRanked', { taster: odd + 1, k });
+  throw userFault('badInput', 'ranks', wrong);
 }
 
 /** Q = 12/(nk(k + 1))·ΣR² − 3n(k + 1). */

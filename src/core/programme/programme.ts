@@ -2,14 +2,15 @@
 import { z } from 'zod';
 import { oneOf, quantity } from '../schema/fields';
 import { DRIVE_UNITS, DRIVES, MOST, MOST_STEPS, type Drive } from './step';
+import { inIssue } from '../message';
 
 const stepFields = {
   drive: oneOf('Step drives', DRIVES),
   level: z
-    .number({ error: 'The level of a step is not a number. Enter bar or ml/s.' })
-    .min(0, { error: 'The level of a step is below 0. Enter 0 for a pause.' }),
+    .number({ error: inIssue('programme.noLevel') })
+    .min(0, { error: inIssue('programme.belowZero') }),
   seconds: quantity('stepS'),
-  ramp: z.boolean({ error: 'Say whether the step rises evenly or goes there at once.' }),
+  ramp: z.boolean({ error: inIssue('programme.ramp') }),
   limitBar: quantity('pressureBar').optional(),
 };
 
@@ -19,14 +20,14 @@ export const stepSchema = z
     path: ['level'],
     error: ({ input }) => {
       const { drive } = input as { drive: Drive };
-      return `The level of a ${drive} step is at most ${MOST[drive]} ${DRIVE_UNITS[drive]}. Lower it.`;
+      return inIssue('programme.tooHigh', { drive, most: MOST[drive], unit: DRIVE_UNITS[drive] });
     },
   });
 
 export const programmeSchema = z
   .array(stepSchema)
-  .min(1, { error: 'A programme needs at least one step. Add one.' })
-  .max(MOST_STEPS, { error: `A programme takes at most ${MOST_STEPS} steps. Remove some.` })
+  .min(1, { error: inIssue('programme.empty') })
+  .max(MOST_STEPS, { error: inIssue('programme.tooMany', { most: MOST_STEPS }) })
   .refine((steps) => steps.at(-1)?.level !== 0, {
-    error: 'The last step is a pause, so the cup never fills. End with pressure or flow.',
+    error: inIssue('programme.endsInPause'),
   });

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { STYLES } from '../vocabulary';
+import { reachWords } from '@/words/reachWords';
 import { commandAt } from './commandAt';
 import { outlineOf } from './outline';
 import { programmeSchema } from './programme';
@@ -96,7 +97,7 @@ describe('what a machine can make of it', () => {
   it('says which steps are out of reach and what comes nearest', () => {
     const reach = reachOf([pressure(3, 5), flow(2.5, 9)], PRESSURE);
     expect(reach.made).toEqual([true, false]);
-    expect(reach.words).toBe(
+    expect(reachWords(reach)).toBe(
       'Step 2 of 2 is out of reach of this machine. The nearest it can make: 3 bar for 5 s; 9 bar to target weight.',
     );
   });

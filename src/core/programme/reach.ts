@@ -5,7 +5,6 @@
  */
 import type { Machine } from '../schema/setup';
 import { isPause, isSameProgramme, levelBefore, MOST, type Programme, type Step } from './step';
-import { programmeWords, shortProgrammeWords } from './words';
 
 export type Abilities = Pick<Machine, 'pressureControl' | 'flowControl' | 'preinfusion'>;
 
@@ -15,8 +14,6 @@ export interface Reach {
   readonly isWhole: boolean;
   /** The programme itself, or what comes nearest to it on this machine. */
   readonly nearest: Programme;
-  /** Nothing where all is made or nothing is known of the machine. */
-  readonly words: string;
 }
 
 /** What pumps of machines without control are set to, bar; and how far off still counts as that. */
@@ -30,11 +27,11 @@ const PUMP_STEP: Step = { drive: 'pressure', level: PUMP_BAR, seconds: 30, ramp:
 export function reachOf(programme: Programme, machine: Abilities | undefined): Reach {
   const isUnknown = machine?.pressureControl === undefined && machine?.flowControl === undefined;
   if (isUnknown || !machine)
-    return { made: programme.map(() => true), isWhole: true, nearest: programme, words: '' };
+    return { made: programme.map(() => true), isWhole: true, nearest: programme };
   const made = programme.map((step, at) => isMade(step, at, programme, machine));
   const isWhole = made.every(Boolean);
   const nearest = isWhole ? programme : nearestOn(programme, made, machine);
-  return { made, isWhole, nearest, words: isWhole ? '' : reachWords(made, programme, nearest) };
+  return { made, isWhole, nearest };
 }
 
 function isMade(step: Step, at: number, programme: Programme, machine: Abilities): boolean {
@@ -86,24 +83,4 @@ function merged(steps: readonly Step[]): Programme {
     if (!isLike || step.ramp) return [...all, step];
     return [...all.slice(0, -1), { ...last, seconds: last.seconds + step.seconds }];
   }, []);
-}
-
-function reachWords(made: readonly boolean[], programme: Programme, nearest: Programme): string {
-  const missed = made.flatMap((isMadeHere, i) => (isMadeHere ? [] : [i + 1]));
-  const which = missedWords(missed, programme.length);
-  const instead =
-    programme.length === 1 || nearest.length === 1
-      ? shortProgrammeWords(nearest)
-      : programmeWords(nearest);
-  return `${which} of this machine. The nearest it can make: ${instead}.`;
-}
-
-/** "Steps 1 and 3 of 3 are": what of so many steps is missed. */
-function missedWords(missed: readonly number[], count: number): string {
-  if (missed.length === count)
-    return count === 1 ? 'It is out of reach' : 'All of it is out of reach';
-  const [last, ...before] = [...missed].reverse();
-  return before.length === 0
-    ? `Step ${last} of ${count} is out of reach`
-    : `Steps ${before.reverse().join(', ')} and ${last} of ${count} are out of reach`;
 }

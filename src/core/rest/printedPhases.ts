@@ -1,8 +1,9 @@
 /** Phases as a card prints them: whole days that cover its span, with hints a hand can set (model.md §5b). */
 import { z } from 'zod';
-import type { Fault } from '../errors';
+import type { CodedFault } from '../errors';
 import { quantity } from '../schema/fields';
 import type { Phase, RestSpan } from './phases';
+import { fault, inIssue, type Message } from '../message';
 
 /** To half a step; to a quarter on a grinder without steps. House heuristic. */
 const HINT_STEP = { stepped: 0.5, stepless: 0.25 } as const;
@@ -15,7 +16,7 @@ export const printedPhaseSchema = z.strictObject({
   /** Reference steps finer than the card. */
   steps: z
     .number({
-      error: 'The grind of a phase is not a number. Enter steps finer, coarser with a minus.',
+      error: inIssue('phase.steps'),
     })
     .min(-MOST_HINT_STEPS)
     .max(MOST_HINT_STEPS),
@@ -38,35 +39,20 @@ export function printedPhases(
 }
 
 /** What keeps phases from covering a span: each of its days in one phase, and in one only. */
-export function phaseFaults(phases: readonly PrintedPhase[], span: RestSpan): Fault[] {
+export function phaseFaults(phases: readonly PrintedPhase[], span: RestSpan): CodedFault[] {
   if (phases.length === 0) return [];
-  const faults: Fault[] = [];
-  const say = (i: number, message: string) => faults.push({ field: `phases.${i}`, message });
+  const faults: CodedFault[] = [];
+  const add = (i: number, message: Message) => faults.push({ field: `phases.${i}`, message });
   phases.forEach(({ from, to }, i) => {
-    if (to < from)
-      say(
-        i,
-        `Phase ${i + 1} ends on day ${to}, before it begins on day ${from}. Correct its days.`,
-      );
+    if (to < from) add(i, fault('phase.order', { number: i + 1, from, to }));
     const next = i === 0 ? span.from : phases[i - 1]!.to + 1;
     if (from > next)
-      say(
-        i,
-        `Nothing is said of day ${next}${from - 1 > next ? ` to ${from - 1}` : ''}. Begin phase ${i + 1} on day ${next}.`,
-      );
+      add(i, fault('phase.gap', { number: i + 1, next, last: from - 1, days: from - next }));
     if (from < next)
-      say(
-        i,
-        i === 0
-          ? `Phase 1 begins on day ${from}, before the span does. Begin it on day ${next}.`
-          : `Phase ${i + 1} begins on day ${from}, inside the phase before it. Begin it on day ${next}.`,
-      );
+      add(i, fault(i === 0 ? 'phase.beforeSpan' : 'phase.overlap', { number: i + 1, from, next }));
   });
   const last = phases.length - 1;
   if (phases[last]!.to !== span.to)
-    say(
-      last,
-      `The last phase ends on day ${phases[last]!.to}, the span on day ${span.to}. End it on day ${span.to}.`,
-    );
+    add(last, fault('phase.end', { to: phases[last]!.to, spanTo: span.to }));
   return faults;
 }

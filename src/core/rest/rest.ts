@@ -3,7 +3,7 @@
  * house's own day; time spent frozen does not count (the day of the thaw does).
  * Spans are a house heuristic by school (model.md §5), linear in ρ between its rows.
  */
-import type { CodedMessage } from '../message';
+import { fault, type CodedMessage } from '../message';
 import { userFault } from '../errors';
 import type { RestSchool } from '../vocabulary';
 import { addDays, daysBetween, type Day } from './day';
@@ -91,11 +91,7 @@ export function spanOf({ roastLevel, school, span }: SpanInput): RestSpan {
   if (span === undefined) return restSpan(roastLevel, school);
   const { opens, bestFrom, bestTo, fades } = span;
   if (!(opens <= bestFrom && bestFrom < bestTo && bestTo <= fades))
-    throw userFault(
-      'badInput',
-      'span',
-      `A span of days ${opens}, ${bestFrom}, ${bestTo}, ${fades} ends before it begins. Enter them in order: opens, best from, best to, fades.`,
-    );
+    throw userFault('badInput', 'span', fault('rest.span', { opens, bestFrom, bestTo, fades }));
   return span;
 }
 
@@ -122,11 +118,7 @@ export interface Rest {
 export function restOn({ roastDate, frozen, on, ...asked }: RestInput): Rest {
   const { roastLevel, school } = asked;
   if (daysBetween(roastDate, on) < 0)
-    throw userFault(
-      'badInput',
-      'roastDate',
-      `Roast date ${roastDate} is in the future. Enter ${on} or an earlier day.`,
-    );
+    throw userFault('badInput', 'roastDate', fault('rest.roastAhead', { roastDate, on }));
   const spells = checkedSpells(frozen, roastDate);
   const restDays = restDaysOn(roastDate, spells, on);
   const span = spanOf(asked);
@@ -183,11 +175,7 @@ function checkedSpells(frozen: readonly FrozenSpell[], roastDate: Day): readonly
     const earliest = i === 0 ? roastDate : spells[i - 1]!.to;
     const isLate = earliest !== undefined && daysBetween(earliest, from) >= 0;
     if (!isLate || (to !== undefined && daysBetween(from, to) < 0))
-      throw userFault(
-        'badInput',
-        `frozen.${i}`,
-        'A frozen spell begins before the roast, overlaps another or ends before it begins. Correct its days.',
-      );
+      throw userFault('badInput', `frozen.${i}`, fault('rest.frozenSpell'));
   });
   return spells;
 }

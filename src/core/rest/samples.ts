@@ -3,6 +3,7 @@ import { userFault } from '../errors';
 import type { PlannedCheck } from './checkPlan';
 import { daysBetween, type Day } from './day';
 import type { FrozenSpell } from './rest';
+import { fault, type Message } from '../message';
 
 export interface FrozenSample {
   readonly frozenOn?: Day | undefined;
@@ -34,26 +35,20 @@ export function checkFrozen(
   roastDate: Day,
   today: Day,
 ): void {
-  const fault = (field: string, message: string) => userFault('badInput', field, message);
+  const refused = (field: string, why: Message) => userFault('badInput', field, why);
   if (thawedOn !== undefined && frozenOn === undefined)
-    throw fault('frozenOn', 'Thawed on is there, and frozen on is not. Enter both, or neither.');
+    throw refused('frozenOn', fault('sample.thawedAlone'));
   if (frozenOn === undefined) return;
   if (daysBetween(roastDate, frozenOn) < 0)
-    throw fault(
-      'frozenOn',
-      `Frozen on ${frozenOn} is before the roast of ${roastDate}. Correct it.`,
-    );
+    throw refused('frozenOn', fault('sample.frozenBeforeRoast', { frozenOn, roastDate }));
   if (thawedOn !== undefined && daysBetween(frozenOn, thawedOn) < 0)
-    throw fault(
-      'thawedOn',
-      `Thawed on ${thawedOn} is before it was frozen on ${frozenOn}. Correct one of them.`,
-    );
+    throw refused('thawedOn', fault('sample.thawedBeforeFrozen', { thawedOn, frozenOn }));
   for (const [field, day] of [
     ['frozenOn', frozenOn],
     ['thawedOn', thawedOn],
   ] as const)
     if (day !== undefined && daysBetween(today, day) > 0)
-      throw fault(field, `${day} lies ahead. Enter ${today} or an earlier day.`);
+      throw refused(field, fault('sample.ahead', { day, today }));
 }
 
 export interface HeldSample extends FrozenSample {

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { z } from 'zod';
+import { wordedFaults } from '@/words/faults';
 import { UserFault } from '../errors';
 import { LIMITS, rangeWords, type LimitName } from '../limits';
 import { day, oneOf, optionalText, parse, quantity, text } from './fields';
@@ -14,7 +15,7 @@ function faults(schema: z.ZodType, input: unknown) {
   try {
     parse(schema, input);
   } catch (error) {
-    if (error instanceof UserFault) return error.faults;
+    if (error instanceof UserFault) return wordedFaults(error.faults);
     throw error;
   }
   return [];

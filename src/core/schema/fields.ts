@@ -1,28 +1,28 @@
 /**
- * Zod fields that word their own faults: name, range, what came, remedy. Every input of the program
- * crosses these at its edge.
+ * Zod fields that say what is wrong with them as a code and its figures: name, range, what came. Every input of
+ * the program crosses these at its edge.
  */
 import { z } from 'zod';
 import { LIMITS, quantityFault, TEXT_LIMITS, type LimitName, type TextLimit } from '../limits';
 import { textFault } from '../text';
-import { UserFault, type Fault } from '../errors';
+import { UserFault, type CodedFault } from '../errors';
+import { asIssue, fault, fromIssue, inIssue } from '../message';
 
 /** A measured quantity within its limits. */
 export function quantity(name: LimitName) {
   const { min, max } = LIMITS[name];
-  const error = ({ input }: { input?: unknown }) => quantityFault(name, input) ?? '';
+  const error = ({ input }: { input?: unknown }) => {
+    const wrong = quantityFault(name, input);
+    return wrong ? asIssue(wrong) : '';
+  };
   return z.number({ error }).min(min, { error }).max(max, { error });
-}
-
-function came(input: unknown): string {
-  return input === undefined ? '' : ` (came: ${JSON.stringify(input)?.slice(0, 40)})`;
 }
 
 /** A text that must say something, of bounded length. */
 export function text(label: string, limit: TextLimit) {
   return optionalText(label, limit).min(
     1,
-    `${label} is empty. Enter 1-${TEXT_LIMITS[limit]} characters.`,
+    inIssue('text.empty', { label, max: TEXT_LIMITS[limit] }),
   );
 }
 
@@ -30,27 +30,30 @@ export function text(label: string, limit: TextLimit) {
 export function optionalText(label: string, limit: TextLimit) {
   const max = TEXT_LIMITS[limit];
   return z
-    .string({ error: `${label} is missing. Enter up to ${max} characters.` })
+    .string({ error: inIssue('text.missing', { label, max }) })
     .normalize('NFC')
     .trim()
     .superRefine((said, context) => {
-      const message = textFault(said, label, max);
-      if (message) context.addIssue({ code: 'custom', message });
+      const wrong = textFault(said, label, max);
+      if (wrong) context.addIssue({ code: 'custom', message: asIssue(wrong) });
     });
 }
 
 /** A word of a fixed list. */
 export function oneOf<const T extends readonly string[]>(label: string, words: T) {
   return z.enum(words, {
-    error: (issue) =>
-      `${label}${came(issue.input)} is not one of ${words.join(', ')}. Choose one of these.`,
+    error: ({ input }) => {
+      const came = String(JSON.stringify(input)?.slice(0, 40));
+      const values = { label, words: words.join(', '), came };
+      return inIssue(input === undefined ? 'word.missing' : 'word', values);
+    },
   });
 }
 
 /** A calendar day, yyyy-mm-dd, that exists. */
 export function day(label: string) {
   return z.iso.date({
-    error: `${label} is not a calendar day. Enter day, month and year, as 2026-05-20.`,
+    error: inIssue('day', { label }),
   });
 }
 
@@ -61,24 +64,22 @@ export function parse<T extends z.ZodType>(schema: T, input: unknown): z.output<
   throw new UserFault('badInput', result.error.issues.flatMap(faultsOf));
 }
 
-function faultsOf(issue: z.core.$ZodIssue): Fault[] {
+/** What an issue says, as a code where one was given. */
+export function faultsOf(issue: z.core.$ZodIssue): CodedFault[] {
   const field = issue.path.join('.');
   switch (issue.code) {
     case 'unrecognized_keys':
-      return issue.keys.map((key) => ({
-        field: [...issue.path, key].join('.'),
-        message: `Unknown key "${[...issue.path, key].join('.')}". Remove it, or see the schema for the keys that are taken.`,
-      }));
-    case 'invalid_type':
-      return [
-        {
-          field,
-          message: issue.message.startsWith('Invalid input')
-            ? `"${field || 'The input'}" must be ${issue.expected}${issue.input === undefined ? ' and is missing or of another kind' : ''}. Give it.`
-            : issue.message,
-        },
-      ];
+      return issue.keys.map((key) => {
+        const named = [...issue.path, key].join('.');
+        return { field: named, message: fault('unknownKey', { key: named }) };
+      });
+    case 'invalid_type': {
+      const { input, expected } = issue;
+      const values = { field: field || 'none', expected, came: input === undefined ? 'no' : 'yes' };
+      const isOurs = !issue.message.startsWith('Invalid input');
+      return [{ field, message: isOurs ? fromIssue(issue.message) : fault('kind', values) }];
+    }
     default:
-      return [{ field, message: issue.message }];
+      return [{ field, message: fromIssue(issue.message) }];
   }
 }

@@ -2,6 +2,7 @@
 import { z } from 'zod';
 import { EDITABLE_FACTORS, OUTPUTS } from '../start/priors';
 import { oneOf } from './fields';
+import { inIssue } from '../message';
 
 /** No rule of the trade comes near these; beyond them a figure is a slip of the hand. */
 const MOST = 100;
@@ -10,13 +11,13 @@ export const ownRuleSchema = z.strictObject({
   factor: oneOf('Factor', EDITABLE_FACTORS),
   output: oneOf('Output', OUTPUTS),
   mean: z
-    .number({ error: 'The figure of a rule is not a number. Enter one, or reset the rule.' })
+    .number({ error: inIssue('rule.noMean') })
     .min(-MOST)
-    .max(MOST, { error: `A rule beyond ${MOST} is a slip. Enter a smaller figure.` }),
+    .max(MOST, { error: inIssue('rule.mean', { most: MOST }) }),
   sd: z
-    .number({ error: 'The ± of a rule is not a number. Enter one, or reset the rule.' })
-    .positive({ error: 'The ± of a rule is 0 or less. Enter how far it may be off.' })
-    .max(MOST, { error: `A ± beyond ${MOST} is a slip. Enter a smaller figure.` }),
+    .number({ error: inIssue('rule.noSd') })
+    .positive({ error: inIssue('rule.sdPositive') })
+    .max(MOST, { error: inIssue('rule.sd', { most: MOST }) }),
 });
 
 export const ownRulesSchema = z
@@ -25,5 +26,5 @@ export const ownRulesSchema = z
   .refine(
     (rules) =>
       new Set(rules.map(({ factor, output }) => `${factor} ${output}`)).size === rules.length,
-    { error: 'One rule is given twice. Keep one of them.' },
+    { error: inIssue('rule.twice') },
   );

@@ -1,18 +1,19 @@
 /** What a person enters to become one of the house. */
 import { z } from 'zod';
 import { text } from './fields';
+import { inIssue } from '../message';
 
 const PASSWORD = { least: 12, most: 200 } as const;
 
 export const passwordField = z
-  .string({ error: `Password is missing. Enter at least ${PASSWORD.least} characters.` })
+  .string({ error: inIssue('password.missing', { least: PASSWORD.least }) })
   .min(PASSWORD.least, {
-    error: `Password is too short. Enter at least ${PASSWORD.least} characters; a few words do.`,
+    error: inIssue('password.short', { least: PASSWORD.least }),
   })
-  .max(PASSWORD.most, { error: `Password is over ${PASSWORD.most} characters. Shorten it.` });
+  .max(PASSWORD.most, { error: inIssue('password.long', { most: PASSWORD.most }) });
 
 export const signInNameField = text('Sign-in name', 'note').regex(/^[\p{L}\p{N}._@-]*$/u, {
-  error: 'Sign-in name takes letters, digits and . _ @ - only. Leave out spaces and other signs.',
+  error: inIssue('signInName'),
 });
 
 /** Name, sign-in name and password of a new person. */

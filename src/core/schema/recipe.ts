@@ -4,6 +4,7 @@ import { entryShape } from '../entity/entry';
 import { RECIPE, type RecipeInput } from '../entity/recipe';
 import { LIMITS } from '../limits';
 import { quantity } from './fields';
+import { inIssue } from '../message';
 
 /** How far a written ratio may be from the masses: half of the last digit people write. */
 const RATIO_TOLERANCE = 0.051;
@@ -24,7 +25,7 @@ export const recipeSchema = z
   .strictObject({ ...recipeFields, ratio: ratioField })
   .refine(({ ratio, doseG, yieldG }) => Math.abs(ratio - yieldG / doseG) <= RATIO_TOLERANCE, {
     path: ['ratio'],
-    error: 'The ratio is not the yield divided by the dose. Correct one of the three.',
+    error: inIssue('recipe.ratio'),
   });
 
 export interface Recipe extends RecipeInput {

@@ -4,6 +4,7 @@ import { COMPONENT } from '../entity/component';
 import { entryShape } from '../entity/entry';
 import { quantity } from './fields';
 import { sharesFault } from './shares';
+import { asIssue } from '../message';
 
 const { process, varietyClass, densityGPerL, altitudeM } = entryShape(COMPONENT);
 
@@ -35,6 +36,6 @@ export const releaseFactsSchema = z
   })
   .superRefine(({ components = [] }, context) => {
     if (components.every(({ sharePct }) => sharePct === undefined)) return;
-    const message = sharesFault(components.map(({ sharePct }) => sharePct ?? 0));
-    if (message) context.addIssue({ code: 'custom', path: ['components'], message });
+    const wrong = sharesFault(components.map(({ sharePct }) => sharePct ?? 0));
+    if (wrong) context.addIssue({ code: 'custom', path: ['components'], message: asIssue(wrong) });
   });

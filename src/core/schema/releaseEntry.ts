@@ -5,6 +5,7 @@ import { COMPONENT } from '../entity/component';
 import { entryShape } from '../entity/entry';
 import { RELEASE } from '../entity/release';
 import { sharesFault } from './shares';
+import { asIssue, inIssue } from '../message';
 
 const MOST_COMPONENTS = 12;
 
@@ -12,7 +13,7 @@ const componentShape = z.strictObject(entryShape(COMPONENT));
 
 const altitudeRange = {
   path: ['altitudeToM'],
-  error: 'The altitudes end before they begin. Put the lower one first.',
+  error: inIssue('release.altitudes'),
 };
 const isAltitudeRange = ({
   altitudeM,
@@ -32,14 +33,14 @@ export const componentRow = componentShape
 export const releaseEntry = z.strictObject({
   ...entryShape(RELEASE),
   components: z
-    .array(componentEntry, { error: 'A release has at least one component. Add one.' })
-    .min(1, { error: 'A release has at least one component. Add one.' })
+    .array(componentEntry, { error: inIssue('release.noComponent') })
+    .min(1, { error: inIssue('release.noComponent') })
     .max(MOST_COMPONENTS, {
-      error: `At most ${MOST_COMPONENTS} components. Put the smallest together.`,
+      error: inIssue('release.components', { most: MOST_COMPONENTS }),
     })
     .superRefine((components, context) => {
-      const message = sharesFault(components.map(({ sharePct }) => sharePct));
-      if (message) context.addIssue({ code: 'custom', message });
+      const wrong = sharesFault(components.map(({ sharePct }) => sharePct));
+      if (wrong) context.addIssue({ code: 'custom', message: asIssue(wrong) });
     }),
 });
 export type ReleaseEntry = z.output<typeof releaseEntry>;

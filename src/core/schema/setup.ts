@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { entryShape } from '../entity/entry';
 import { BASKET, GRINDER, MACHINE } from '../entity/equipment';
 import { quantity } from './fields';
+import { inIssue } from '../message';
 
 const name = z.string().max(80).optional();
 
@@ -18,14 +19,13 @@ export const grinderSchema = z
   })
   .refine(({ min, max }) => min < max, {
     path: ['max'],
-    error: 'The dial ends before it begins. Make the highest setting larger than the lowest.',
+    error: inIssue('setup.dial'),
   })
   .refine(
     ({ min, max, chokesAt }) => chokesAt === undefined || (chokesAt >= min && chokesAt <= max),
     {
       path: ['chokesAt'],
-      error:
-        'The choke point is not on the dial. Enter a setting between the lowest and the highest.',
+      error: inIssue('setup.chokesAt'),
     },
   );
 

@@ -1,4 +1,5 @@
 /** The shares of a blend make the whole coffee. */
+import { fault, type Message } from '../message';
 
 /** Shares are typed by hand: a tenth is forgiven. */
 const TOLERANCE_PCT = 0.1;
@@ -8,11 +9,11 @@ export function shareSumPct(sharesPct: readonly number[]): number {
   return Number(sharesPct.reduce((sum, share) => sum + share, 0).toFixed(2));
 }
 
-/** What is wrong with the shares of all components, in words; null when they make 100 %. */
-export function sharesFault(sharesPct: readonly number[]): string | null {
+/** What is wrong with the shares of all components; null when they make 100 %. */
+export function sharesFault(sharesPct: readonly number[]): Message | null {
   const totalPct = shareSumPct(sharesPct);
   if (Math.abs(totalPct - 100) <= TOLERANCE_PCT) return null;
-  return `The shares add up to ${totalPct} %. Change them so that they make 100 %.`;
+  return fault('shares.sum', { totalPct });
 }
 
 /** "60 / 25 / 15" as figures; null when it says none. What is no figure becomes NaN, for the fault to name. */
@@ -21,13 +22,12 @@ export function readShares(text: string): number[] | null {
   return parts.length === 0 ? null : parts.map(Number);
 }
 
-/** What is wrong with the shares of a batch, in words; null when they fit the components, or none are said. */
-export function batchSharesFault(text: string, components: readonly unknown[]): string | null {
+/** What is wrong with the shares of a batch; null when they fit the components, or none are said. */
+export function batchSharesFault(text: string, components: readonly unknown[]): Message | null {
   const shares = readShares(text);
   if (shares === null) return null;
-  const example = components.length === 2 ? '60 / 40' : '60 / 25 / 15';
   if (shares.length !== components.length || shares.some((share) => !(share > 0)))
-    return `The blend has ${components.length} components: give ${components.length} shares in their order, as ${example}, or leave it empty for the blend’s own.`;
+    return fault('shares.count', { count: components.length });
   return sharesFault(shares);
 }
 

@@ -6,6 +6,7 @@ import { SHOT } from '../entity/shot';
 import { SCALES } from '../entity/tasting';
 import { rangeWords } from '../limits';
 import { quantity } from './fields';
+import { inIssue } from '../message';
 
 export const tasteSchema = z.strictObject(entryShape(SCALES));
 export type Taste = z.output<typeof tasteSchema>;
@@ -15,7 +16,7 @@ export const shotEntry = entryShape(SHOT);
 
 export const dripInTime = {
   path: ['firstDripS'],
-  error: 'The first drip comes after the shot ended. Correct the first drip or the time.',
+  error: inIssue('shot.drip'),
 };
 export const isDripInTime = (shot: {
   clock: 'pump' | 'firstDrip';
@@ -25,7 +26,7 @@ export const isDripInTime = (shot: {
 
 export const thinYield = {
   path: ['yieldG'],
-  error: `Yield is under ${CHOKED.underG} g, which only a choked shot leaves. Enter ${rangeWords('yieldG')}, or mark it choked.`,
+  error: inIssue('shot.thin', { underG: CHOKED.underG, range: rangeWords('yieldG') }),
 };
 export const isYieldPlausible = (shot: {
   yieldG: number;

@@ -7,18 +7,19 @@ import { oneOf, quantity } from '../schema/fields';
 import { basketSchema } from '../schema/setup';
 import { PROCESSES, STYLES } from '../vocabulary';
 import type { SimulateInput } from './simulate';
+import { inIssue } from '../message';
 
-const share = (label: string) =>
-  z
-    .number({ error: `${label} is not a number. Enter 0-1.` })
-    .min(0, { error: `${label} is under 0. Enter 0-1.` })
-    .max(1, { error: `${label} is over 1. Enter 0-1.` });
-
-const departure = (label: string) =>
-  z
-    .number({ error: `${label} is not a number. Enter -1 to 1, in ln.` })
-    .min(-1, { error: `${label} is under -1. Enter -1 to 1, in ln.` })
-    .max(1, { error: `${label} is over 1. Enter -1 to 1, in ln.` });
+function within(label: string, min: number, max: number, range: string) {
+  const error = ({ input }: { input?: unknown }) =>
+    inIssue(typeof input === 'number' ? 'quantity.outside' : 'quantity.noNumber', {
+      label,
+      range,
+      value: String(input),
+      came: String(JSON.stringify(input)?.slice(0, 40)),
+    });
+  return z.number({ error }).min(min, { error }).max(max, { error });
+}
+const departure = (label: string) => within(label, -1, 1, '-1 to 1 (ln)');
 
 export const simulateSchema = z.strictObject({
   coffee: z.strictObject({
@@ -33,15 +34,11 @@ export const simulateSchema = z.strictObject({
     doseG: quantity('doseG'),
     yieldG: quantity('yieldG'),
     temperatureC: quantity('temperatureC').default(93),
-    grindUm: z
-      .number({ error: 'The grind is not a number. Enter 150-900 µm.' })
-      .min(150, { error: 'The grind is under 150 µm. Enter 150-900 µm.' })
-      .max(900, { error: 'The grind is over 900 µm. Enter 150-900 µm.' })
-      .default(400),
+    grindUm: within('Grind', 150, 900, '150-900 µm').default(400),
     style: oneOf('Style', STYLES).optional(),
     programme: programmeSchema.optional(),
     mostS: quantity('timeS').optional(),
-    prep: share('Preparation').optional(),
+    prep: within('Preparation', 0, 1, '0-1').optional(),
     beanC: z.number().min(-30).max(80).optional(),
     isMisted: z.boolean().optional(),
     isColdMetal: z.boolean().optional(),

@@ -1,8 +1,8 @@
 /** A sheet on which nobody said anything is no evidence, and nobody counts as having tasted. */
 import type { Taste } from '../schema/shot';
+import { fault } from '../message';
 
-export const EMPTY_CUP_WORDS =
-  'This cup sheet is empty. Score a scale, tick a sign, or note what you found.';
+export const EMPTY_CUP_FAULT = fault('emptyCup');
 
 export function isEmptyCup({
   scales,

@@ -11,6 +11,7 @@ import { QuantityInput } from '@/ui/fields';
 import { useDialWords, useNotation } from '@/ui/notation';
 import { readNumber } from '@/core/readNumber';
 import { Notice, SectionTitle, Small } from '@/ui/type';
+import { faultWords } from '@/words/faults';
 import type { GrinderText } from './partText';
 
 const Shots = styled.div`
@@ -63,7 +64,7 @@ export function Calibrate({
       setFault(null);
     } catch (error) {
       if (!(error instanceof UserFault)) throw error;
-      setFault(error.faults.map(({ message }) => message).join(' '));
+      setFault(faultWords(error));
     }
   };
   if (!isOpen)

@@ -19,6 +19,7 @@ import { Plate } from '@/ui/Plate';
 import { RestStrip } from '@/ui/RestStrip';
 import { labelText, readingText } from '@/ui/type';
 import { useKeys } from '@/ui/useKeys';
+import { reachWords } from '@/words/reachWords';
 import { FactsColumn } from './FactsColumn';
 import { NextMove } from './NextMove';
 import { useSayRelease } from './releaseName';
@@ -340,7 +341,7 @@ function BenchSide({ view, hasNext }: { view: ReleaseView; hasNext: boolean }) {
             ...recipe,
             doseG,
             clockWords,
-            reachWords: reachOf(programmeOf(draft), setup.machine).words,
+            reachWords: reachWords(reachOf(programmeOf(draft), setup.machine)),
             displayC: displayTemperatureC(recipe.temperatureC, setup.machine),
             stopAtG: stopAtG(recipe.yieldG, setup.machine),
             flushS: setup.machine.flushS,

@@ -20,6 +20,7 @@ import { Notice } from '@/ui/type';
 import { offerEditUndo } from '@/ui/undo';
 import { useCommand } from '@/ui/useCommand';
 import { useRowForm } from '@/ui/useRowForm';
+import { reachWords } from '@/words/reachWords';
 import type { Aims } from './aims';
 import { REFERENCE_BASKET, REFERENCE_COFFEE } from './reference';
 
@@ -124,11 +125,11 @@ export function ProgrammeForm({
         }}
       />
       {setups.map(({ id, name, machine }) => {
-        const { isWhole, words } = reachOf(drawnOf(text.steps), machine);
+        const reach = reachOf(drawnOf(text.steps), machine);
         return (
-          !isWhole && (
+          !reach.isWhole && (
             <Notice key={id}>
-              {name}: {words}
+              {name}: {reachWords(reach)}
             </Notice>
           )
         );

@@ -12,6 +12,7 @@ import { phaseFaults, printedPhasesSchema } from '@/core/rest/printedPhases';
 import { oneOf, optionalText } from '@/core/schema/fields';
 import type { RecipeBody } from '@/formats/recipe/document';
 import type { CardOffers } from '@/views/cardOffers';
+import { wordedFaults } from '@/words/faults';
 
 const ownWords = z.strictObject({
   right: optionalText('How it tastes when right', 'words').optional(),
@@ -86,7 +87,7 @@ function drinkRows({ recipe }: RecipeBody, { hasMilk }: Composed, offers: CardOf
       rows.push(drinkRow(drink, { yieldG, cremaGPerMl: offers.cremaGPerMl }));
     } catch (fault) {
       if (!(fault instanceof UserFault)) throw fault;
-      faults.push(...fault.faults);
+      faults.push(...wordedFaults(fault.faults));
     }
   }
   return { rows, faults };
@@ -152,7 +153,7 @@ export function composeBody(base: RecipeBody, added: Composed, offers: CardOffer
 export function composeFaults(base: RecipeBody, added: Composed, offers: CardOffers): Fault[] {
   const [from, to] = base.recipe.restDays;
   return [
-    ...phaseFaults(added.phases, { from, to }),
+    ...wordedFaults(phaseFaults(added.phases, { from, to })),
     ...(added.hasDrinks ? drinkRows(base, added, offers).faults : []),
     ...(added.hasMilk && !offers.milk
       ? [

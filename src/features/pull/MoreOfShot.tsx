@@ -17,6 +17,7 @@ import { EntryField, EntryFields } from '@/ui/EntryField';
 import { More } from '@/ui/More';
 import { useUnits } from '@/ui/person';
 import { Notice, Small } from '@/ui/type';
+import { faultWords } from '@/words/faults';
 import type { ShotText } from './shotEntry';
 
 const Grid = styled.div`
@@ -146,7 +147,7 @@ function TraceFile({
     } catch (error) {
       setFault(
         error instanceof UserFault
-          ? error.faults.map(({ message }) => message).join(' ')
+          ? faultWords(error)
           : 'The file cannot be read. Choose a CSV file with time_s and weight_g.',
       );
     }

@@ -14,6 +14,7 @@ import type { Trace } from '@/core/trace/schema';
 import type { Bench } from '@/views/release';
 import { sentOf, textOf, type EntryText } from '@/ui/entryText';
 import { readNumber } from '@/core/readNumber';
+import { inWords } from '@/words/faults';
 
 export type ShotText = EntryText<typeof SHOT> & {
   /** From a scale or a file. */
@@ -92,8 +93,8 @@ export function shotSent(text: ShotText, bench: Bench) {
 export function faultsOf(sent: ReturnType<typeof shotSent>): Fault[] {
   return entriesOf(SHOT).flatMap(([field, kind]) => {
     if (kind.kind !== 'quantity' || (kind.optional && sent[field] === undefined)) return [];
-    const message = quantityFault(kind.limit, sent[field]);
-    return message === null ? [] : [{ field, message }];
+    const wrong = quantityFault(kind.limit, sent[field]);
+    return wrong === null ? [] : [{ field, message: inWords(wrong) }];
   });
 }
 

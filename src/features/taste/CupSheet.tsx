@@ -8,7 +8,7 @@ import { extraction } from '@/core/extraction/extraction';
 import { tasteDirection } from '@/core/taste/direction';
 import { tasteMove } from '@/core/taste/tasteMove';
 import { MOMENT_LABELS, MOMENTS, SERVING_LABELS, SERVINGS } from '@/core/vocabulary';
-import { EMPTY_CUP_WORDS, isEmptyCup } from '@/core/taste/emptyCup';
+import { EMPTY_CUP_FAULT, isEmptyCup } from '@/core/taste/emptyCup';
 import type { StoredTasting } from '@/data/tastings';
 import type { Bench, BenchShot, ReleaseView } from '@/views/release';
 import { MainButton, QuietButton } from '@/ui/Button';
@@ -26,6 +26,7 @@ import { useOutbox } from '@/ui/useOutbox';
 import { useCommand } from '@/ui/useCommand';
 import { useDraft } from '@/ui/useDraft';
 import { useTextForm } from '@/ui/useTextForm';
+import { inWords } from '@/words/faults';
 import { PromisedChips, ScaleOf, SignChips, StrengthRow } from './CupParts';
 import { cupSentOf, cupTextOf, EMPTY_CUP, SCALES, tasteOf, type CupText } from './cupText';
 
@@ -121,7 +122,7 @@ export function CupSheet({
   const onSubmit = async (event: FormEvent) => {
     event.preventDefault();
     const sent = cupSentOf(text);
-    if (isEmptyCup(sent)) return refuse([{ field: '', message: EMPTY_CUP_WORDS }]);
+    if (isEmptyCup(sent)) return refuse([{ field: '', message: inWords(EMPTY_CUP_FAULT) }]);
     if (!corrected) {
       const tastedAt = new Date().toISOString();
       const answer = await queue.send('recordTasting', { ...sent, shotId: shot.id, tastedAt });

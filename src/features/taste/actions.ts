@@ -4,13 +4,14 @@ import { userFault } from '@/core/errors';
 import { extraction } from '@/core/extraction/extraction';
 import { oneOf, optionalText, quantity, text } from '@/core/schema/fields';
 import { tasteSchema } from '@/core/schema/shot';
-import { isEmptyCup, EMPTY_CUP_WORDS } from '@/core/taste/emptyCup';
+import { isEmptyCup, EMPTY_CUP_FAULT } from '@/core/taste/emptyCup';
 import { MOMENTS, SERVINGS } from '@/core/vocabulary';
 import { changedMeanwhile, defineCommand, personOf, type Context } from '@/data/command';
 import { deviceMoment, momentSaid } from '@/data/deviceMoment';
 import { keepBefore } from '@/data/edits';
 import { findShotMasses, findShotWhereabouts, setShotTds } from '@/data/shots';
 import { findTasting, insertTasting, setTastingRemoved, updateTasting } from '@/data/tastings';
+import { asIssue } from '@/core/message';
 
 const cup = {
   moment: oneOf('Moment', MOMENTS),
@@ -21,7 +22,7 @@ const cup = {
   tdsPct: quantity('tdsPct').optional(),
 };
 
-const emptyCup = { path: ['scales'], error: EMPTY_CUP_WORDS };
+const emptyCup = { path: ['scales'], error: asIssue(EMPTY_CUP_FAULT) };
 
 export const recordTasting = defineCommand({
   kind: 'recordTasting',

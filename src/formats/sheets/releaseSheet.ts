@@ -14,6 +14,7 @@ import {
   type BatchEntry,
   type ReleaseEntry,
 } from '@/core/schema/releaseEntry';
+import { inWords } from '@/words/faults';
 import { columnName, columnsOf, readCells, type Cells } from './cells';
 import { plain } from './columns';
 import type { CsvTable } from './csv';
@@ -111,12 +112,12 @@ function completeRelease(
   const { mapping } = options;
   const found = [...batches.values()];
   if (read.success) {
-    const message = found
+    const wrong = found
       .map(({ sharesPct }) => batchSharesFault(sharesPct, read.data.components))
       .find((fault) => fault !== null);
-    if (!message) return { release: read.data, batches: found };
+    if (!wrong) return { release: read.data, batches: found };
     const column = columnName(RELEASE_COLUMNS, 'sharesPct', mapping);
-    return { faults: [{ row: firstRow, column, message }] };
+    return { faults: [{ row: firstRow, column, message: inWords(wrong) }] };
   }
   return {
     faults: faultsOf(read.error, firstRow, {

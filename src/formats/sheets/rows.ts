@@ -4,6 +4,8 @@ import type { z } from 'zod';
 import type { Fields } from '@/core/entity/field';
 import { dialFault, type Notation } from '@/core/grinder/notation';
 import type { Clock } from '@/core/vocabulary';
+import { inWords } from '@/words/faults';
+import { fromIssue } from '@/core/message';
 import {
   columnName,
   rangeColumns,
@@ -93,7 +95,8 @@ export function* readEntries<S extends z.ZodType>(
 function unreadable(column: ColumnDef | undefined, text: string, notation: Notation) {
   if (column?.measure === 'volume' && typeof readNumber(text) === 'number')
     return `“${text}” is a volume without a unit. Say ml or fl oz beside its column, or write it as ${text} ml.`;
-  return column?.isDial ? dialFault(notation, text) : null;
+  const wrong = column?.isDial ? dialFault(notation, text) : null;
+  return wrong && inWords(wrong);
 }
 
 /** Faults of a schema as faults of a row, at the column each came from. */
@@ -114,7 +117,8 @@ export function faultsOf(
     notation?: Notation;
   },
 ): RowFault[] {
-  return error.issues.map(({ path, message }) => {
+  return error.issues.map((issue) => {
+    const { path } = issue;
     const field = String(path.findLast((part) => typeof part === 'string') ?? '');
     const end = path.at(-1) === 1 ? 1 : 0;
     const candidates = [field, rangeColumns(field)[end]];
@@ -128,7 +132,7 @@ export function faultsOf(
       // A fault of a word is said with the words people write.
       message: isUnknownWord
         ? `“${text}” is not known here. Write one of: ${words.join('; ')}.`
-        : (unreadable(columns[column], text, notation) ?? message),
+        : (unreadable(columns[column], text, notation) ?? inWords(fromIssue(issue.message))),
     };
   });
 }

@@ -2,6 +2,7 @@
 
 import { reachOf, type Abilities } from '@/core/programme/reach';
 import type { Programme } from '@/core/programme/step';
+import { reachWords } from '@/words/reachWords';
 import { Button } from '../Button';
 import { Notice } from '../type';
 
@@ -16,11 +17,12 @@ export function ReachNotice({
   /** Takes the nearest in its place. */
   onTake: (nearest: Programme) => void;
 }) {
-  const { isWhole, nearest, words } = reachOf(programme, machine);
-  if (isWhole || !machine) return null;
+  const reach = reachOf(programme, machine);
+  if (reach.isWhole || !machine) return null;
   return (
     <Notice>
-      {machine.name}: {words} <Button onPress={() => onTake(nearest)}>Take that instead</Button>
+      {machine.name}: {reachWords(reach)}{' '}
+      <Button onPress={() => onTake(reach.nearest)}>Take that instead</Button>
     </Notice>
   );
 }

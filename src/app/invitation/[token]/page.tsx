@@ -6,6 +6,7 @@ import { findHouse } from '@/data/house';
 import { openInvitation, type Invitation } from '@/data/invitations';
 import { Invited } from '@/features/people/Invited';
 import { EntryPage } from '@/ui/EntryPage';
+import { faultWords } from '@/words/faults';
 
 export const dynamic = 'force-dynamic';
 export const metadata = { title: 'Invitation', robots: { index: false } };
@@ -32,7 +33,7 @@ function lookUp(token: string): Invitation | { readonly refused: string } {
   try {
     return openInvitation(database(), token);
   } catch (error) {
-    if (error instanceof UserFault) return { refused: error.message };
+    if (error instanceof UserFault) return { refused: faultWords(error) };
     throw error;
   }
 }

@@ -4,7 +4,7 @@ import { useState, type FormEvent } from 'react';
 import styled from 'styled-components';
 import type { Commands } from '@/core/command/inputs';
 import { COOL_S } from '@/core/panel/atTheTable';
-import { EMPTY_CUP_WORDS, isEmptyCup } from '@/core/taste/emptyCup';
+import { EMPTY_CUP_FAULT, isEmptyCup } from '@/core/taste/emptyCup';
 import { LIKENESS_LABELS, LIKENESSES } from '@/core/taste/staged';
 import { MOMENT_LABELS, MOMENTS, SERVING_LABELS } from '@/core/vocabulary';
 import { MainButton } from '@/ui/Button';
@@ -19,6 +19,7 @@ import { useDraft } from '@/ui/useDraft';
 import { useOutbox } from '@/ui/useOutbox';
 import { Waiting } from '@/ui/Waiting';
 import type { TasterState } from '@/views/flight';
+import { inWords } from '@/words/faults';
 import { PromisedChips, ScaleOf, SignChips, StrengthRow } from '../CupParts';
 import { cupSentOf, EMPTY_CUP, SCALES, type CupText } from '../cupText';
 import { useSincePoured } from './Cooling';
@@ -80,7 +81,8 @@ export function BlindCup({
   const onSubmit = async (event: FormEvent) => {
     event.preventDefault();
     const { tdsPct: _, serving: _serving, ...sent } = cupSentOf({ ...text, moment });
-    if (isEmptyCup(sent)) return queue.setFaults([{ field: '', message: EMPTY_CUP_WORDS }]);
+    if (isEmptyCup(sent))
+      return queue.setFaults([{ field: '', message: inWords(EMPTY_CUP_FAULT) }]);
     const answer = await queue.send('tasteBlind', {
       ...of,
       ...sent,

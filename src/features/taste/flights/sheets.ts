@@ -7,7 +7,7 @@ import { userFault } from '@/core/errors';
 import { answerFault, orderOfPlace } from '@/core/panel/flight';
 import { oneOf, optionalText, text } from '@/core/schema/fields';
 import { tasteSchema } from '@/core/schema/shot';
-import { EMPTY_CUP_WORDS, isEmptyCup } from '@/core/taste/emptyCup';
+import { EMPTY_CUP_FAULT, isEmptyCup } from '@/core/taste/emptyCup';
 import { LIKENESSES } from '@/core/taste/staged';
 import { MOMENTS } from '@/core/vocabulary';
 import { defineCommand, type Context } from '@/data/command';
@@ -29,6 +29,7 @@ import {
   type Taster,
 } from '@/data/flights';
 import { now } from '@/data/rows';
+import { asIssue } from '@/core/message';
 
 const device = z
   .string()
@@ -114,7 +115,7 @@ export const tasteBlind = defineCommand({
       likeness: oneOf('Likeness', LIKENESSES).optional(),
       tastedAt: deviceMoment('cup'),
     })
-    .refine((given) => !isEmptyCup(given), { path: ['scales'], error: EMPTY_CUP_WORDS }),
+    .refine((given) => !isEmptyCup(given), { path: ['scales'], error: asIssue(EMPTY_CUP_FAULT) }),
   run: ({ tasterId, device: phone, likeness = null, ...sheet }, context) => {
     const { db, id } = context;
     const { flight, taster } = tasterAt(tasterId, phone, context);
