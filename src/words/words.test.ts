@@ -79,14 +79,15 @@ describe('messages', () => {
 
   it('all that the core names are there', () => {
     const code = sourcesOf(join(__dirname, '../core')).join('\n');
-    const whole = /'((?:advice|cafes|due|faults|panel|practice|programme|start|tasting)\.[\w.]+)'/g;
+    const whole =
+      /(?<!\b(?:fault|inIssue)\([^']*)'((?:advice|cafes|due|faults|panel|practice|programme|start|tasting)\.[\w.]+)'/g;
     const named = [...code.matchAll(whole)].map(([, id]) => id!);
     /** Named by what makes them: `reason('choked')`. */
     const made = [
       ['advice', /(?:\breason|plainReason|\badvice)\(\s*'([\w.]+)'/g, code],
       ['start', /\bwarning\('(\w+)'/g, code],
       ['due', /\b(?:due|said)\('([\w.]+)'/g, sourcesOf(join(__dirname, '../core/due')).join()],
-      ['faults', /\b(?:fault|inIssue)\(\s*(?:[^()']+\? )?'([\w.]+)'/g, code],
+      ['faults', /\b(?:fault|inIssue)\([^()']*'([\w.]+)'/g, code],
       ['panel', /\bsaid\('([\w.]+)'/g, sourcesOf(join(__dirname, '../core/panel')).join()],
     ] as const;
     for (const [subject, maker, source] of made) {

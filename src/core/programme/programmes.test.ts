@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import { STYLES } from '../vocabulary';
 import { reachWords } from '@/words/reachWords';
+import { inWords } from '@/words/faults';
+import { fromIssue } from '../message';
 import { commandAt } from './commandAt';
 import { outlineOf } from './outline';
 import { programmeSchema } from './programme';
@@ -123,7 +125,8 @@ describe('what a machine can make of it', () => {
   });
 
   it('claims nothing of a machine nobody described', () => {
-    expect(reachOf(STYLE_STEPS.soakFirst, undefined)).toMatchObject({ isWhole: true, words: '' });
+    expect(reachOf(STYLE_STEPS.soakFirst, undefined)).toMatchObject({ isWhole: true });
+    expect(reachWords(reachOf(STYLE_STEPS.soakFirst, undefined))).toBe('');
     expect(reachOf(STYLE_STEPS.soakFirst, { preinfusion: true }).isWhole).toBe(true);
   });
 
@@ -192,5 +195,6 @@ it.each([
 ])('refuses %j', (steps, words) => {
   const { success, error } = programmeSchema.safeParse(steps);
   expect(success).toBe(false);
-  expect(error!.issues.map(({ message }) => message).join(' ')).toMatch(words);
+  const said = error!.issues.map(({ message }) => inWords(fromIssue(message)));
+  expect(said.join(' ')).toMatch(words);
 });

@@ -1,4 +1,6 @@
 /** Reading a scale: tried against shots of the simulator, whose first drip and stop are known. */
+import { inWords } from '@/words/faults';
+import { fromIssue } from '../message';
 import { STYLE_STEPS } from '../programme/styles';
 import { simulateShot } from '../simulator/simulate';
 import { firstDripOf, flowAt, learnedOverrun, readTrace, thinned, USUAL_OVERRUN_G } from './read';
@@ -74,6 +76,8 @@ describe('what a trace may be', () => {
     ['a scale that was not tared', [0, 1, 2, 3, 4].map((t) => point(t, 400)), /over 300 g/],
   ])('refuses %s', (_name, trace, words) => {
     const { error } = traceSchema.safeParse(trace);
-    expect(error?.issues.map(({ message }) => message).join(' ')).toMatch(words);
+    expect(error?.issues.map(({ message }) => inWords(fromIssue(message))).join(' ')).toMatch(
+      words,
+    );
   });
 });
