@@ -5,7 +5,6 @@
  * here, before its input is looked at.
  */
 import { z } from 'zod';
-import type { CommandKind } from '@/core/command/inputs';
 import type { CacheTag } from '@/core/command/cacheTags';
 import { assert, userFault, type UserFault } from '@/core/errors';
 import { mayDo, ROLE_LABELS, type Duty } from '@/core/roles';
@@ -54,7 +53,7 @@ export interface Outcome {
 }
 
 export interface Command {
-  readonly kind: CommandKind;
+  readonly kind: string;
   readonly duty: Duty;
   /** What it may change: what is cached of it is worked out anew. */
   readonly changes: readonly CacheTag[];
@@ -70,16 +69,27 @@ export interface Command {
 /** What a command's body may hold, and what that of somebody who is not signed in. */
 export const [MOST_BYTES, ANONYMOUS_BYTES] = [400_000, 4_000];
 
-export function defineCommand<S extends z.ZodType>(options: {
-  kind: CommandKind;
+/** A command with the types of what it asks for and answers, which no value carries. */
+export interface Defined<K extends string, Asks, Answers> extends Command {
+  readonly kind: K;
+  readonly asks?: Asks;
+  readonly answers?: Answers;
+}
+
+export function defineCommand<
+  const K extends string,
+  S extends z.ZodType,
+  O extends Outcome,
+>(options: {
+  kind: K;
   changes: readonly CacheTag[];
   duty: Duty;
   maxBytes?: number;
   needsFreshPassword?: boolean;
   hasPassword?: boolean;
   input: S;
-  run: (input: z.output<S>, context: Context) => Outcome;
-}): Command {
+  run: (input: z.output<S>, context: Context) => O;
+}): Defined<K, z.input<S>, O['result']> {
   const {
     kind,
     changes,

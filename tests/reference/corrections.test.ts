@@ -1,11 +1,11 @@
 /** What was entered wrongly is put right: shots and cup sheets, with what they were kept. */
-import { UserFault } from '@/core/errors';
 import { findHouse } from '@/data/house';
 import { listEvents } from '@/data/events';
 import { listShots } from '@/data/shots';
 import { listTastings } from '@/data/tastings';
 import { listVersions } from '@/data/publications';
 import { readRelease } from '@/views/release';
+import { faultOf } from '../support/fault';
 import { join, newId, send, shotInput, TODAY, WORDS } from '../support/house';
 import { houseWith } from '../support/view';
 
@@ -16,16 +16,6 @@ const CUP = {
   notesFound: ['apricot'],
   remark: '',
 };
-
-function faultOf(act: () => unknown): UserFault {
-  try {
-    act();
-  } catch (error) {
-    if (error instanceof UserFault) return error;
-    throw error;
-  }
-  throw new Error('Nothing was refused.');
-}
 
 const openShot = (timeS: number) => {
   const house = houseWith({ timeS });

@@ -6,10 +6,10 @@ import { entriesOf, type Field, type Fields, type Known, type RangeField } from 
 import { inIssue } from '../message';
 
 type EntryOf<F> = F extends { optional: true }
-  ? z.ZodOptional<z.ZodType<Known<F>>>
+  ? z.ZodOptional<z.ZodType<Known<F>, Known<F>>>
   : F extends { default: unknown }
-    ? z.ZodDefault<z.ZodType<Known<F>>>
-    : z.ZodType<Known<F>>;
+    ? z.ZodDefault<z.ZodType<Known<F>, Known<F>>>
+    : z.ZodType<Known<F>, Known<F>>;
 type EntryShape<F> = { [K in keyof F]: EntryOf<F[K]> };
 
 /** A schema for each field, to be put into an object. */

@@ -224,4 +224,4 @@ type FormValueOf<F> = F extends { kind: 'quantity' }
       : Known<F> | undefined;
 
 /** Values as a form sends them, before anything was checked. */
-export type FormValues<F> = { readonly [K in keyof F]?: FormValueOf<F[K]> };
+export type FormValues<F> = { readonly [K in keyof F]: FormValueOf<F[K]> };

@@ -10,13 +10,17 @@ import type { SimulateInput } from './simulate';
 import { inIssue } from '../message';
 
 function within(label: string, min: number, max: number, range: string) {
-  const error = ({ input }: { input?: unknown }) =>
-    inIssue(typeof input === 'number' ? 'quantity.outside' : 'quantity.noNumber', {
+  const error = ({ input }: { input?: unknown }) => {
+    const values = {
       label,
       range,
       value: String(input),
       came: String(JSON.stringify(input)?.slice(0, 40)),
-    });
+    };
+    return typeof input === 'number'
+      ? inIssue('quantity.outside', values)
+      : inIssue('quantity.noNumber', values);
+  };
   return z.number({ error }).min(min, { error }).max(max, { error });
 }
 const departure = (label: string) => within(label, -1, 1, '-1 to 1 (ln)');

@@ -1,6 +1,6 @@
 /** The kinds of spreadsheet a house can bring, each with its columns, its reading and its command. */
 import { UserFault, userFault } from '@/core/errors';
-import { defineCommand, type Command } from '@/data/command';
+import { defineCommand } from '@/data/command';
 import type { Db } from '@/data/database';
 import { listSetups } from '@/data/setups';
 import { findHouse, type House } from '@/data/house';
@@ -117,9 +117,9 @@ function refuseUnmapped(
 
 const MOST_FAULTS = 20;
 
-function importCommand(sheet: SheetName): Command {
+function importCommand<S extends SheetName>(sheet: S) {
   return defineCommand({
-    kind: SHEETS[sheet].command,
+    kind: SHEETS[sheet].command as `import${Capitalize<S>}`,
     changes: SHEETS[sheet].changes,
     duty: 'lead',
     input: importInput,

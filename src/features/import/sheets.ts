@@ -1,6 +1,5 @@
 /** The sheets by name, as the server reads them. */
 import type { CacheTag } from '@/core/command/cacheTags';
-import type { CommandKind } from '@/core/command/inputs';
 import type { Columns } from '@/formats/sheets/columns';
 import { CHECK_COLUMNS } from '@/formats/sheets/checkSheet';
 import { RECIPE_COLUMNS } from '@/formats/sheets/recipeSheet';
@@ -13,7 +12,8 @@ export interface ImportSheet {
   readonly columns: Columns;
   /** The column whose days say in which order a date is written. */
   readonly dayColumn: string;
-  readonly command: CommandKind;
+  /** The command that takes it in. */
+  readonly command: `import${Capitalize<SheetName>}`;
   readonly changes: readonly CacheTag[];
 }
 

@@ -4,6 +4,7 @@ import { HOLDS, RECIPE } from '@/core/entity/recipe';
 import type { Proposal } from '@/core/start/propose';
 import type { BrewStyle, TemperatureSchool } from '@/core/vocabulary';
 import { sentOf, textOf, type EntryText } from '@/ui/entryText';
+import type { SentStep } from '@/ui/programme/stepText';
 
 const { clock: _clock, programme: _programme, steps: _steps, ...ALL } = RECIPE;
 // What a trial said of the recipe before says nothing of this one.
@@ -28,7 +29,7 @@ export function overruled(text: RecipeText, proposed: RecipeText): string[] {
 }
 
 export interface AcceptContext extends FormValues<Pick<typeof RECIPE, 'clock' | 'programme'>> {
-  readonly steps: readonly object[];
+  readonly steps: readonly SentStep[];
   readonly releaseId: string;
   readonly batchId: string;
   readonly setupId: string | undefined;

@@ -1,4 +1,5 @@
 /** A programme while it is written: every figure as typed. What the keys and buttons do to it. No DOM. */
+import type { TypedFigure } from '@/core/entity/field';
 import { LIMITS } from '@/core/limits';
 import {
   DRIVES,
@@ -37,8 +38,17 @@ export function textOf(programme: Programme): ProgrammeText {
   }));
 }
 
+/** A step as a form sends it. */
+export interface SentStep {
+  readonly drive: string;
+  readonly level: TypedFigure;
+  readonly seconds: TypedFigure;
+  readonly ramp: boolean;
+  readonly limitBar?: TypedFigure;
+}
+
 /** What is sent: figures as numbers, what is no figure as it was typed, for the server to say so. */
-export function inputOf(text: ProgrammeText): Record<string, unknown>[] {
+export function inputOf(text: ProgrammeText): SentStep[] {
   return text.map(({ drive, level, seconds, ramp, limitBar }) => ({
     drive,
     level: readNumber(level),

@@ -4,6 +4,7 @@ import { say } from '@/words/say';
 import { useRouter } from 'next/navigation';
 import { useMemo, useState, type FormEvent } from 'react';
 import styled from 'styled-components';
+import type { Commands } from '@/core/command/inputs';
 import { ARMS, FLIGHT_TEST_LABELS, FLIGHT_TESTS, type FlightTest } from '@/core/panel/flightTests';
 import { powerMessage } from '@/core/panel/panel';
 import { beanCautions } from '@/core/beanCautions';
@@ -249,7 +250,10 @@ function recipeWords(
 }
 
 /** Figures as typed where they cannot be read: the server refuses them with its words. */
-function sentOf(arm: ArmText, recipes: readonly FlightRecipe[]): object {
+function sentOf(
+  arm: ArmText,
+  recipes: readonly FlightRecipe[],
+): Commands['planFlight']['asks']['arms'][number] {
   const { label, serving, draftId, doseG, yieldG, temperatureC, dial, timeS, beans } = arm;
   const { levels, purged = true } = arm;
   const recipe = recipes.find((one) => one.draftId === draftId);
