@@ -7,9 +7,57 @@ const layer = (name, from, forbidden) => ({
   to: { path: forbidden },
 });
 
+/** The folders of the core, from below to above: each may use those before it, and the files beside them. */
+const CORE = [
+  ...[
+    'coffee',
+    'extraction',
+    'programme',
+    'entity',
+    'schema',
+    'taste',
+    'rest',
+    'grinder',
+    'trials',
+    'start',
+  ],
+  ...[
+    'grinderMemory',
+    'patterns',
+    'advice',
+    'cafes',
+    'command',
+    'due',
+    'ease',
+    'fits',
+    'packet',
+    'panel',
+  ],
+  ...['simulator', 'practice', 'trace'],
+];
+
 module.exports = {
   forbidden: [
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true } },
+    ...CORE.map((folder, i) =>
+      layer(
+        `core-${folder}-looks-down`,
+        `^src/core/${folder}/`,
+        `^src/core/(${CORE.slice(i + 1).join('|')}|no)/`,
+      ),
+    ),
+    {
+      name: 'each-folder-of-the-core-has-its-place',
+      severity: 'error',
+      from: { path: '^src/core/[^/]+/', pathNot: `^src/core/(${CORE.join('|')})/` },
+      to: {},
+    },
+    {
+      name: 'what-all-of-the-core-uses-stands-alone',
+      severity: 'error',
+      from: { path: '^src/core/[^/]+$', pathNot: '\\.test\\.ts$' },
+      to: { path: '^src/core/[^/]+/' },
+    },
     layer(
       'core-knows-nothing-above',
       '^src/core',

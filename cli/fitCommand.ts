@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { USUAL_CREMA_G_PER_ML } from '@/core/extraction/volume';
 import { RULE_FACTORS } from '@/core/fits/factors';
 import { fitRecipe, FIT_CODES, type FitPlace } from '@/core/fits/fit';
-import { REFERENCE_BASKET, type BasketSize } from '@/core/fits/basketLaw';
+import { REFERENCE_BASKET, type BasketSize } from '@/core/extraction/basketLaw';
 import { fitSentences } from '@/words/fitWords';
 import { oneOf, quantity } from '@/core/schema/fields';
 import { recipeSchema } from '@/core/schema/recipe';

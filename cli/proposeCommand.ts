@@ -2,7 +2,7 @@
 import { Matrix } from 'ml-matrix';
 import { z } from 'zod';
 import { oneOf, quantity } from '@/core/schema/fields';
-import { ownRulesSchema } from '@/core/schema/ownRule';
+import { ownRulesSchema } from '@/core/start/ownRule';
 import { recipeSchema } from '@/core/schema/recipe';
 import { releaseFactsSchema } from '@/core/schema/release';
 import { setupSchema } from '@/core/schema/setup';

@@ -11,7 +11,7 @@ import { isEnough, nextCups } from '@/core/trials/nextCups';
 import { robustOptimum, toleranceAt } from '@/core/trials/robust';
 import { tasteEvidenceOf } from '@/core/trials/tasteEvidence';
 import { fitSurface, type Surface, type SurfaceWarning } from '@/core/trials/surface';
-import { usualPrior } from '@/core/trials/usualPrior';
+import { usualPrior } from '@/core/start/usualPrior';
 import { command, type Command } from './command';
 
 const place = z.strictObject({

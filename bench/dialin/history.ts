@@ -1,7 +1,7 @@
 /** What a grinder's past dial-ins are worth: the same houses with none, three, ten, thirty of them. */
 import { pastDialIn } from '@/core/advice/pastDialIn';
 import { slopePrior } from '@/core/grinder/dial';
-import { learnGrinder, type PastDialIn } from '@/core/grinder/memory';
+import { learnGrinder, type PastDialIn } from '@/core/grinderMemory/memory';
 import { targetSchema } from '@/core/schema/target';
 import type { Shot } from '@/core/schema/shot';
 import type { Measure } from '../measure';

@@ -3,7 +3,7 @@
  * tried. How roast and processing move the time, what a step does and where the dial stands are drawn
  * around the rules the program begins with; each coffee departs from its kind.
  */
-import type { GrindFeatures } from '@/core/grinder/memory';
+import type { GrindFeatures } from '@/core/grinderMemory/memory';
 import { chanceFrom } from '@/core/random';
 import { drawStation } from '@/core/simulator/drawStation';
 import type { Station } from '@/core/simulator/station';

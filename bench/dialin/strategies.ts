@@ -1,7 +1,7 @@
 /** Ways to dial in: what people do by hand, two textbook searches, the advisor, and knowing it all. */
 import { nextMove } from '@/core/advice/next';
 import { isOnTargetStatus } from '@/core/advice/types';
-import type { GrinderMemory, GrindFeatures } from '@/core/grinder/memory';
+import type { GrinderMemory, GrindFeatures } from '@/core/grinderMemory/memory';
 import { PURGE_TIMES_RETENTION } from '@/core/grinder/retention';
 import type { Grinder } from '@/core/schema/setup';
 import type { Shot } from '@/core/schema/shot';

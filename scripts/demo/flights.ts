@@ -6,7 +6,7 @@ import { readBest } from '@/views/best';
 import { readFlightRecipes, type FlightRecipe } from '@/views/flightRecipes';
 import type { Chance } from '@/core/random';
 import { holdsOf } from '@/core/trials/holds';
-import { settableC, settableG } from '@/core/trials/settable';
+import { settableC, settableG } from '@/core/extraction/settable';
 import { tasteOf, tdsOf } from './truth';
 import type { DemoWorker, DialIn } from './worker';
 

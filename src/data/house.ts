@@ -1,9 +1,9 @@
 /** The house and how it works: schools, clock, tolerances, money, days off, roast words. */
 import { z } from 'zod';
 import { HOUSE, type HouseInput, type HouseRow } from '@/core/entity/house';
-import { drinkSchema } from '@/core/extraction/drinks';
+import { drinkSchema } from '@/core/fits/drinks';
 import { DEFAULT_TOLERANCE } from '@/core/tolerance';
-import { ownRuleSchema } from '@/core/schema/ownRule';
+import { ownRuleSchema } from '@/core/start/ownRule';
 import { prepared, type Db } from './database';
 import { json, now, optional } from './rows';
 import { tableOf } from './table';

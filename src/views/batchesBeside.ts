@@ -2,8 +2,8 @@
 import { meanOf } from '@/core/patterns/summary';
 import { NOISE_SD } from '@/core/grinder/timeRows';
 import { fromPump } from '@/core/extraction/clock';
-import { apart, pooled } from '@/core/rest/batchDifferences';
-import { carryOver, REFERENCE_S, type CarryVerdict } from '@/core/rest/carry';
+import { apart, pooled } from '@/core/advice/batchDifferences';
+import { carryOver, REFERENCE_S, type CarryVerdict } from '@/core/advice/carry';
 import { levelOn, type Estimate } from '@/core/rest/houseAgeing';
 import { Z_80 } from '@/core/grinder/dial';
 import type { Db } from '@/data/database';

@@ -1,14 +1,14 @@
 /** The best recipe the cups of a release have shown so far. Server only. */
 import { dialFor } from '@/core/advice/dialFor';
 import type { ReleaseFacts } from '@/core/coffee/features';
-import { referenceStretch } from '@/core/fits/basketLaw';
+import { referenceStretch } from '@/core/extraction/basketLaw';
 import { questionRow } from '@/core/start/fit';
 import { predictJoint } from '@/core/start/joint';
 import { expectedSigns, type Expected, type TasteModel } from '@/core/start/learnTaste';
 import { bestRecipe, firstCupPoints, type BestRecipe } from '@/core/trials/bestRecipe';
 import { placeAt, type TrialPoint } from '@/core/trials/coding';
 import { roomOf, type Room } from '@/core/trials/room';
-import { settableG } from '@/core/trials/settable';
+import { settableG } from '@/core/extraction/settable';
 import { cupsOfShots } from '@/core/trials/shotCups';
 import type { BrewStyle, TemperatureSchool } from '@/core/vocabulary';
 import type { Db } from '@/data/database';

@@ -2,7 +2,7 @@
 import { fromPump } from '@/core/extraction/clock';
 import { CAFE_RULES } from '@/core/cafes/cafeRules';
 import { cafeSigns, type CafeSign, type TastedAt } from '@/core/cafes/cafeTaste';
-import { referenceStretch } from '@/core/fits/basketLaw';
+import { referenceStretch } from '@/core/extraction/basketLaw';
 import { learnFactors, type LearntFactors, type TriedFit } from '@/core/fits/learnFactors';
 import type { Clock } from '@/core/vocabulary';
 import type { Db } from '@/data/database';

@@ -1,5 +1,5 @@
 /** What a card of the recipe on the bench could say beside the recipe: phases, milk, cups. Server only. */
-import type { Drink } from '@/core/extraction/drinks';
+import type { Drink } from '@/core/fits/drinks';
 import { keptShare, phaseCount, phasesOf } from '@/core/rest/phases';
 import { printedPhases, type PrintedPhase } from '@/core/rest/printedPhases';
 import type { LearntFactors } from '@/core/fits/learnFactors';

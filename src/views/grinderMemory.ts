@@ -12,9 +12,9 @@ import {
   REMEMBERED_DIAL_INS,
   type GrinderMemory,
   type PastDialIn,
-} from '@/core/grinder/memory';
-import { seekingRetention, type RetentionHint } from '@/core/grinder/retentionHint';
-import { taughtBy, type GrinderLessons } from '@/core/grinder/taught';
+} from '@/core/grinderMemory/memory';
+import { seekingRetention, type RetentionHint } from '@/core/grinderMemory/retentionHint';
+import { taughtBy, type GrinderLessons } from '@/core/grinderMemory/taught';
 import { spanOf } from '@/core/rest/rest';
 import { runToEnd } from '@/core/runToEnd';
 import { completeDraft, type StoredDraft } from '@/data/dialIns';

@@ -4,7 +4,7 @@
  */
 import { createHash } from 'node:crypto';
 import { readRoast } from '@/core/coffee/roast';
-import { referenceStretch } from '@/core/fits/basketLaw';
+import { referenceStretch } from '@/core/extraction/basketLaw';
 import { expectedSigns, expectedWithout, learningTaste, siteOfCups } from '@/core/start/learnTaste';
 import type { ScoredCup } from '@/core/trials/bestRecipe';
 import { cupsOfShots } from '@/core/trials/shotCups';

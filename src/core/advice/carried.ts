@@ -3,7 +3,7 @@
  * next setting of a dial-in sees, asked another question first. House heuristic.
  */
 import { roundDial, settingLimits, slopePrior } from '../grinder/dial';
-import { carryOver, REFERENCE_S, type CarryVerdict } from '../rest/carry';
+import { carryOver, REFERENCE_S, type CarryVerdict } from './carry';
 import { ageOf } from '../rest/ageing';
 import { correctedLnTime, type Judged } from './judge';
 import type { Proof, Setting } from './types';

@@ -6,7 +6,7 @@ import { Matrix } from 'ml-matrix';
 import { pumpSeconds, USUAL_FIRST_DRIP_S } from '../extraction/clock';
 import { VOLUME_LN_SD } from '../extraction/volume';
 import { isSameDial, middleSetting, slopePrior } from '../grinder/dial';
-import { priorFromMemory } from '../grinder/memory';
+import { priorFromMemory } from '../grinderMemory/memory';
 import { isSpoilt, PURGE_TIMES_RETENTION } from '../grinder/retention';
 import { fitTimeModel, ODD_WEIGHT, type TimeModel } from '../grinder/timeModel';
 import { plainPrior, type TimePrior } from '../grinder/timePrior';

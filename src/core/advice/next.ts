@@ -7,7 +7,7 @@ import { inSentence, type CodedMessage, type Message } from '../message';
 import { isSameDial, settingLimits } from '../grinder/dial';
 import { dialWords } from '../grinder/notation';
 import { basketWarnings } from '../start/setupLimits';
-import { otherFlatMove, tasteMove } from '../taste/tasteMove';
+import { otherFlatMove, tasteMove } from './tasteMove';
 import { ageShare } from './age';
 import { hasLikedCup } from './approved';
 import { carriedOver, type CarriedOver } from './carried';

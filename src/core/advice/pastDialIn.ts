@@ -1,7 +1,7 @@
 /** A finished dial-in as evidence of its grinder. */
 import { pumpSeconds } from '../extraction/clock';
 import { slopePrior } from '../grinder/dial';
-import type { GrindFeatures, PastDialIn } from '../grinder/memory';
+import type { GrindFeatures, PastDialIn } from '../grinderMemory/memory';
 import { rowsOf } from '../grinder/timeRows';
 import { featuresOf, type ReleaseFacts } from '../coffee/features';
 import type { BrewStyle } from '../vocabulary';

@@ -1,5 +1,5 @@
 /** Every reason the advisor gives, with its figures. */
-import { isMostlyRule } from '../grinder/taught';
+import { isMostlyRule } from '../grinderMemory/taught';
 import { LEAST_TIMED_G } from '../grinder/timeRows';
 import type { CodedMessage, Message } from '../message';
 import type { Shot } from '../schema/shot';

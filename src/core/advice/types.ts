@@ -2,7 +2,7 @@
 import type { Basket, Grinder, Machine } from '../schema/setup';
 import type { Shot } from '../schema/shot';
 import type { Target } from '../schema/target';
-import type { GrinderMemory, GrindFeatures } from '../grinder/memory';
+import type { GrinderMemory, GrindFeatures } from '../grinderMemory/memory';
 import type { CodedMessage, Message } from '../message';
 import type { DoseSchool } from '../vocabulary';
 

@@ -3,7 +3,7 @@
  * The rules' own are house heuristics found on the simulated shot (`npm run bench -- fits`); a house's cafés refine them
  * (learnFactors.ts), and a card keeps those it was published with.
  */
-import { TIME_SHARE } from './basketLaw';
+import { TIME_SHARE } from '../extraction/basketLaw';
 
 export interface FitFactors {
   /** Share of ln law in the time. */

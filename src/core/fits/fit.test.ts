@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { STYLES, CLOCKS } from '../vocabulary';
 import { AUDIENCES, fitFor, placeOf } from './audience';
-import { basketLaw, timeStretch } from './basketLaw';
+import { basketLaw, timeStretch } from '../extraction/basketLaw';
 import { RULE_FACTORS } from './factors';
 import { fitRecipe, type FitInput, type FitPlace } from './fit';
 

@@ -9,7 +9,7 @@ import type { Recipe } from '../schema/recipe';
 import { NEAREST_STYLE } from '../start/setupLimits';
 import { styleShift } from '../start/priors';
 import type { BrewStyle, Clock } from '../vocabulary';
-import { basketLaw, type BasketSize } from './basketLaw';
+import { basketLaw, type BasketSize } from '../extraction/basketLaw';
 import { RULE_FACTORS, type FitFactors } from './factors';
 
 /** A setup as far as a recipe has to be changed for it. */

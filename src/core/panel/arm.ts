@@ -1,6 +1,6 @@
 /** One of the things a flight compares: a cup to be pulled, or one from elsewhere. */
 import { z } from 'zod';
-import { entryShape } from '../entity/entry';
+import { entryShape } from '../schema/entry';
 import { RECIPE } from '../entity/recipe';
 import { SHOT } from '../entity/shot';
 import { TASTING } from '../entity/tasting';

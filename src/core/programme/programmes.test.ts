@@ -5,7 +5,7 @@ import { inWords } from '@/words/faults';
 import { fromIssue } from '../message';
 import { commandAt } from './commandAt';
 import { outlineOf } from './outline';
-import { programmeSchema } from './programme';
+import { programmeSchema } from '../schema/programme';
 import { reachOf } from './reach';
 import { programmeOf, STYLE_STEPS } from './styles';
 import { DRIVES, isSameProgramme, MOST, startOf, type Programme, type Step } from './step';

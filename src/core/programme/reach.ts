@@ -3,10 +3,14 @@
  * without control holds its own pressure; a pre-infusion wets the puck at low pressure first. House
  * heuristic: what a machine can do is what Equipment says of it, not measured.
  */
-import type { Machine } from '../schema/setup';
 import { isPause, isSameProgramme, levelBefore, MOST, type Programme, type Step } from './step';
 
-export type Abilities = Pick<Machine, 'pressureControl' | 'flowControl' | 'preinfusion'>;
+/** What is said of a machine, as far as it is known. */
+export interface Abilities {
+  readonly pressureControl?: boolean | undefined;
+  readonly flowControl?: boolean | undefined;
+  readonly preinfusion?: boolean | undefined;
+}
 
 export interface Reach {
   /** Which steps the machine can make as they are written, in their order. */

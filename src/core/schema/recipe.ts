@@ -1,6 +1,6 @@
 /** A recipe as it comes from outside. `ratio` is yieldG / doseG and is checked against them. */
 import { z } from 'zod';
-import { entryShape } from '../entity/entry';
+import { entryShape } from './entry';
 import { RECIPE, type RecipeInput } from '../entity/recipe';
 import { LIMITS } from '../limits';
 import { quantity } from './fields';

@@ -1,7 +1,7 @@
 /** What the models take of a release, as `kb` and the store give it. */
 import { z } from 'zod';
 import { COMPONENT } from '../entity/component';
-import { entryShape } from '../entity/entry';
+import { entryShape } from './entry';
 import { quantity } from './fields';
 import { sharesFault } from './shares';
 import { asIssue } from '../message';

@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import { BATCH } from '../entity/batch';
 import { COMPONENT } from '../entity/component';
-import { entryShape } from '../entity/entry';
+import { entryShape } from './entry';
 import { RELEASE } from '../entity/release';
 import { sharesFault } from './shares';
 import { asIssue, inIssue } from '../message';

@@ -1,6 +1,6 @@
 /** Machine, grinder and basket, as far as proposal and advice need them. */
 import { z } from 'zod';
-import { entryShape } from '../entity/entry';
+import { entryShape } from './entry';
 import { BASKET, GRINDER, MACHINE } from '../entity/equipment';
 import { quantity } from './fields';
 import { inIssue } from '../message';

@@ -1,7 +1,7 @@
 /** A shot as it was pulled, and what was tasted of it. */
 import { z } from 'zod';
 import { CHOKED } from '../choked';
-import { entryShape } from '../entity/entry';
+import { entryShape } from './entry';
 import { SHOT } from '../entity/shot';
 import { SCALES } from '../entity/tasting';
 import { rangeWords } from '../limits';

@@ -1,6 +1,6 @@
 /** What a shot is judged against: the recipe on the bench with its tolerances. */
 import { z } from 'zod';
-import { entryShape } from '../entity/entry';
+import { entryShape } from './entry';
 import { HOLDS } from '../entity/recipe';
 import { DEFAULT_TOLERANCE, yieldTolerance } from '../tolerance';
 import { quantity } from './fields';

@@ -1,7 +1,7 @@
 /** A simulated shot as it is asked for from outside: one schema, and the simulator's input made of it. */
 import { z } from 'zod';
 import { PROCESS_INTENSITY } from '../coffee/features';
-import { programmeSchema } from '../programme/programme';
+import { programmeSchema } from '../schema/programme';
 import { STYLE_STEPS } from '../programme/styles';
 import { oneOf, quantity } from '../schema/fields';
 import { basketSchema } from '../schema/setup';

@@ -4,7 +4,7 @@
  */
 import { featuresOf, type Features, type ReleaseFacts } from '../coffee/features';
 import { USUAL_FIRST_DRIP_S } from '../extraction/clock';
-import { referenceStretch } from '../fits/basketLaw';
+import { referenceStretch } from '../extraction/basketLaw';
 import type { Recipe } from '../schema/recipe';
 import type { ScoredCup } from '../trials/bestRecipe';
 import type { SignMessage } from '../trials/signs';

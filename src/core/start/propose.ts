@@ -2,10 +2,10 @@
  * The starting recipe of a release: five regressions (model.md §2), then limits, rounding and words.
  * Units at the end of names. A recipe is a place to start: its interval says how far it may be off.
  */
-import { RATIO_LIMIT, TEMPERATURE_LIMIT_C } from './proposalLimits';
+import { RATIO_LIMIT, TEMPERATURE_LIMIT_C } from '../trials/proposalLimits';
 import { featuresOf, type Features, type ReleaseFacts } from '../coffee/features';
 import { USUAL_FIRST_DRIP_S } from '../extraction/clock';
-import { REFERENCE_BASKET, referenceStretch } from '../fits/basketLaw';
+import { REFERENCE_BASKET, referenceStretch } from '../extraction/basketLaw';
 import { Z_80 } from '../grinder/dial';
 import { dot } from '../linear';
 import { spanOf, type RestSpan } from '../rest/rest';

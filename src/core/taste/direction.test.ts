@@ -1,6 +1,6 @@
 import { grinder } from '../../../tests/support/coffee';
 import { tasteDirection } from './direction';
-import { tasteMove } from './tasteMove';
+import { tasteMove } from '../advice/tasteMove';
 
 const balanced = { acidity: 5, sharpness: 2, sweetness: 7, bitterness: 3, dryness: 1, body: 6 };
 const onBench = {

@@ -1,5 +1,5 @@
 /** A first recipe for milk drinks, from the straight one. */
-import { settableG } from '../trials/settable';
+import { settableG } from '../extraction/settable';
 
 /**
  * Milk thins strength and hides acidity: a shorter shot of the same dose says more in the cup. House heuristic;

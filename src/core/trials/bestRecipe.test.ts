@@ -1,6 +1,6 @@
 import { bestRecipe, firstCupPoints } from './bestRecipe';
 import { placeAt } from './coding';
-import { usualPrior } from './usualPrior';
+import { usualPrior } from '../start/usualPrior';
 
 const CENTRE = { ratio: 2, temperatureC: 93, timeS: 28 };
 /** Two tasters, the second a point lower, who like it longer than proposed. */

@@ -5,7 +5,7 @@
  */
 import type { Matrix } from 'ml-matrix';
 import { LIMITS } from '../limits';
-import { RATIO_LIMIT, TEMPERATURE_LIMIT_C } from '../start/proposalLimits';
+import { RATIO_LIMIT, TEMPERATURE_LIMIT_C } from './proposalLimits';
 import { curvatureParticles } from './curvature';
 import { codedFrom, placeAt, STEP, type Coded, type TrialPoint } from './coding';
 import type { Quadratic } from './contours';

@@ -1,7 +1,7 @@
 import { Matrix } from 'ml-matrix';
 import { houseSigns, signMessageOf } from './signs';
 import { fitSurface, likingAt, USUAL_SIGNS, type Cup } from './surface';
-import { usualPrior } from './usualPrior';
+import { usualPrior } from '../start/usualPrior';
 
 const H = new Matrix([
   [0.7, 0.1, 0],

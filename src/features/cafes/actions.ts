@@ -1,6 +1,6 @@
 /** Cafés: who they are, what they send, what was found and what they are answered. */
 import { z } from 'zod';
-import { entryShape } from '@/core/entity/entry';
+import { entryShape } from '@/core/schema/entry';
 import { CAFE_CHECK } from '@/core/entity/cafeCheck';
 import { PARTNER, type PartnerInput } from '@/core/entity/partner';
 import { userFault } from '@/core/errors';

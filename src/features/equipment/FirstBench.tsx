@@ -3,7 +3,12 @@
 import { useRouter } from 'next/navigation';
 import { useState, type FormEvent } from 'react';
 import styled from 'styled-components';
-import { BASKET_KINDS, GRINDER_KINDS, MACHINE_KINDS, type Kind } from '@/core/equipmentKinds';
+import {
+  BASKET_KINDS,
+  GRINDER_KINDS,
+  MACHINE_KINDS,
+  type Kind,
+} from '@/core/entity/equipmentKinds';
 import { MainButton, QuietButton } from '@/ui/Button';
 import { Faults } from '@/ui/Faults';
 import { FieldGrid, SelectInput } from '@/ui/fields';

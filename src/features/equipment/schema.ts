@@ -1,6 +1,6 @@
 /** What a person enters of machine, grinder, basket and of a setup of the three. */
 import { z } from 'zod';
-import { entryShape } from '@/core/entity/entry';
+import { entryShape } from '@/core/schema/entry';
 import { BASKET, GRINDER, MACHINE, PART_NAMES } from '@/core/entity/equipment';
 import { SETUP, SETUP_LINKS } from '@/core/entity/setup';
 import { DIVISIONS, dialRangeWords, dialWords } from '@/core/grinder/notation';

@@ -1,7 +1,7 @@
 import { screen, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { useState } from 'react';
-import { USUAL_DRINKS } from '@/core/extraction/drinks';
+import { USUAL_DRINKS } from '@/core/fits/drinks';
 import { renderAs } from '../../../tests/support/render';
 import { DrinksList } from './DrinksList';
 import type { DrinkText } from './houseText';

@@ -1,7 +1,7 @@
 'use client';
 
 import styled from 'styled-components';
-import { FILL_LABELS, FILLS, MOST_DRINKS, SHOTS } from '@/core/extraction/drinks';
+import { FILL_LABELS, FILLS, MOST_DRINKS, SHOTS } from '@/core/fits/drinks';
 import { Button, QuietButton } from '@/ui/Button';
 import { QuantityInput, SelectInput, TextInput } from '@/ui/fields';
 import { Small } from '@/ui/type';

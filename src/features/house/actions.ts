@@ -4,7 +4,7 @@ import { userFault } from '@/core/errors';
 import { quantity, text } from '@/core/schema/fields';
 import { newPersonFields } from '@/core/schema/person';
 import { changedMeanwhile, defineCommand, passwordHashOf } from '@/data/command';
-import { ownRulesSchema } from '@/core/schema/ownRule';
+import { ownRulesSchema } from '@/core/start/ownRule';
 import { keepBefore } from '@/data/edits';
 import { findHouse, insertHouse, updateHouse, updateRules } from '@/data/house';
 import { findLead, hasSignIns, insertPerson, setSignIn } from '@/data/people';

@@ -2,7 +2,7 @@
 import { BATCH } from '@/core/entity/batch';
 import { quantity } from '@/core/entity/field';
 import { HOUSE } from '@/core/entity/house';
-import type { Fill } from '@/core/extraction/drinks';
+import type { Fill } from '@/core/fits/drinks';
 import { ROAST_WORDS } from '@/core/vocabulary';
 import type { House } from '@/data/house';
 import { sentOf, textOf, type EntryText } from '@/ui/entryText';

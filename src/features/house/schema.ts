@@ -1,8 +1,8 @@
 /** What a lead enters of how the house works. */
 import { z } from 'zod';
-import { entryShape } from '@/core/entity/entry';
+import { entryShape } from '@/core/schema/entry';
 import { HOUSE } from '@/core/entity/house';
-import { drinkSchema, MOST_DRINKS, USUAL_DRINKS } from '@/core/extraction/drinks';
+import { drinkSchema, MOST_DRINKS, USUAL_DRINKS } from '@/core/fits/drinks';
 import { day, optionalText, quantity } from '@/core/schema/fields';
 
 /** Currencies this browser and server can write; codes are ISO 4217. */

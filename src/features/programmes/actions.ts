@@ -1,6 +1,6 @@
 /** Commands on the house's own programmes. */
 import { z } from 'zod';
-import { entryShape } from '@/core/entity/entry';
+import { entryShape } from '@/core/schema/entry';
 import { PROGRAMME } from '@/core/entity/programme';
 import { changedMeanwhile, defineCommand, personOf } from '@/data/command';
 import { keepBefore } from '@/data/edits';

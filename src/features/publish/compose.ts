@@ -4,7 +4,7 @@
  */
 import { z } from 'zod';
 import { UserFault, type Fault } from '@/core/errors';
-import { drinkRow, type DrinkRow } from '@/core/extraction/drinks';
+import { drinkRow, type DrinkRow } from '@/core/fits/drinks';
 import { AUDIENCES, fitFor } from '@/core/fits/audience';
 import { roundedFactors } from '@/core/fits/factors';
 import { LANGUAGES } from '@/core/language';

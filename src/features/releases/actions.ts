@@ -1,6 +1,6 @@
 /** One change of several releases at once. */
 import { z } from 'zod';
-import { entryShape } from '@/core/entity/entry';
+import { entryShape } from '@/core/schema/entry';
 import { RELEASE } from '@/core/entity/release';
 import { userFault } from '@/core/errors';
 import { MOST_AT_ONCE, TEXT_LIMITS } from '@/core/limits';

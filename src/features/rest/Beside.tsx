@@ -3,7 +3,7 @@
 import { dayWords } from '@/core/dayWords';
 import { figure } from '@/core/figure';
 import { dialWords, type Notation } from '@/core/grinder/notation';
-import type { CarryVerdict } from '@/core/rest/carry';
+import type { CarryVerdict } from '@/core/advice/carry';
 import { roastWord } from '@/core/vocabulary';
 import { SectionTitle, Small, Table, TableHead, TableScroll } from '@/ui/type';
 import type { BatchBeside, BatchesBeside } from '@/views/batchesBeside';

@@ -2,7 +2,7 @@
 import { randomBytes } from 'node:crypto';
 import { z } from 'zod';
 import { dayWords } from '@/core/dayWords';
-import { entryShape } from '@/core/entity/entry';
+import { entryShape } from '@/core/schema/entry';
 import { RECHECK } from '@/core/entity/recheck';
 import { SAMPLE } from '@/core/entity/sample';
 import { userFault } from '@/core/errors';

@@ -2,7 +2,7 @@
 import { z } from 'zod';
 import { userFault } from '@/core/errors';
 import { DRAFT } from '@/core/entity/draft';
-import { entryShape } from '@/core/entity/entry';
+import { entryShape } from '@/core/schema/entry';
 import { RECIPE } from '@/core/entity/recipe';
 import { dialRangeWords, dialWords } from '@/core/grinder/notation';
 import { oneOf, text } from '@/core/schema/fields';

@@ -7,7 +7,7 @@ import { figure, signed } from '@/core/figure';
 import { Z_80 } from '@/core/grinder/dial';
 import { dialWords } from '@/core/grinder/notation';
 import { holdsOf } from '@/core/trials/holds';
-import { settableC, settableG } from '@/core/trials/settable';
+import { settableC, settableG } from '@/core/extraction/settable';
 import type { BestView } from '@/views/best';
 import type { Bench } from '@/views/release';
 import { Button } from '@/ui/Button';

@@ -6,7 +6,7 @@ import styled from 'styled-components';
 import type { Commands } from '@/core/command/inputs';
 import { extraction } from '@/core/extraction/extraction';
 import { tasteDirection } from '@/core/taste/direction';
-import { tasteMove } from '@/core/taste/tasteMove';
+import { tasteMove } from '@/core/advice/tasteMove';
 import { MOMENT_LABELS, MOMENTS, SERVING_LABELS, SERVINGS } from '@/core/vocabulary';
 import { EMPTY_CUP_FAULT, isEmptyCup } from '@/core/taste/emptyCup';
 import type { StoredTasting } from '@/data/tastings';

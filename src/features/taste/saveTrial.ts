@@ -1,7 +1,7 @@
 /** What the trial of a release may change and take. */
 import { z } from 'zod';
 import { userFault } from '@/core/errors';
-import { entryShape } from '@/core/entity/entry';
+import { entryShape } from '@/core/schema/entry';
 import { TRIAL, TRIAL_ENDS } from '@/core/entity/trial';
 import { defineCommand, personOf } from '@/data/command';
 import { findBenchDraft } from '@/data/dialIns';

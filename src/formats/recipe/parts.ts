@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { AUDIENCES } from '@/core/fits/audience';
 import type { FitFactors } from '@/core/fits/factors';
 import { FIT_CODES } from '@/core/fits/fit';
-import { FILLS } from '@/core/extraction/drinks';
+import { FILLS } from '@/core/fits/drinks';
 import { LANGUAGES } from '@/core/language';
 import { CLOCKS, STYLES } from '@/core/vocabulary';
 

@@ -1,6 +1,6 @@
 /** Checks of cafés in a spreadsheet: a row for each coffee that was checked. Pure. */
 import { z } from 'zod';
-import { entryShape } from '@/core/entity/entry';
+import { entryShape } from '@/core/schema/entry';
 import { day, text } from '@/core/entity/field';
 import { CAFE_CHECK } from '@/core/entity/cafeCheck';
 import { columnsOf } from './cells';

@@ -1,7 +1,7 @@
 /** Recipes a house decided on before it had this program: a row each. Pure. */
 import { readNumber } from '@/core/readNumber';
 import { z } from 'zod';
-import { entryShape } from '@/core/entity/entry';
+import { entryShape } from '@/core/schema/entry';
 import { day, quantity, text } from '@/core/entity/field';
 import { RECIPE } from '@/core/entity/recipe';
 import { timeWindowOf } from '@/core/start/proposedVariables';

@@ -1,6 +1,6 @@
 /** Shots of a spreadsheet: a row each, in the order they were pulled. Pure. */
 import { z } from 'zod';
-import { entryShape } from '@/core/entity/entry';
+import { entryShape } from '@/core/schema/entry';
 import { day, text } from '@/core/entity/field';
 import { SHOT } from '@/core/entity/shot';
 import { massOfVolume } from '@/core/extraction/volume';

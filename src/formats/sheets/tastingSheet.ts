@@ -1,6 +1,6 @@
 /** Tastings of a spreadsheet: a row for each cup somebody judged. Pure. */
 import { z } from 'zod';
-import { entryShape } from '@/core/entity/entry';
+import { entryShape } from '@/core/schema/entry';
 import { day, text } from '@/core/entity/field';
 import { SCALES, TASTING } from '@/core/entity/tasting';
 import { tasteSchema } from '@/core/schema/shot';

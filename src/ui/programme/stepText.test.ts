@@ -1,5 +1,5 @@
 import { STYLE_STEPS } from '@/core/programme/styles';
-import { programmeSchema } from '@/core/programme/programme';
+import { programmeSchema } from '@/core/schema/programme';
 import {
   added,
   changed,

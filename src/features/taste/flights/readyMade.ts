@@ -2,8 +2,8 @@
 import { USUAL_FIRST_DRIP_S } from '@/core/extraction/clock';
 import { STYLE_LABELS, type BeanState } from '@/core/vocabulary';
 import type { FlightTest } from '@/core/panel/flightTests';
-import { RATIO_LIMIT, TEMPERATURE_LIMIT_C } from '@/core/start/proposalLimits';
-import { settableC, settableG } from '@/core/trials/settable';
+import { RATIO_LIMIT, TEMPERATURE_LIMIT_C } from '@/core/trials/proposalLimits';
+import { settableC, settableG } from '@/core/extraction/settable';
 import type { NextCup } from '@/views/best';
 import type { FlightRecipe } from '@/views/flightRecipes';
 

@@ -1,7 +1,7 @@
 /** A rule a house sets in place of the trade's. */
 import { z } from 'zod';
-import { EDITABLE_FACTORS, OUTPUTS } from '../start/priors';
-import { oneOf } from './fields';
+import { EDITABLE_FACTORS, OUTPUTS } from './priors';
+import { oneOf } from '../schema/fields';
 import { inIssue } from '../message';
 
 /** No rule of the trade comes near these; beyond them a figure is a slip of the hand. */

@@ -1,7 +1,7 @@
 /** Programmes as they come in from outside: what a step may hold, and what no pump can do. */
 import { z } from 'zod';
-import { oneOf, quantity } from '../schema/fields';
-import { DRIVE_UNITS, DRIVES, MOST, MOST_STEPS, type Drive } from './step';
+import { oneOf, quantity } from './fields';
+import { DRIVE_UNITS, DRIVES, MOST, MOST_STEPS, type Drive } from '../programme/step';
 import { inIssue } from '../message';
 
 const stepFields = {

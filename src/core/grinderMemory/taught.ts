@@ -1,5 +1,5 @@
 /** A grinder's memory in the words of the bench: seconds a step, scatter, usual dial by roast. */
-import { roundDial, Z_80 } from './dial';
+import { roundDial, Z_80 } from '../grinder/dial';
 import type { GrinderMemory } from './memory';
 import type { Grinder } from '../schema/setup';
 

@@ -7,8 +7,8 @@ import { Matrix, determinant, inverse } from 'ml-matrix';
 import { dot } from '../linear';
 import { runToEnd } from '../runToEnd';
 import { converge, mapOf, priorOf, type PastDialIn, type State } from './memory';
-import { addRow } from './timeModel';
-import { ODD_SD, type Slope } from './timePrior';
+import { addRow } from '../grinder/timeModel';
+import { ODD_SD, type Slope } from '../grinder/timePrior';
 
 /** Fewer dial-ins say nothing of it. */
 export const HINT_FROM_DIAL_INS = 50;

@@ -2,7 +2,7 @@
  * Kinds of machine, grinder and basket with the figures they usually have, for a bench described in three
  * choices. House heuristic: the middle of what the trade sells; refined later in Equipment.
  */
-import type { PartInput } from './entity/equipment';
+import type { PartInput } from './equipment';
 
 export interface Kind<T> {
   readonly id: string;

@@ -5,7 +5,7 @@
 import { z } from 'zod';
 import { userFault } from '../errors';
 import { oneOf, quantity, text } from '../schema/fields';
-import { volumeOfMass } from './volume';
+import { volumeOfMass } from '../extraction/volume';
 import { fault } from '../message';
 
 export const FILLS = ['none', 'milk', 'water'] as const;

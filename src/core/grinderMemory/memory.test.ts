@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { expectSignificant } from '../../../tests/support/significant';
 import { learnGrinder, priorFromMemory, type GrindFeatures, type PastDialIn } from './memory';
 import { taughtBy } from './taught';
-import type { TimeRow } from './timeRows';
+import type { TimeRow } from '../grinder/timeRows';
 
 const PLAIN: GrindFeatures = { light: 0, dark: 0, intensity: 0 };
 const SLOPE = { mean: -0.1, sd: 0.04 };

@@ -12,9 +12,15 @@ import { runToEnd } from '../runToEnd';
 import { ALTERED_STYLES, styleAtOneSetting } from '../start/priors';
 import { LN_TIME_PER_STEP } from '../start/startDial';
 import type { BrewStyle } from '../vocabulary';
-import { addRow } from './timeModel';
-import { ODD_RATE, weightOf, type Slope, type TimePrior } from './timePrior';
-import { AGE_SLOPE, DOSE_EXPONENT, NOISE_SD, YIELD_EXPONENT, type TimeRow } from './timeRows';
+import { addRow } from '../grinder/timeModel';
+import { ODD_RATE, weightOf, type Slope, type TimePrior } from '../grinder/timePrior';
+import {
+  AGE_SLOPE,
+  DOSE_EXPONENT,
+  NOISE_SD,
+  YIELD_EXPONENT,
+  type TimeRow,
+} from '../grinder/timeRows';
 
 /** How a coffee's roast and processing move its time at one setting: max(0, −ρ), max(0, ρ), I. */
 export interface GrindFeatures {

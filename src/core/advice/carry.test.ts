@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { expectSignificant } from '../../../tests/support/significant';
-import { ageOf } from './ageing';
+import { ageOf } from '../rest/ageing';
 import { carryOver, type CarryInput } from './carry';
 
 /** Day 10 to 13, two weeks since, e −.009 ± .003, the release known to .02, batches apart by .05. */

@@ -1,8 +1,8 @@
 /** The schema of what a person enters of an entity, from its fields. */
 import { z } from 'zod';
-import { programmeSchema } from '../programme/programme';
-import { day, oneOf, optionalText, quantity, text } from '../schema/fields';
-import { entriesOf, type Field, type Fields, type Known, type RangeField } from './field';
+import { programmeSchema } from './programme';
+import { day, oneOf, optionalText, quantity, text } from './fields';
+import { entriesOf, type Field, type Fields, type Known, type RangeField } from '../entity/field';
 import { inIssue } from '../message';
 
 type EntryOf<F> = F extends { optional: true }

@@ -7,7 +7,7 @@ import type { Grinder, Machine } from '../schema/setup';
 import { finerSign, grindWord, roundDial } from '../grinder/dial';
 import { dialMoveWords } from '../grinder/notation';
 import type { Message } from '../message';
-import type { Direction } from './direction';
+import type { Direction } from '../taste/direction';
 
 export interface TasteMove {
   readonly variable: 'yieldG' | 'dial' | 'temperatureC';

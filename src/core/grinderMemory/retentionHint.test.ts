@@ -2,9 +2,9 @@ import { pastDialIn } from '../advice/pastDialIn';
 import { chanceFrom } from '../random';
 import type { Shot } from '../schema/shot';
 import { targetSchema } from '../schema/target';
-import { slopePrior } from './dial';
+import { slopePrior } from '../grinder/dial';
 import { learnGrinder, type PastDialIn } from './memory';
-import { chamberAfter, effectiveDial } from './retention';
+import { chamberAfter, effectiveDial } from '../grinder/retention';
 import { HINT_FROM_DIAL_INS, retentionHint } from './retentionHint';
 
 const GRINDER = { stepSize: 1, finerIs: 'lower', min: -40, max: 40 } as const;

@@ -3,7 +3,7 @@
  * figure is held against the others' weighted mean, and counts as other where their 80 % bands leave no room.
  */
 import { Z_80 } from '../grinder/dial';
-import type { Estimate } from './houseAgeing';
+import type { Estimate } from '../rest/houseAgeing';
 
 /** The mean of estimates, each counted by how sure it is. @throws never; null where there are none. */
 export function pooled(estimates: readonly Estimate[]): Estimate | null {

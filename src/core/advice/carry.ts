@@ -5,7 +5,7 @@
  * is needed: without it a settled verdict is wrong more often than it says.
  */
 import { inverse, Matrix } from 'ml-matrix';
-import { between } from '../advice/proofCost';
+import { between } from './proofCost';
 import { ODD_RATE, ODD_SD } from '../grinder/timePrior';
 import { NOISE_SD } from '../grinder/timeRows';
 
