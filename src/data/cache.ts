@@ -95,6 +95,19 @@ export async function fillCache<T>(
   }
 }
 
+/** The cached answer, or worked out as part of longer work in steps. */
+export function* cachedInSteps<T>(
+  db: Db,
+  options: CacheOptions,
+  work: () => Generator<unknown, T>,
+): Generator<unknown, T> {
+  const { key = '' } = options;
+  const { byKey } = entriesOf(db, options);
+  if (byKey.has(key)) return byKey.get(key) as T;
+  const answer = yield* work();
+  return store(entriesOf(db, options), key, answer);
+}
+
 /** What work that is done in steps gives, with room for others between two steps. */
 export async function runInSteps<T>(work: Generator<unknown, T>): Promise<T> {
   let step = work.next();

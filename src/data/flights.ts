@@ -267,23 +267,30 @@ export function insertSheet(db: Db, id: string, sheet: NewSheet): void {
   });
 }
 
-/**
- * Ends the blind part: every sheet that came in time becomes a cup of the shot it was poured from. A guest's cup
- * stands under whoever reveals, with the guest's name.
- */
-export function reveal(db: Db, flightId: string, personId: string): void {
+/** A sheet as a cup of the shot it was tasted from. */
+export interface RevealedCup {
+  readonly sheet: BlindSheet;
+  readonly shotId: string;
+  readonly serving: string;
+}
+
+/** Ends the blind part. A guest's cup stands under whoever reveals, with the guest's name. */
+export function setRevealed(
+  db: Db,
+  flightId: string,
+  { cups, personId }: { readonly cups: readonly RevealedCup[]; readonly personId: string },
+): void {
   prepared(db, 'UPDATE flight SET revealed_at = ? WHERE id = ?').run(now(), flightId);
-  prepared(
+  const insert = prepared(
     db,
     `INSERT INTO tasting (id, shot_id, tasted_at, tasted_by, moment, serving, scales, notes_found,
        remark, flight_id, guest)
-     SELECT s.id, c.shot_id, s.tasted_at, COALESCE(t.person_id, @personId), s.moment,
-       json_extract(f.arms, '$[' || c.arm || '].serving'), s.scales, s.notes_found, s.remark, f.id,
-       CASE WHEN t.person_id IS NULL THEN t.name END
-     FROM flight_sheet s JOIN flight_taster t ON t.id = s.taster_id JOIN flight f ON f.id = t.flight_id
-     JOIN flight_cup c ON c.flight_id = f.id AND c.code = s.code
-     WHERE f.id = @flightId AND c.shot_id IS NOT NULL AND s.is_late = 0`,
-  ).run({ flightId, personId });
+     SELECT s.id, @shotId, s.tasted_at, COALESCE(t.person_id, @personId), s.moment, @serving, s.scales,
+       s.notes_found, s.remark, t.flight_id, CASE WHEN t.person_id IS NULL THEN t.name END
+     FROM flight_sheet s JOIN flight_taster t ON t.id = s.taster_id WHERE s.id = @sheetId`,
+  );
+  for (const { sheet, shotId, serving } of cups)
+    insert.run({ sheetId: sheet.id, shotId, serving, personId });
 }
 
 export function setDecision(

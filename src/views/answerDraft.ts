@@ -2,9 +2,8 @@
 import { roundDial } from '@/core/grinder/dial';
 import { dialWords } from '@/core/grinder/notation';
 import { cafeWords } from '@/words/cafeWords';
-import { helperWords } from '@/words/helperWords';
 import { figureIn } from '@/words/figures';
-import { stepsIn } from '@/words/stepsIn';
+import { grindMoveIn } from '@/words/grindMoveIn';
 import type { CafeSignal } from '@/core/cafes/signals';
 import { signalKey } from '@/core/cafes/signalKey';
 import type { Db } from '@/data/database';
@@ -131,15 +130,11 @@ function changeWords(
   if (next === null || next.move.steps === 0) return null;
   const { language } = partner;
   const { steps } = next.move;
-  const say = helperWords(language);
-  const amount = stepsIn(language, steps);
-  const side =
-    steps > 0 ? say('answer.coarser', { steps: amount }) : say('answer.finer', { steps: amount });
   const from = lastDial(state.model, partner, releaseId);
-  if (from === null) return side;
-  const to = movedDial(partner, from, steps);
   const dial = (value: number) => dialWords(partner, roundDial(value));
-  return `${side}, ${cafeWords(language)('from', { from: dial(from), to: dial(to) })}`;
+  const moved =
+    from === null ? undefined : { from: dial(from), to: dial(movedDial(partner, from, steps)) };
+  return grindMoveIn(language, -steps, moved);
 }
 
 /** The dial its last check of the coffee wrote down, as the grinder counts. */

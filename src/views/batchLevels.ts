@@ -45,7 +45,7 @@ import { allSetups, type StoredSetup } from '@/data/setups';
 import { shotsOfDialIns } from '@/data/shots';
 import { grinderMemoryOf, onTodaysDial } from './grinderMemory';
 import { MODEL_TAGS } from './houseModel';
-import { advisedShot, targetOf } from './target';
+import { advisedShot, targetOf } from '@/core/advice/benchQuestion';
 
 /** Older dial-ins are of other burrs and other roasts. House heuristic. */
 const MOST_DIAL_INS = 200;

@@ -1,4 +1,5 @@
 /** The best recipe the cups of a release have shown so far. Server only. */
+import { benchQuestion } from '@/core/advice/benchQuestion';
 import { dialFor } from '@/core/advice/dialFor';
 import type { ReleaseFacts } from '@/core/coffee/features';
 import { referenceStretch } from '@/core/extraction/basketLaw';
@@ -18,7 +19,7 @@ import { cached } from '@/data/cache';
 import { cafeSpread } from './cafeSpread';
 import { cafeTastes, TASTE_WORD_TAGS, type CafeTaste } from './cafeTastes';
 import { MODEL_TAGS, readHouseModel } from './houseModel';
-import { askedOf, learntFor, type Bench, type ReleaseView } from './release';
+import { learntFor, type Bench, type ReleaseView } from './release';
 import { numberOf } from './tasteEvidence';
 import { boundsOf, readAim, type Aim } from './trial';
 
@@ -98,7 +99,7 @@ export function readBest(db: Db, house: House, view: ReleaseView): BestView | nu
           : recipe.temperatureC,
       });
       const dialOf = dialFor({
-        ...askedOf(bench),
+        ...benchQuestion(bench),
         ...learntFor(db, house, { ...view, ...bench, release }),
       });
       const { offsets, next, ...shown } = best;

@@ -3,6 +3,7 @@
  * apart. Styles teach each other, but for the soak: half a minute of waiting makes another line of it. Kept until one more is decided or an old one is corrected, so that logging
  * a shot learns nothing anew. A dial-in that is decided itself is judged without: it would prove itself.
  */
+import { createHash } from 'node:crypto';
 import { grindFeatures, pastDialIn } from '@/core/advice/pastDialIn';
 import type { NextInput } from '@/core/advice/types';
 import { readRoast } from '@/core/coffee/roast';
@@ -24,14 +25,14 @@ import { dialToday, type CalibrationPeriod } from '@/core/grinder/calibrationPer
 import type { Shot } from '@/core/schema/shot';
 import { findPart, listParts, type StoredGrinder } from '@/data/equipment';
 import type { House } from '@/data/house';
-import { cached, fillCache, type CacheOptions } from '@/data/cache';
+import { cached, cachedInSteps, fillCache, type CacheOptions } from '@/data/cache';
 import { findReleases } from '@/data/releases';
 import { allSetups, type StoredSetup } from '@/data/setups';
 import { shotsOfDialIns } from '@/data/shots';
 import { factsOf } from './facts';
 import { DECIDED } from './history';
 import { MODEL_TAGS } from './houseModel';
-import { advisedShot, targetOf } from './target';
+import { advisedShot, targetOf } from '@/core/advice/benchQuestion';
 
 const OF_GRINDER = `SELECT q.* FROM (${DECIDED}) q
   JOIN setup u ON u.id = q.setupId
@@ -139,31 +140,22 @@ export async function renewGrinderMemories(db: Db, house: House): Promise<void> 
   }
 }
 
-/** By database and key: what was learnt last, and from which rows. */
-const learnt = new WeakMap<
-  Db,
-  Map<string, { readonly rows: string; readonly memory: GrinderMemory }>
->();
-
 /** Learns from the dial-ins as they stand; where their rows are what they were, nothing is learnt again. */
 function* learningMemory(
   db: Db,
   house: House,
   grinder: StoredGrinder,
   style: StoredDraft['style'],
-): Generator<number, Known> {
+): Generator<unknown, Known> {
   const { dialIns, referenceDial, pastWith } = gather(db, house, grinder, style);
   const past = pastWith(grinder.retentionG);
   const slope = slopePrior(grinder);
   const rows = JSON.stringify([slope, referenceDial, past]);
-  let ofDb = learnt.get(db);
-  if (!ofDb) learnt.set(db, (ofDb = new Map()));
-  const key = keyOf(grinder.id, style);
-  const before = ofDb.get(key);
-  if (before?.rows === rows) return { memory: before.memory, dialIns };
-  yield 0;
-  const memory = yield* learningGrinder(past, slope, referenceDial);
-  ofDb.set(key, { rows, memory });
+  // It rests on its rows alone: whatever else the house changed, the same rows teach the same.
+  const key = createHash('sha256').update(rows).digest('hex');
+  const memory = yield* cachedInSteps(db, { name: 'grinder lessons', tags: [], key }, () =>
+    learningGrinder(past, slope, referenceDial),
+  );
   return { memory, dialIns };
 }
 

@@ -25,7 +25,7 @@ import { factsToday } from './facts';
 import { memoryFor } from './grinderMemory';
 import { readHouseModel } from './houseModel';
 import type { BatchView, Bench } from './shown';
-import { judgingOf, targetOf } from './target';
+import { judgingOf, targetOf } from '@/core/advice/benchQuestion';
 
 /** A roast this far from the one before asks for another ratio, in roast levels. House heuristic. */
 const ANOTHER_ROAST = 0.5;

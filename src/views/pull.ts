@@ -1,4 +1,5 @@
 /** What Pull shows beyond the release: traces, the grinder's curve, the overrun, the house's usual. */
+import { benchQuestion } from '@/core/advice/benchQuestion';
 import { firstsAfterBreak } from '@/core/advice/breaks';
 import { grinderCurve, type CurvePoint } from '@/core/advice/curve';
 import { PROCESS_INTENSITY } from '@/core/coffee/features';
@@ -9,7 +10,7 @@ import type { Trace } from '@/core/trace/schema';
 import { prepared, type Db } from '@/data/database';
 import type { House } from '@/data/house';
 import { readRecords } from './records';
-import { askedOf, learntFor, type Bench, type ReleaseView } from './release';
+import { learntFor, type Bench, type ReleaseView } from './release';
 import { findTraces } from '@/data/traces';
 
 /** What a dial-in usually takes in this house: the middle of those on target. */
@@ -60,7 +61,7 @@ export function readPull(db: Db, house: House, view: ReleaseView, bench: Bench):
   const moments = shots.map(({ pulledAt }) => pulledAt);
   return {
     curve: grinderCurve({
-      ...askedOf(bench),
+      ...benchQuestion(bench),
       ...learntFor(db, house, { ...view, ...bench }),
     }),
     traces: Object.fromEntries(

@@ -24,7 +24,7 @@ import { shotsOfDialIns, type StoredShot } from '@/data/shots';
 import { tastingsOfDialIns, type StoredTasting } from '@/data/tastings';
 import { dayOf } from '@/data/today';
 import { carryOf } from './newBatch';
-import { advisedShot, judgingOf, targetOf } from './target';
+import { advisedShot, judgingOf, targetOf } from '@/core/advice/benchQuestion';
 
 /** What every point carries to be filtered by, and to open its release. */
 export interface About {

@@ -2,7 +2,7 @@
  * A release as the screens show it: stored facts with what the core makes of them today.
  * Read-only; computed anew for every request, so it can never be stale.
  */
-import { firstsAfterBreak } from '@/core/advice/breaks';
+import { benchQuestion, judgingOf, shotsOfRecipe, targetOf } from '@/core/advice/benchQuestion';
 import { nextMove } from '@/core/advice/next';
 import { grindFeatures } from '@/core/advice/pastDialIn';
 import type { NextInput } from '@/core/advice/types';
@@ -30,13 +30,11 @@ import { allSetups, type StoredSetup } from '@/data/setups';
 import { shotsOfDialIns, spentOfBatches, type Spent, type StoredShot } from '@/data/shots';
 import { tastingsOfDialIns, type StoredTasting } from '@/data/tastings';
 import { factsToday } from './facts';
-import { dialToday, type CalibrationPeriod } from '@/core/grinder/calibrationPeriod';
+import type { CalibrationPeriod } from '@/core/grinder/calibrationPeriod';
 import { listPeriods } from '@/data/calibrationPeriods';
 import { memoryFor } from './grinderMemory';
 import { carryOf, newBatchOf, type NewBatch } from './newBatch';
-import type { Target } from '@/core/schema/target';
-import type { BatchView, Bench, BenchShot } from './shown';
-import { advisedShot, judgingOf, targetOf } from './target';
+import type { BatchView, Bench } from './shown';
 
 export type { BatchView, Bench, BenchShot } from './shown';
 
@@ -240,14 +238,9 @@ function readBench(
     tastings: cupsOf.get(shot.id) ?? [],
   }));
   const judging = judgingOf(house, release);
-  const adviceOn = (shots: readonly AskedShot[]) =>
-    nextMove({ ...askedOf({ target, setup, shots, draft, judging, periods }), ...learnt });
-  // Shots of the straight recipe teach the first one for milk its grind; later ones would only stand between.
-  const firstOwn = stored.findIndex(({ drink }) => drink === draft.drink);
-  const forRecipe = stored.filter(
-    (shot, i) =>
-      !isOfOther(shot, target) && (shot.drink === draft.drink || firstOwn < 0 || i < firstOwn),
-  );
+  const adviceOn = (shots: readonly (typeof stored)[number][]) =>
+    nextMove({ ...benchQuestion({ target, setup, shots, draft, judging, periods }), ...learnt });
+  const forRecipe = shotsOfRecipe(stored, target, draft.drink);
   const advice = adviceOn(forRecipe);
   const marks = forRecipe.length === stored.length ? advice.marks : adviceOn(stored).marks;
   const shots = stored.map((shot, i) => ({ ...shot, mark: marks[i]! }));
@@ -256,54 +249,4 @@ function readBench(
     0,
   );
   return { draft, setup, target, judging, periods, shots, shotCount: all.length, advice, spentG };
-}
-
-type AskedShot = Omit<BenchShot, 'mark'>;
-
-/** A machine is set by half a degree. */
-const SAME_C = 0.25;
-
-/** Pulled for a flight to other figures than the recipe's: it says nothing for or against the recipe on the bench. */
-function isOfOther(shot: AskedShot, target: Target): boolean {
-  if (!shot.isOfFlight) return false;
-  const isAsHot =
-    target.temperatureC === undefined ||
-    Math.abs(shot.temperatureC - target.temperatureC) <= SAME_C;
-  const isAsLong = Math.abs(shot.yieldG - target.yieldG) <= 2 * target.yieldToleranceG;
-  return !isAsHot || !isAsLong || shot.beans !== 'room';
-}
-
-/** The question the advice of a bench answers. */
-export function askedOf({
-  target,
-  setup,
-  shots,
-  draft,
-  judging,
-  periods,
-}: Pick<Bench, 'target' | 'setup' | 'draft' | 'judging' | 'periods'> & {
-  shots: readonly AskedShot[];
-}): NextInput {
-  const firsts = firstsAfterBreak(shots.map(({ pulledAt }) => pulledAt));
-  return {
-    // What was pulled or written on an older scale is judged on today's.
-    target: {
-      ...target,
-      startDial: dialToday(draft.startDial, draft.createdAt, periods) ?? draft.startDial,
-    },
-    grinder: setup.grinder,
-    basket: setup.basket,
-    machine: setup.machine,
-    shots: shots.map((shot, i) => {
-      const dial = dialToday(shot.dial, shot.pulledAt, periods);
-      return {
-        ...advisedShot(shot, shot.tastings, draft.drink),
-        dial: dial ?? shot.dial,
-        onOldScale: dial === null,
-        isFirst: firsts[i],
-      };
-    }),
-    targetFrom: shots.findLastIndex((shot) => shot.draftId !== draft.id) + 1,
-    ...judging,
-  };
 }

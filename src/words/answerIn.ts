@@ -5,7 +5,7 @@ import type { Language } from '@/core/language';
 import { cardWords, grindIn } from './cardWords';
 import { figureIn } from './figures';
 import { helperWords } from './helperWords';
-import { stepsIn } from './stepsIn';
+import { grindMoveIn, ranIn } from './grindMoveIn';
 import { heatOf } from './temperature';
 
 export interface Answer {
@@ -45,10 +45,7 @@ function moveIn(language: Language, { move }: Advice, { shots }: CardReaderQuest
       const isKnown =
         shots.length >= COUNTED_FROM_SHOTS && shots.some(({ finerSteps }) => finerSteps !== 0);
       if (!isKnown) return say('answer.grind', { amount: grindIn(cardWords(language), steps)! });
-      const shown = stepsIn(language, steps);
-      return say('answer.grind', {
-        amount: say(steps > 0 ? 'answer.finer' : 'answer.coarser', { steps: shown }),
-      });
+      return say('answer.grind', { amount: grindMoveIn(language, steps) });
     }
     case 'doseG':
       return say('answer.dose', { g: g(to) });
@@ -64,21 +61,19 @@ function whyIn(language: Language, { marks }: Advice, { card, shots }: CardReade
   const last = shots.at(-1);
   const mark = marks.at(-1);
   if (!last || !mark) return '';
-  const ran = ranIn(language, mark, card);
+  const ran = ranForCardIn(language, mark, card);
   return last.taste ? `${ran} ${say(`answer.tasted.${last.taste}`)}` : ran;
 }
 
 /** Against the window; of a cup that missed its yield, what its time means at the card's own. */
-function ranIn(
+function ranForCardIn(
   language: Language,
   { timeOnTargetClockS: time, side, inYield }: Advice['marks'][number],
   { timeS: [low, high], yieldG }: CardReaderQuestion['card'],
 ): string {
   const say = helperWords(language);
-  const off = (s: number) => `${figureIn(language, Math.max(1, Math.round(s)), 0)} s`;
   const at = `${figureIn(language, yieldG, 1)} g`;
   if (!inYield && side === 'fast') return say('answer.fastFor', { g: at });
   if (!inYield && side === 'slow') return say('answer.slowFor', { g: at });
-  if (time < low) return say('answer.fast', { s: off(low - time) });
-  return time > high ? say('answer.slow', { s: off(time - high) }) : say('answer.inside');
+  return ranIn(language, time < low ? time - low : Math.max(0, time - high));
 }

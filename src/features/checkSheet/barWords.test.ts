@@ -1,6 +1,7 @@
 import { NOTHING_KNOWN } from '@/core/cafes/atTheBar';
 import { LANGUAGES } from '@/core/language';
 import { cafeWords } from '@/words/cafeWords';
+import { helperWords } from '@/words/helperWords';
 import type { SheetCafe, SheetCoffee } from '@/views/checkSheet';
 import { barWords } from './barWords';
 
@@ -82,7 +83,7 @@ describe('the next move at a bar', () => {
     const cafe = { ...CAFE, language };
     const say = cafeWords(language);
     const fast = barWords(cafe, COFFEE, typed);
-    expect(fast.what).toContain(say('from', { from: '11', to: '9' }));
+    expect(fast.what).toContain(helperWords(language)('answer.from', { from: '11', to: '9' }));
     expect(fast.what).toContain(say('purge'));
     const choked = barWords(cafe, COFFEE, { ...typed, timeS: 40, yieldG: 8 });
     expect(choked.what).toContain(say('choked'));

@@ -5,7 +5,7 @@ import { dialWords } from '@/core/grinder/notation';
 import { cafeWords } from '@/words/cafeWords';
 import { helperWords } from '@/words/helperWords';
 import { figureIn } from '@/words/figures';
-import { stepsIn } from '@/words/stepsIn';
+import { grindMoveIn, ranIn } from '@/words/grindMoveIn';
 import { roundDial } from '@/core/grinder/dial';
 import type { SheetCafe, SheetCoffee } from '@/views/checkSheet';
 
@@ -43,29 +43,21 @@ export function barWords(cafe: SheetCafe, coffee: SheetCoffee, typed: Typed): Ba
     [low, high],
   );
   const say = cafeWords(language);
-  const sayHelper = helperWords(language);
   const g = (value: number) => `${figureIn(language, Math.abs(value), 1)} g`;
-  const s = `${figureIn(language, Math.max(1, Math.round(Math.abs(answer.missS))), 0)} s`;
-  const ran =
-    answer.missS === 0
-      ? sayHelper('answer.inside')
-      : answer.missS < 0
-        ? sayHelper('answer.fast', { s })
-        : sayHelper('answer.slow', { s });
+  const ran = ranIn(language, answer.missS);
   const grind = () => {
     const { steps } = answer.move;
-    // The model's steps count up as it grinds coarser.
-    const amount = stepsIn(language, steps);
-    const side =
-      steps > 0
-        ? sayHelper('answer.coarser', { steps: amount })
-        : sayHelper('answer.finer', { steps: amount });
-    if (typed.dial === undefined) return sayHelper('answer.grind', { amount: side });
-    const to = Math.min(dialMax, Math.max(dialMin, typed.dial + steps * stepSize * sign));
     const dial = (value: number) => dialWords(cafe, roundDial(value));
-    return sayHelper('answer.grind', {
-      amount: `${side}, ${say('from', { from: dial(typed.dial), to: dial(to) })}`,
-    });
+    const at = typed.dial;
+    const moved =
+      at === undefined
+        ? undefined
+        : {
+            from: dial(at),
+            to: dial(Math.min(dialMax, Math.max(dialMin, at + steps * stepSize * sign))),
+          };
+    // The model's steps count up as it grinds coarser.
+    return helperWords(language)('answer.grind', { amount: grindMoveIn(language, -steps, moved) });
   };
   const said: Record<BarAnswer['first'], () => string> = {
     stay: () => `${ran} ${say('stay')}`,

@@ -1,5 +1,6 @@
 /** Blind flights at the bench: planned, poured, revealed, decided. */
 import { z } from 'zod';
+import { revealedCups } from '@/core/panel/reveal';
 import { OVER_RATING_G } from '@/core/advice/nextSetting';
 import { userFault } from '@/core/errors';
 import { armSchema, type Arm } from '@/core/panel/arm';
@@ -15,7 +16,7 @@ import {
   findTaster,
   insertFlight,
   newSeed,
-  reveal,
+  setRevealed,
   setDecision,
   setDevice,
   setOpen,
@@ -199,13 +200,15 @@ export const revealFlight = defineCommand({
     const { db } = context;
     const flight = blindFlight(id, db);
     const hasAnswers = tastersOf(db, id).some(({ answer }) => answer !== null);
-    if (!hasAnswers && sheetsOf(db, id).length === 0)
+    const sheets = sheetsOf(db, id);
+    if (!hasAnswers && sheets.length === 0)
       throw userFault(
         'refused',
         '',
         'Nobody has tasted yet. Reveal it once there is something to reveal, or delete the flight.',
       );
-    reveal(db, id, personOf(context).id);
+    const cups = revealedCups(sheets, cupsOf(db, id), flight.arms);
+    setRevealed(db, id, { cups, personId: personOf(context).id });
     return {
       releaseId: flight.releaseId,
       words: `revealed a flight: ${flight.question}`,
