@@ -1,13 +1,12 @@
 import unitTests from './jest.config.mjs';
 
-/** The unit tests beside the core and those of the store, without what simulates for minutes. */
+/** The unit tests that should see the faults of a part: `npm run mutants` names them. */
 const config = {
   ...unitTests.projects[0],
   testTimeout: unitTests.testTimeout,
-  testMatch: [
-    '<rootDir>/src/{core,data}/**/*.test.ts',
-    '<rootDir>/tests/reference/{judgement*,dialin,people,doors,rules,records,newBatch,rechecks}.test.ts',
-  ],
+  testMatch: (process.env.KETTLEBRAND_MUTANTS_TESTS ?? 'src/core/**/*.test.ts')
+    .split(' ')
+    .map((path) => `<rootDir>/${path}`),
 };
 
 export default config;

@@ -1,3 +1,5 @@
+const part = process.env.KETTLEBRAND_MUTANTS_PART ?? 'all';
+
 /** Mutation testing of the core's judgement and the permissions; `npm run mutants` chooses what is mutated. */
 const config = {
   testRunner: 'jest',
@@ -8,10 +10,10 @@ const config = {
   mutator: { excludedMutations: ['StringLiteral', 'Regex'] },
   ignorePatterns: ['/.next', '/dist', '/data', '/test-results', '/docs/screenshots', '/.cache'],
   incremental: true,
-  incrementalFile: '.cache/mutants.json',
+  incrementalFile: `.cache/mutants-${part}.json`,
   tempDirName: '.cache/mutants',
   reporters: ['clear-text', 'progress-append-only', 'json'],
-  jsonReporter: { fileName: 'test-results/mutants.json' },
+  jsonReporter: { fileName: `test-results/mutants-${part}.json` },
   clearTextReporter: { allowColor: false, logTests: false, reportTests: false },
   thresholds: { high: 85, low: 70, break: 70 },
   timeoutMS: 20_000,
