@@ -21,7 +21,10 @@ const PARTS = {
     tests: ['src/core/rest/**', 'src/core/advice/{carry,batchDifferences}', 'src/core/due/**'],
   },
   trials: { files: 'src/core/trials/**/*.ts', tests: ['src/core/{trials,taste}/**'] },
-  roles: { files: 'src/core/roles.ts', tests: ['src/core/roles', 'tests/reference/{doors,people}'] },
+  roles: {
+    files: 'src/core/roles.ts',
+    tests: ['src/core/roles', 'tests/reference/{doors,people}'],
+  },
   command: {
     files: 'src/data/command.ts',
     tests: ['src/data/{command,commands}', 'tests/reference/{doors,people,records}'],
