@@ -33,7 +33,7 @@ const CORE = [
     'packet',
     'panel',
   ],
-  ...['simulator', 'practice', 'trace'],
+  ...['simulator', 'practice', 'state', 'trace'],
 ];
 
 module.exports = {

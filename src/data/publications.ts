@@ -1,6 +1,7 @@
 /** Published versions and the public address of a release. */
 import { randomBytes } from 'node:crypto';
 import { z } from 'zod';
+import type { RecipeFigures } from '@/core/state/recipeState';
 import { prepared, type Db } from './database';
 import { groupedByOwner, IDS } from './many';
 import { now } from './rows';
@@ -24,7 +25,12 @@ const SELECT_VERSION = `
   FROM recipe_version v JOIN person p ON p.id = v.published_by`;
 
 /** What a list of versions says; the document is read where it is shown. */
-export type VersionLine = Omit<StoredVersion, 'document' | 'sha256' | 'releaseId'>;
+export interface VersionLine extends Omit<StoredVersion, 'document' | 'sha256' | 'releaseId'> {
+  /** What its card says to brew. */
+  readonly recipe: RecipeFigures;
+}
+
+type VersionRow = Omit<VersionLine, 'recipe'> & { readonly recipe: string };
 
 /** Every version of these releases, newest first. */
 export function versionsOfReleases(
@@ -33,12 +39,14 @@ export function versionsOfReleases(
 ): (releaseId: string) => readonly VersionLine[] {
   const sql = `
     SELECT v.release_id AS owner, v.id, v.number, v.published_at AS publishedAt,
-      p.name AS publishedBy, v.draft_id AS draftId
+      p.name AS publishedBy, v.draft_id AS draftId, json_extract(v.document, '$.body.recipe') AS recipe
     FROM recipe_version v JOIN person p ON p.id = v.published_by
     WHERE v.release_id IN ${IDS} ORDER BY v.number DESC`;
   return groupedByOwner(db, sql, releaseIds, (row) => {
-    const { id, number, publishedAt, publishedBy, draftId } = row as VersionLine;
-    return { id, number, publishedAt, publishedBy, draftId };
+    const { id, number, publishedAt, publishedBy, draftId, recipe } = row as VersionRow;
+    const { doseG, yieldG, timeS, clock, temperatureC } = JSON.parse(recipe) as RecipeFigures;
+    const figures = { doseG, yieldG, timeS, clock, temperatureC };
+    return { id, number, publishedAt, publishedBy, draftId, recipe: figures };
   });
 }
 

@@ -13,6 +13,7 @@ import { restOn, spanOf } from '@/core/rest/rest';
 import { daysBetween } from '@/core/rest/day';
 import { groupBy } from '@/core/groupBy';
 import { runToEnd } from '@/core/runToEnd';
+import { publicState, type PublicState } from '@/core/state/recipeState';
 import type { Db } from '@/data/database';
 import { findBenchDrafts, type StoredDraft } from '@/data/dialIns';
 import type { House } from '@/data/house';
@@ -49,6 +50,8 @@ export interface ReleaseView {
   readonly facts: ReleaseFacts;
   readonly bench: Bench | null;
   readonly versions: readonly VersionLine[];
+  /** What is public, against the bench. */
+  readonly published: PublicState | null;
   readonly address: PublicAddress | null;
   /** Why a planned card did not go out on its day. */
   readonly heldCard: string | null;
@@ -162,6 +165,10 @@ export function* releasesInSteps(
       facts,
       bench,
       versions,
+      published: publicState(versions[0] ?? null, {
+        isWithdrawn: address?.withdrawnAt != null,
+        draft: draft ?? null,
+      }),
       address,
       heldCard: heldOf(release.id),
       cafes: cafesOf(release.id),

@@ -9,6 +9,7 @@ import { restSpan, type RestSpan } from '@/core/rest/rest';
 import { headOf } from '@/words/adviceWords';
 import { dialWords } from '@/core/grinder/notation';
 import { dueOf, type Due, type Standing } from '@/core/due/due';
+import { tastersOf, type PublicState } from '@/core/state/recipeState';
 import { METRIC, type Units } from '@/core/units';
 import { runToEnd } from '@/core/runToEnd';
 import type { Db } from '@/data/database';
@@ -91,7 +92,7 @@ function* standingsInSteps(
         name,
         due,
         toCarry: view.newBatch?.batchId ?? null,
-        setting: view.bench && settingOf(view.bench),
+        setting: view.bench && settingOf(view.bench, view.published),
         active,
       },
     ];
@@ -110,9 +111,14 @@ export interface OpenSetting {
   readonly setupName: string;
   readonly status: AdviceStatus;
   readonly batchId: string;
+  /** The card that is out, where it says otherwise. */
+  readonly published: PublicState | null;
 }
 
-function settingOf({ draft, shots, setup, advice }: Bench): OpenSetting {
+function settingOf(
+  { draft, shots, setup, advice }: Bench,
+  published: PublicState | null,
+): OpenSetting {
   const { yieldG, timeS, clock, temperatureC } = draft.recipe;
   const last = shots.at(-1);
   return {
@@ -125,6 +131,7 @@ function settingOf({ draft, shots, setup, advice }: Bench): OpenSetting {
     setupName: setup.name,
     status: advice.status,
     batchId: draft.batchId,
+    published,
   };
 }
 
@@ -155,7 +162,7 @@ function standingOf(house: House, view: ReleaseView, { today, units }: Required<
       isOnTarget: isOnTargetStatus(bench.advice.status),
       next: nextWords(bench, units),
       tasters: tastersOf(bench).size,
-      isPublished: isPublishedDraft(view, bench),
+      isPublished: view.published?.isThis ?? false,
       isCarried: bench.draft.carriedFrom !== null,
     },
     isPublic: isPublic(view.address),
@@ -172,20 +179,6 @@ function standingOf(house: House, view: ReleaseView, { today, units }: Required<
     gramsPerCheck: gramsOfCheck(bench),
     heldCard: view.heldCard,
   };
-}
-
-/** People who tasted the recipe on the bench, this revision of it. */
-export function tastersOf({ shots, draft }: Bench): Set<string> {
-  return new Set(
-    shots
-      .filter((shot) => shot.draftId === draft.id)
-      .flatMap(({ tastings }) => tastings.map(({ tastedById }) => tastedById)),
-  );
-}
-
-/** Was the recipe on the bench published as it stands? A version made from this very revision says so. */
-export function isPublishedDraft({ versions }: ReleaseView, { draft }: Bench): boolean {
-  return versions[0]?.draftId === draft.id;
 }
 
 function nextWords({ advice, shots, draft }: Bench, units: Units): string {

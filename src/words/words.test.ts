@@ -70,7 +70,7 @@ describe('messages', () => {
         if (isSaid(id) || isSaid(`${subject}.${id}`)) return false;
         // What the core names by its code: REASONS, warning().
         return !new RegExp(
-          `(reason|advice|warning|plainReason|fault|inIssue)\\(\\s*'${id.replace(/\./g, '\\.')}'|, '${id}'\\)`,
+          `(reason|advice|warning|plainReason|fault|inIssue|state)\\(\\s*'${id.replace(/\./g, '\\.')}'|, '${id}'\\)`,
         ).test(code);
       });
     });
@@ -80,7 +80,7 @@ describe('messages', () => {
   it('all that the core names are there', () => {
     const code = sourcesOf(join(__dirname, '../core')).join('\n');
     const whole =
-      /(?<!\b(?:fault|inIssue)\([^']*)'((?:advice|cafes|due|faults|panel|practice|programme|start|tasting)\.[\w.]+)'/g;
+      /(?<!\b(?:fault|inIssue)\([^']*)'((?:advice|cafes|due|faults|panel|practice|programme|start|state|tasting)\.[\w.]+)'/g;
     const named = [...code.matchAll(whole)].map(([, id]) => id!);
     /** Named by what makes them: `reason('choked')`. */
     const made = [

@@ -16,6 +16,7 @@ export function ageShare({ input: { shots }, model, marks }: Judged): CodedMessa
   if (last?.restDays === undefined || before?.restDays === undefined) return [];
   const change = model.coefficients[4] * (ageOf(last.restDays) - ageOf(before.restDays));
   const { timeOnTargetClockS: timeS } = marks.at(-1)!;
+  // How much longer the shot ran for its age: an ageing coffee runs faster, so less than nothing.
   const seconds = timeS * (1 - Math.exp(-change));
   return Math.abs(seconds) < LEAST_S
     ? []

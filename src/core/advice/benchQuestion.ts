@@ -1,5 +1,6 @@
 /** The question the advice of a bench answers, from what a house stores of it. Pure data in, pure data out. */
 import { dialToday, type CalibrationPeriod } from '../grinder/calibrationPeriod';
+import { isSameDial } from '../grinder/dial';
 import type { Recipe } from '../schema/recipe';
 import type { Basket, Grinder, Machine } from '../schema/setup';
 import type { Shot, Taste } from '../schema/shot';
@@ -63,7 +64,7 @@ export function targetOf(
   });
 }
 
-interface CupOfShot {
+export interface CupOfShot {
   readonly shotId: string;
   readonly serving: string;
   readonly scales: Taste;
@@ -96,9 +97,8 @@ export interface BenchShotFacts extends Omit<Shot, 'taste'> {
 /** A machine is set by half a degree. House heuristic. */
 const SAME_C = 0.25;
 
-/** Pulled for a flight to other figures than the recipe's: it says nothing for or against the recipe on the bench. */
-function isOfOther(shot: BenchShotFacts, target: Target): boolean {
-  if (!shot.isOfFlight) return false;
+/** Pulled to other figures than the recipe's. */
+function isOther(shot: BenchShotFacts, target: Target): boolean {
   const isAsHot =
     target.temperatureC === undefined ||
     shot.temperatureC === undefined ||
@@ -108,8 +108,9 @@ function isOfOther(shot: BenchShotFacts, target: Target): boolean {
 }
 
 /**
- * The shots that speak of the recipe on the bench: cups of a flight pulled otherwise do not. Shots of the straight
- * recipe teach the first one for milk its grind; later ones would only stand between.
+ * The shots that speak of the recipe on the bench. A cup of a flight does so where it was pulled to the recipe's figures
+ * at the dial the bench stood at: else it says nothing for or against it, and moves nothing. Shots of the straight recipe
+ * teach the first one for milk its grind; later ones would only stand between.
  */
 export function shotsOfRecipe<S extends BenchShotFacts>(
   shots: readonly S[],
@@ -117,9 +118,16 @@ export function shotsOfRecipe<S extends BenchShotFacts>(
   drink: Drink,
 ): readonly S[] {
   const firstOwn = shots.findIndex((shot) => shot.drink === drink);
-  return shots.filter(
-    (shot, i) => !isOfOther(shot, target) && (shot.drink === drink || firstOwn < 0 || i < firstOwn),
-  );
+  let dial = target.startDial;
+  return shots.filter((shot, i) => {
+    if (
+      shot.isOfFlight &&
+      (isOther(shot, target) || (dial !== undefined && !isSameDial(shot.dial, dial)))
+    )
+      return false;
+    if (!shot.isOfFlight) dial = shot.dial;
+    return shot.drink === drink || firstOwn < 0 || i < firstOwn;
+  });
 }
 
 export interface BenchAsked {

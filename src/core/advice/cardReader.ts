@@ -95,6 +95,24 @@ export function cardReaderInput(asked: CardReaderQuestion): NextInput {
   };
 }
 
-/** The one change for the next shot. */
-export const adviseCardReader = (asked: CardReaderQuestion): Advice =>
-  nextMove(cardReaderInput(asked));
+/**
+ * The one change for the next shot, as in the house: a dose that is off comes first, and a cup its reader likes is kept,
+ * whatever the clock says.
+ */
+export function adviseCardReader(asked: CardReaderQuestion): Advice {
+  const advice = nextMove(cardReaderInput(asked));
+  const [last, mark] = [asked.shots.at(-1), advice.marks.at(-1)];
+  if (!last || !mark || mark.choked || mark.gushing) return advice;
+  if (last.doseG !== undefined && !mark.inDose) {
+    const [fromG, toG] = [last.doseG, asked.card.doseG];
+    const message = { id: 'advice.move.dose', values: { at: 'start', fromG, toG } };
+    return {
+      ...advice,
+      status: 'dose',
+      move: { variable: 'doseG', from: fromG, to: toG, message },
+    };
+  }
+  return last.taste === 'right' && !mark.landed
+    ? { ...advice, status: 'approved', move: null }
+    : advice;
+}

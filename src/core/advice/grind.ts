@@ -7,9 +7,19 @@ import type { Judged } from './judge';
 import { between } from './proofCost';
 import type { Expectation, Move, Setting } from './types';
 
+/** What a shot is pulled to: of the target, or of the recipe a move of the taste makes of it. */
+export interface Pulled {
+  readonly yieldG: number;
+  readonly timeS: readonly [number, number];
+}
+
 /** Expected time and its interval at a setting, purged if the dial moves. */
-export function expectAt(judged: Judged, setting: Setting): Expectation {
-  const { lnTimeS, variance } = predictAt(judged, setting);
+export function expectAt(
+  judged: Judged,
+  setting: Setting,
+  pulled: Pulled = judged.input.target,
+): Expectation {
+  const { lnTimeS, variance } = predictAt(judged, setting, pulled);
   const sd = Math.sqrt(variance);
   const { clock } = judged.input.target;
   const shown = (ln: number) => fromPumpSeconds(pumpSeconds(Math.exp(ln)), clock, judged.offsetS);
@@ -17,22 +27,26 @@ export function expectAt(judged: Judged, setting: Setting): Expectation {
     timeS: shown(lnTimeS),
     interval80: [shown(lnTimeS - Z_80 * sd), shown(lnTimeS + Z_80 * sd)],
     clock,
-    landing: landing(judged, setting),
+    landing: landing(judged, setting, pulled),
   };
 }
 
 /** Probability of landing in the time window at a setting, 0-1. */
-export function landing(judged: Judged, setting: Setting): number {
-  const { lnTimeS, variance } = predictAt(judged, setting);
-  const [low, high] = judged.pumpWindowS;
+export function landing(
+  judged: Judged,
+  setting: Setting,
+  pulled: Pulled = judged.input.target,
+): number {
+  const { lnTimeS, variance } = predictAt(judged, setting, pulled);
+  const [low, high] = pulled.timeS.map((s) => s + judged.offsetS) as [number, number];
   return between(lnTimeS, Math.sqrt(variance), Math.log(low), Math.log(high));
 }
 
-function predictAt(judged: Judged, { dial, doseG }: Setting) {
+function predictAt(judged: Judged, { dial, doseG }: Setting, { yieldG }: Pulled) {
   return judged.model.predict({
     dial,
     doseG,
-    yieldG: judged.input.target.yieldG,
+    yieldG,
     restDays: judged.restDays,
     purgeG: purgeBefore(judged, { dial, doseG }),
   });

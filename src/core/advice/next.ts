@@ -16,9 +16,11 @@ import { prepSigns } from './prep';
 import { expectAt, landing, moveTo, purgeBefore } from './grind';
 import { doseToCentre, isSensible, nextSettingOf } from './nextSetting';
 import { isOnTarget, proofOf, shotsAt } from './onTarget';
+import { pulledAfter } from './revise';
 import { settingAfter } from './setting';
 import { timeReason } from './timeReason';
 import {
+  isOnTargetStatus,
   type Advice,
   type AdviceStatus,
   type Alternative,
@@ -72,15 +74,22 @@ export function nextMove(input: NextInput): Advice {
     grind(judged);
   const here = settingNow(judged);
   const setting = settingAfter(here, judgement.move);
+  const { yieldG, temperatureC, timeS } = input.target;
+  const pulled =
+    judgement.status === 'taste' && judgement.move
+      ? pulledAfter(input.target, judgement.move, expectAt(judged, setting).timeS)
+      : { yieldG, temperatureC, timeS };
   return {
     ...judgement,
     hold: ALL_VARIABLES.filter((variable) => !moves(judgement.move, variable)),
     setting,
-    expect: expectAt(judged, setting),
+    pulled,
+    expect: expectAt(judged, setting, pulled),
     purgeG: purgeBefore(judged, setting),
     costG: costOf(judged, setting),
     alternatives: alternatives(judged, judgement, beside),
-    window: movableWindow(judged),
+    // What is settled stands for all its shots: one of them off the window does not move it.
+    window: isOnTargetStatus(judgement.status) ? null : movableWindow(judged),
     offersTrim: offersTrim(judged, judgement),
     proof:
       input.shots.length === 0 || judged.isRevised ? null : (carry?.proof ?? proofOf(judged, here)),
@@ -357,10 +366,14 @@ function alternatives(
     found.push({
       move: beside,
       message: beside.message,
-      expect: expectAt(judged, here),
+      expect: expectAt(
+        judged,
+        here,
+        pulledAfter(judged.input.target, beside, expectAt(judged, here).timeS),
+      ),
       costG: costOf(judged, here),
     });
-  if (isLikedOutside(judged) && !judged.input.target.tasteFirst)
+  if (isLikedOutside(judged) && !judged.input.target.tasteFirst && !isOnTargetStatus(status))
     add(here, () => windowMoves(judged).message);
   if (status === 'grind' || status === 'dose' || status === 'taste')
     add(here, () => ({ id: 'advice.other.repeat' }));

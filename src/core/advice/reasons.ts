@@ -89,11 +89,13 @@ export const REASONS = {
     ),
   smallMiss: ({ doseG, yieldG }: Pick<Shot, 'doseG' | 'yieldG'>, aimG: number, ofDoseS: number) =>
     reason('smallMiss', { doseG, yieldG, aimG, ofDoseS }),
-  aged: (days: number, seconds: number) =>
+  /** @param days since the shot before, negative where this bag is younger; `longerS` what they added to its time. */
+  aged: (days: number, longerS: number) =>
     reason('aged', {
-      days,
-      seconds: Math.abs(seconds),
-      side: seconds > 0 ? 'faster' : 'slower',
+      days: Math.abs(days),
+      age: days < 0 ? 'younger' : 'older',
+      seconds: Math.abs(longerS),
+      side: longerS > 0 ? 'slower' : 'faster',
     }),
   otherTemperature: (pulledC: number, recipeC: number) =>
     reason('otherTemperature', { pulledC, recipeC }),

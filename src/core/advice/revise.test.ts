@@ -1,23 +1,27 @@
-import { revisedWindow } from './revise';
-import type { Expectation } from './types';
+import { pulledAfter } from './revise';
 
-const target = { timeS: [26, 30] as [number, number] };
-const expectation: Expectation = { timeS: 31, interval80: [28, 34], clock: 'pump', landing: 0.3 };
+const target = { yieldG: 36, temperatureC: 93, timeS: [26, 30] as [number, number] };
+const EXPECTED_S = 31;
 
-describe('the window of a changed recipe', () => {
-  it('grows with the beverage at the same grind', () => {
+describe('what the next shot is pulled to', () => {
+  it('has a window that grows with the beverage at the same grind', () => {
     const move = { variable: 'yieldG', from: 36, to: 40.5 } as const;
-    expect(revisedWindow(target, move, expectation)).toEqual([29, 34]);
+    expect(pulledAfter(target, move, EXPECTED_S)).toEqual({
+      yieldG: 40.5,
+      temperatureC: 93,
+      timeS: [29, 34],
+    });
   });
 
-  it('is centred on what a grind move made by taste will give', () => {
+  it('has a window centred on what a grind move made by taste will give', () => {
     const move = { variable: 'dial', from: 11, to: 10 } as const;
-    const [low, high] = revisedWindow(target, move, expectation);
-    expect((low + high) / 2).toBeCloseTo(31, 0);
+    const { timeS, yieldG } = pulledAfter(target, move, EXPECTED_S);
+    expect((timeS[0] + timeS[1]) / 2).toBeCloseTo(31, 0);
+    expect(yieldG).toBe(36);
   });
 
-  it('stays for a change of temperature', () => {
+  it('keeps its window for a change of temperature', () => {
     const move = { variable: 'temperatureC', from: 93, to: 94 } as const;
-    expect(revisedWindow(target, move, expectation)).toEqual([26, 30]);
+    expect(pulledAfter(target, move, EXPECTED_S)).toEqual({ ...target, temperatureC: 94 });
   });
 });

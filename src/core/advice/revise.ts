@@ -4,18 +4,34 @@
  * by taste the time it gives is accepted. House heuristic; whole seconds.
  */
 import type { Target } from '../schema/target';
-import type { Expectation, Move } from './types';
+import type { Advice, Move } from './types';
 
-export function revisedWindow(
+function revisedWindow(
   { timeS: [low, high] }: Pick<Target, 'timeS'>,
   move: Pick<Move, 'variable' | 'from' | 'to'>,
-  expect: Expectation,
+  expectedS: number,
 ): [number, number] {
   const factor =
     move.variable === 'yieldG'
       ? move.to / move.from
       : move.variable === 'dial'
-        ? expect.timeS / ((low + high) / 2)
+        ? expectedS / ((low + high) / 2)
         : 1;
   return [Math.round(low * factor), Math.round(high * factor)];
+}
+
+/**
+ * What the next shot is pulled to after a move of the taste.
+ * @param expectedS time of a shot of the target at the setting advised, s on its clock.
+ */
+export function pulledAfter(
+  target: Pick<Target, 'yieldG' | 'temperatureC' | 'timeS'>,
+  move: Pick<Move, 'variable' | 'from' | 'to'>,
+  expectedS: number,
+): Advice['pulled'] {
+  return {
+    yieldG: move.variable === 'yieldG' ? move.to : target.yieldG,
+    temperatureC: move.variable === 'temperatureC' ? move.to : target.temperatureC,
+    timeS: revisedWindow(target, move, expectedS),
+  };
 }

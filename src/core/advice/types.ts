@@ -112,6 +112,13 @@ export interface Advice {
   readonly hold: readonly MovedVariable[];
   /** Where the next shot stands: the setting the move leads to. */
   readonly setting: Setting;
+  /** What the next shot is pulled to: the recipe's own, or as the move of the taste changes it. */
+  readonly pulled: {
+    readonly yieldG: number;
+    readonly temperatureC: number | undefined;
+    readonly timeS: readonly [number, number];
+  };
+  /** Of a shot pulled so. */
   readonly expect: Expectation;
   /** Grams to purge before the next shot; 0 when the setting stays. */
   readonly purgeG: number;

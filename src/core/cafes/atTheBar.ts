@@ -80,6 +80,8 @@ export function answerAtTheBar(
   const isYieldOff = Math.abs(offYieldG) > yieldTolerance(DEFAULT_TOLERANCE.yieldG, target.yieldG);
   if (isDoseOff) return { ...said, first: 'dose', move };
   if (isYieldOff) return { ...said, first: 'yield', move };
+  // A cup they like is kept, whatever the clock says.
+  if (shot.taste === 'fine' && missS !== 0) return { ...said, first: 'stay', move: stay(question) };
   if (good < ODD_UNDER && missS !== 0) return { ...said, first: 'odd', move: stay(question) };
   if (move.steps !== 0 && isToldBySide(missS, move, known))
     return { ...said, first: 'grind', move };

@@ -94,6 +94,10 @@ const HAND_SOAK_S = 10;
 const HEAT_COUNTS_FROM_C = 0.75;
 /** More than this off is not answered by ratio alone. House heuristic: beyond what was tried. */
 const HEAT_ANSWERED_TO_C = 5;
+/** Never more than this over what another basket is rated for, g. House heuristic (model.md §8). */
+const MOST_OVER_RATING_G = 0.5;
+/** So much more or less in a basket of the same width leaves the window as it is, g. House heuristic (model.md §8). */
+const SAME_TIME_WITHIN_G = 2;
 /** Under this change of the law two baskets count as one. */
 const LAW_COUNTS_FROM = 0.02;
 
@@ -112,26 +116,38 @@ export function fitRecipe(input: FitInput): Fit {
       missingC: 0,
     };
   const made = styleFor(style, to);
-  const doseG = roundTo(0.1, to.ratedG * (recipe.doseG / from.ratedG));
+  const isOwnBasket = from.diameterMm === to.diameterMm && from.ratedG === to.ratedG;
+  const likeHere = to.ratedG * (recipe.doseG / from.ratedG);
+  const doseG = roundTo(
+    0.1,
+    isOwnBasket ? likeHere : Math.min(to.ratedG + MOST_OVER_RATING_G, likeHere),
+  );
   const law = basketLaw({ ...from, ratedG: recipe.doseG }, { ...to, ratedG: doseG });
   const heat = heatAnswer({ recipe, to, factors });
   const ratio = (recipe.yieldG / recipe.doseG) * Math.exp(heat.lnRatio + made.lnRatio);
   const yieldG = roundTo(0.5, doseG * ratio);
   const soakS = to.soaksByHand ? HAND_SOAK_S : 0;
   const isOther = Math.abs(Math.log(law)) > LAW_COUNTS_FROM || made.style !== style;
-  const stretch = law ** factors.timeShare * Math.exp(made.lnTimeS);
+  // A little more or less in a basket as wide is brewed in the same time: the grind answers all of it.
+  const keepsTime =
+    made.style === style &&
+    from.diameterMm === to.diameterMm &&
+    Math.abs(doseG - recipe.doseG) <= SAME_TIME_WITHIN_G + 1e-9;
+  const timeShare = keepsTime ? 0 : factors.timeShare;
+  const stretch = law ** timeShare * Math.exp(made.lnTimeS);
   const onPump = (s: number) => fromPump(s, recipe.clock) * stretch + soakS;
   const centreS = onClock(onPump(centre), to.clock);
-  const timeS: [number, number] = isOther
-    ? [centreS * (1 - HALF_WIDTH), centreS * (1 + HALF_WIDTH)]
-    : [onClock(onPump(recipe.timeS[0]), to.clock), onClock(onPump(recipe.timeS[1]), to.clock)];
+  const timeS: [number, number] =
+    isOther && !keepsTime
+      ? [centreS * (1 - HALF_WIDTH), centreS * (1 + HALF_WIDTH)]
+      : [onClock(onPump(recipe.timeS[0]), to.clock), onClock(onPump(recipe.timeS[1]), to.clock)];
   const coarserSteps = isOther
-    ? ((1 - factors.timeShare) * Math.log(law)) / LN_PER_STEP + made.coarserSteps
+    ? ((1 - timeShare) * Math.log(law)) / LN_PER_STEP + made.coarserSteps
     : 0;
   const yieldMl = to.hasScale ? undefined : volumeOfMass(yieldG, input.cremaGPerMl);
   const notes: FitNote[] = [
     ...made.notes,
-    ...basketNotes({ isOther, law, coarserSteps }),
+    ...basketNotes({ isOther, hasOtherTime: isOther && !keepsTime, law, coarserSteps }),
     ...(soakS > 0 ? [{ code: 'soak' as const, figures: { s: soakS } }] : []),
     ...heat.notes,
     ...(to.runsHot ? [{ code: 'flush' as const }] : []),
@@ -167,17 +183,19 @@ const roundTo = (step: number, value: number) =>
 
 function basketNotes({
   isOther,
+  hasOtherTime,
   law,
   coarserSteps,
 }: {
   isOther: boolean;
+  hasOtherTime: boolean;
   law: number;
   coarserSteps: number;
 }): FitNote[] {
   if (!isOther) return [];
   const share = Math.round(100 * HALF_WIDTH);
   const steps = Math.abs(coarserSteps);
-  const isOtherBasket = Math.abs(Math.log(law)) > LAW_COUNTS_FROM;
+  const isOtherBasket = hasOtherTime && Math.abs(Math.log(law)) > LAW_COUNTS_FROM;
   return [
     ...(isOtherBasket ? [{ code: 'basket' as const, figures: { share } }] : []),
     ...(steps >= 0.5

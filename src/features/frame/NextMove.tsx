@@ -3,7 +3,6 @@
 import { figure } from '@/core/figure';
 import { isOnTargetStatus } from '@/core/advice/types';
 import styled from 'styled-components';
-import { revisedWindow } from '@/core/advice/revise';
 import type { Move } from '@/core/advice/types';
 import { headOf, moveInSentence } from '@/words/adviceWords';
 import { CLOCK_LABELS } from '@/core/vocabulary';
@@ -132,13 +131,13 @@ export function NextMove({ bench, releaseId }: { bench: Bench; releaseId: string
 
 /** A move of the recipe becomes its next revision; the shots so far stay with theirs. */
 function TakeMove({ bench, move, releaseId }: { bench: Bench; move: Move; releaseId: string }) {
-  const { target, advice } = bench;
+  const { yieldG, temperatureC, timeS } = bench.advice.pulled;
   const { say } = useUnits();
+  // The dose is the recipe's: a trim for this grinder's steps is no part of it.
   const { take, faults, isBusy } = useRevision(bench, releaseId, {
-    doseG: advice.setting.doseG,
-    ...(move.variable === 'yieldG' && { yieldG: move.to }),
-    ...(move.variable === 'temperatureC' && { temperatureC: move.to }),
-    timeS: revisedWindow(target, move, advice.expect),
+    yieldG,
+    ...(temperatureC !== undefined && { temperatureC }),
+    timeS,
     why: `Taste: ${say(move.message)}`,
   });
   return (

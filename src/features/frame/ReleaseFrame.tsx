@@ -19,6 +19,7 @@ import { Plate } from '@/ui/Plate';
 import { RestStrip } from '@/ui/RestStrip';
 import { labelText, readingText } from '@/ui/type';
 import { useKeys } from '@/ui/useKeys';
+import { publicWords } from '@/words/publicWords';
 import { reachWords } from '@/words/reachWords';
 import { FactsColumn } from './FactsColumn';
 import { NextMove } from './NextMove';
@@ -292,7 +293,7 @@ export function ReleaseFrame({
 const WITH_OWN_PLATE: readonly string[] = ['start', 'publish'];
 
 function RecipeInForce({ view }: { view: ReleaseView }) {
-  const { massFigure, mass, temperature } = useUnits();
+  const { massFigure, mass, temperature, units } = useUnits();
   const { draft, advice } = view.bench!;
   const { doseG, yieldG, timeS, clock, temperatureC } = draft.recipe;
   return (
@@ -300,7 +301,7 @@ function RecipeInForce({ view }: { view: ReleaseView }) {
       <strong>{PLATE_STATES[advice.status] ?? 'On the bench'}</strong>: {massFigure(doseG)} →{' '}
       {mass(yieldG)} in {timeS.join('-')} s {CLOCK_LABELS[clock]}, {temperature(temperatureC)},{' '}
       {draft.drink === 'milk' && 'for milk drinks, '}
-      {publicWords(view)}
+      {publicWords(view.published, units)}
     </InForce>
   );
 }
@@ -323,6 +324,7 @@ function Bar({ view, saysNext }: { view: ReleaseView; saysNext: boolean }) {
 }
 
 function BenchSide({ view, hasNext }: { view: ReleaseView; hasNext: boolean }) {
+  const { units } = useUnits();
   const { bench } = view;
   if (!bench) return null;
   const { draft, setup, advice, shots, target } = bench;
@@ -336,7 +338,7 @@ function BenchSide({ view, hasNext }: { view: ReleaseView; hasNext: boolean }) {
       <WidePlate>
         <Plate
           state={`${PLATE_STATES[advice.status] ?? 'On the bench'}${draft.drink === 'milk' ? ', for milk drinks' : ''}`}
-          note={publicWords(view)}
+          note={publicWords(view.published, units)}
           recipe={{
             ...recipe,
             doseG,
@@ -375,10 +377,3 @@ const EmptyPlate = styled.p`
 const SetupLine = styled.p`
   ${labelText}
 `;
-
-/** "version 2 is public", "version 2 withdrawn", "not published". */
-function publicWords({ versions, address }: ReleaseView): string {
-  const newest = versions[0];
-  if (!newest) return 'not published';
-  return `version ${newest.number} ${address?.withdrawnAt ? 'withdrawn' : 'is public'}`;
-}

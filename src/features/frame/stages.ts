@@ -31,8 +31,7 @@ function statesOf({
   facts,
   batch,
   bench,
-  versions,
-  address,
+  published,
   cafes,
 }: ReleaseView): Record<StagePath, Pick<Stage, 'figure' | 'isDone'>> {
   const ease = easeOf(facts);
@@ -40,8 +39,6 @@ function statesOf({
   const shots = bench?.shotCount ?? 0;
   const status = bench?.advice.status;
   const isOnTarget = status !== undefined && isOnTargetStatus(status);
-  const newest = versions[0];
-  const isWithdrawn = address?.withdrawnAt != null;
   return {
     read: { figure: `ease ${signed(ease.ease)}`, isDone: ease.missing.length === 0 },
     start: {
@@ -62,9 +59,16 @@ function statesOf({
       isDone: batch.rest.state === 'best',
     },
     publish: {
-      figure: isWithdrawn ? 'withdrawn' : newest ? `version ${newest.number}` : 'not yet',
-      isDone: newest !== undefined && !isWithdrawn,
+      figure: publishedFigure(published),
+      isDone: published !== null && !published.isWithdrawn && published.differs.length === 0,
     },
     field: { figure: `${cafes} ${cafes === 1 ? 'café' : 'cafés'}`, isDone: cafes > 0 },
   };
+}
+
+/** "version 2", and that the bench is another recipe. */
+function publishedFigure(published: ReleaseView['published']): string {
+  if (published === null) return 'not yet';
+  if (published.isWithdrawn) return 'withdrawn';
+  return `version ${published.number}${published.differs.length > 0 ? ', other' : ''}`;
 }

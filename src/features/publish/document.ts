@@ -1,7 +1,6 @@
 /** From what stands on the bench to the body of the next published version. */
 import { figure } from '@/core/figure';
 import { isOnTargetStatus } from '@/core/advice/types';
-import { doseInForce } from '@/core/advice/setting';
 import { BATCH } from '@/core/entity/batch';
 import { COMPONENT } from '@/core/entity/component';
 import { publishedOf } from '@/core/entity/field';
@@ -9,7 +8,7 @@ import { RECIPE } from '@/core/entity/recipe';
 import { RELEASE } from '@/core/entity/release';
 import { userFault } from '@/core/errors';
 import { blendedOf } from '@/core/schema/shares';
-import { isSameDial } from '@/core/grinder/dial';
+import { notesFoundIn, repeatsOf, shotsOfThis } from '@/core/state/recipeState';
 import { dialToday } from '@/core/grinder/calibrationPeriod';
 import { dialWords } from '@/core/grinder/notation';
 import { withRatio } from '@/core/schema/recipe';
@@ -26,10 +25,10 @@ export interface PublishWords {
   readonly whatChanged: string;
 }
 
-/** Where the recipe holds: the dial that landed; a recipe that carried over may hold at one nobody pulled. */
-function dialOf({ draft, advice, shots }: Bench, landed: readonly { readonly dial: number }[]) {
+/** Where the recipe holds: the dial of its good shots; a recipe that carried over may hold at one nobody pulled. */
+function dialOf({ draft, advice, shots }: Bench, repeats: readonly { readonly dial: number }[]) {
   if (draft.carriedFrom !== null && isOnTargetStatus(advice.status)) return advice.setting.dial;
-  return landed.at(-1)?.dial ?? shots.at(-1)?.dial ?? draft.startDial;
+  return repeats.at(-1)?.dial ?? shots.at(-1)?.dial ?? draft.startDial;
 }
 
 export interface PublishedOn {
@@ -42,29 +41,18 @@ const isCarried = (bench: Bench | null) => bench !== null && bench.draft.carried
 
 /** Only what somebody found stands under "look for"; a promise alone does not. */
 function foundNotes({ release, bench }: ReleaseView, printed: readonly string[] = []): string[] {
-  const found = new Set(bench?.shots.flatMap(({ tastings }) => tastings.flatMap(notesOf)) ?? []);
+  const cups = bench ? shotsOfThis(bench).flatMap(({ tastings }) => tastings) : [];
+  const found = new Set(cups.flatMap(({ notesFound }) => notesFound));
   return release.promisedNotes.filter(
     (note) => found.has(note) || (isCarried(bench) && printed.includes(note)),
   );
 }
 
-const notesOf = ({ notesFound }: { readonly notesFound: readonly string[] }) => notesFound;
-
 /** How many notes the words of a card are begun with. */
 const MOST_NOTES = 6;
 
-/** What was found in straight cups of this dial-in, the most often found first. */
-export function notesInCups({ shots }: Bench): string[] {
-  const counts = new Map<string, number>();
-  for (const { tastings } of shots)
-    for (const { notesFound, serving } of tastings)
-      if (serving === 'straight')
-        for (const note of notesFound) counts.set(note, (counts.get(note) ?? 0) + 1);
-  return [...counts]
-    .sort(([, a], [, b]) => b - a)
-    .slice(0, MOST_NOTES)
-    .map(([note]) => note);
-}
+/** What was found in straight cups of this recipe: a start for the words of its card. */
+export const notesInCups = (bench: Bench): string[] => notesFoundIn(bench).slice(0, MOST_NOTES);
 
 /** The body that publishing now would make. */
 export function publishedBody(
@@ -77,9 +65,9 @@ export function publishedBody(
   if (!bench)
     throw userFault('refused', '', 'There is no recipe on the bench. Accept a proposal at Start.');
   const { draft, setup, target } = bench;
-  const landed = landedAtSetting(bench);
+  const repeats = repeatsOf(bench);
   const { recipe } = draft;
-  const dial = dialOf(bench, landed);
+  const dial = dialOf(bench, repeats);
   return {
     roastery: house.name,
     coffee: {
@@ -91,10 +79,8 @@ export function publishedBody(
       ...publishedOf(BATCH, batch),
       roastLevel: batch.roast.level ?? undefined,
     },
-    recipe: withRatio({
-      ...publishedOf(RECIPE, recipe),
-      doseG: doseInForce(landed.at(-1), recipe),
-    }),
+    // The recipe's own dose: a trim for the steps of one grinder stays with it.
+    recipe: withRatio(publishedOf(RECIPE, recipe)),
     style: draft.style,
     temperatureSchool: draft.temperatureSchool,
     temperatureMeasured: measuredWords(recipe.temperatureC, setup),
@@ -118,7 +104,7 @@ export function publishedBody(
     },
     sensory: { right: words.right, short: words.short, long: words.long },
     fits: [],
-    confirmedShots: landed.length + (isCarried(bench) ? (last?.confirmedShots ?? 0) : 0),
+    confirmedShots: repeats.length + (isCarried(bench) ? (last?.confirmedShots ?? 0) : 0),
     version: (versions[0]?.number ?? 0) + 1,
     publishedOn: today,
     whatChanged: words.whatChanged,
@@ -144,19 +130,6 @@ function grindSince({ setup: { grinder }, periods }: Bench, dial: number, last?:
   if (before === null) return {};
   const steps = ((dial - before) / grinder.stepSize) * (grinder.finerIs === 'higher' ? 1 : -1);
   return { grindSince: { version: last.version, steps: Math.round(2 * steps) / 2 + 0 } };
-}
-
-/** The run of landed shots of this very recipe, at one setting, that ends the dial-in. */
-function landedAtSetting({ shots, draft }: Bench) {
-  const last = shots.at(-1);
-  if (!last?.mark.landed) return [];
-  const run = [];
-  for (const shot of [...shots].reverse()) {
-    const isOfThis = shot.draftId === draft.id && isSameDial(shot.dial, last.dial);
-    if (!shot.mark.landed || !isOfThis) break;
-    run.unshift(shot);
-  }
-  return run;
 }
 
 /** Where the temperature holds: at the group when the house knows how far its display is off. */

@@ -32,11 +32,12 @@ describe('what publishing makes of the bench', () => {
     });
   });
 
-  it('publishes the trimmed dose that landed, not the one first proposed', () => {
+  it('publishes the dose of the recipe: a trim for the steps of one grinder stays with it', () => {
     const trimmed = { doseG: 18.4, aimDoseG: 18.4 };
-    const { recipe } = bodyAfter(trimmed, trimmed);
-    expect(recipe.doseG).toBe(18.4);
-    expect(recipe.ratio).toBeCloseTo(36 / 18.4, 12);
+    const { recipe, confirmedShots } = bodyAfter(trimmed, trimmed);
+    expect(recipe.doseG).toBe(18);
+    expect(recipe.ratio).toBe(2);
+    expect(confirmedShots).toBe(2);
   });
 
   it('tells to look for what somebody found, not for what was promised', () => {
@@ -62,7 +63,9 @@ describe('what publishing makes of the bench', () => {
 
   it('does not call a recipe repeated that was not', () => {
     expect(bodyAfter({}, { seen: ['spurt'] }).confirmedShots).toBe(0);
-    expect(bodyAfter({}).confirmedShots).toBe(1);
+    expect(bodyAfter({}).confirmedShots).toBe(0);
+    // Two shots in the window that do not show that it holds it: the card says what Publish says.
+    expect(bodyAfter({ timeS: 29.9 }, { timeS: 29.8 }).confirmedShots).toBe(0);
   });
 });
 

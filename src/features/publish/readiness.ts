@@ -4,7 +4,7 @@ import { proofWords } from '@/words/adviceWords';
 import type { PublishCheck } from '@/data/publications';
 import { reachOf } from '@/core/programme/reach';
 import type { Bench, ReleaseView } from '@/views/release';
-import { tastersOf } from '@/views/today';
+import { shotsOfThis, tastersOf } from '@/core/state/recipeState';
 
 export interface Readiness {
   readonly gate: PublishCheck;
@@ -16,13 +16,13 @@ export interface Readiness {
 /** Every gate of the recipe on the bench. House heuristic: the trade's usual demands. */
 export function readinessOf({ bench }: ReleaseView): Readiness[] {
   if (!bench) return [];
-  const { draft, shots } = bench;
+  const { draft } = bench;
   const [from, to] = draft.recipe.restDays;
   const lacking = lacksOf(bench);
   const isOnTarget = lacking === null;
   const tasters = tastersOf(bench).size;
   const isCarried = draft.carriedFrom !== null;
-  const last = shots.findLast((shot) => shot.draftId === draft.id);
+  const last = shotsOfThis(bench).at(-1);
   const isRested = last !== undefined && last.restDays >= from && last.restDays <= to;
   return [
     {
@@ -53,7 +53,9 @@ function tastedWords(tasters: number, isCarried: boolean): string {
 }
 
 /** What keeps the last two shots from standing for the recipe; null when they do. */
-function lacksOf({ advice, draft, shots, setup }: Bench): string | null {
+function lacksOf(bench: Bench): string | null {
+  const { advice, draft, setup } = bench;
+  const shots = shotsOfThis(bench);
   if (shots.slice(-2).some((shot) => shot.isSimulated))
     return 'The last two shots were simulated: prove the setting with two real ones.';
   // Words alone do not say what the machine would have to do.

@@ -9,7 +9,6 @@ import { recipeDiff } from '@/formats/recipe/diff';
 import { readDocument } from '@/formats/recipe/readers';
 import { readCardOffers } from '@/views/cardOffers';
 import type { ReleaseView } from '@/views/release';
-import { isPublishedDraft } from '@/views/today';
 import { composeBody, composedFrom, NOTHING_COMPOSED } from './compose';
 import { notesInCups, publishedBody } from './document';
 import type { PublishStageProps } from './PublishStage';
@@ -53,7 +52,7 @@ export function publishStageOf(
     readiness: readinessOf(view),
     differences:
       body && last && offers ? recipeDiff(last, composeBody(body, composed, offers)) : [],
-    isAsPublished: bench !== null && isPublishedDraft(view, bench),
+    isAsPublished: bench !== null && (view.published?.isThis ?? false),
     versions: versions.map(({ id, number, publishedAt, publishedBy }) => ({
       number,
       publishedAt,

@@ -4,7 +4,9 @@ import { Link } from '@/ui/Link';
 import styled from 'styled-components';
 import type { AdviceStatus } from '@/core/advice/types';
 import { dayWords } from '@/core/dayWords';
+import type { PublicState } from '@/core/state/recipeState';
 import { CLOCK_LABELS } from '@/core/vocabulary';
+import { publicWords } from '@/words/publicWords';
 import { Page } from '@/ui/Page';
 import { useUnits } from '@/ui/person';
 import { labelText, readingText, Small, StageTitle } from '@/ui/type';
@@ -63,9 +65,13 @@ const TRUST: Partial<Record<AdviceStatus, string>> = {
   nearest: 'Nearest this grinder comes',
 };
 
+/** Does the card say otherwise than the bench? */
+const isPublicOther = ({ published }: { readonly published: PublicState | null }) =>
+  published !== null && published.differs.length > 0;
+
 /** What can be pulled today, and how: for a hand at the machine with a phone beside it. */
 export function OpenPage({ coffees }: { coffees: readonly OpenCoffee[] }) {
-  const { massFigure, mass, temperature } = useUnits();
+  const { massFigure, mass, temperature, units } = useUnits();
   return (
     <Page>
       <StageTitle as="h1">Open today</StageTitle>
@@ -93,7 +99,7 @@ export function OpenPage({ coffees }: { coffees: readonly OpenCoffee[] }) {
                       {setting.isOfOtherBatch
                         ? 'The setting is the last batch’s: carry it over first'
                         : (TRUST[setting.status] ?? 'Being dialled in')}
-                      .
+                      {isPublicOther(setting) && `; ${publicWords(setting.published, units)}`}.
                     </span>
                   </>
                 ) : (

@@ -1,0 +1,219 @@
+/**
+ * What once contradicted itself: the same judgement, said in two places by two rules, or said of something that is not
+ * so. Each row was seen to fail on the program that said it.
+ */
+import { adviseCardReader, type CardReaderShot } from '@/core/advice/cardReader';
+import { nextMove } from '@/core/advice/next';
+import { answerAtTheBar, NOTHING_KNOWN } from '@/core/cafes/atTheBar';
+import { fitRecipe } from '@/core/fits/fit';
+import type { Shot } from '@/core/schema/shot';
+import { findHouse } from '@/data/house';
+import { publishedBody } from '@/features/publish/document';
+import { readinessOf } from '@/features/publish/readiness';
+import { publicWords } from '@/words/publicWords';
+import { say } from '@/words/say';
+import { question, shot, target } from '../support/coffee';
+import { PASSED, send, shotInput, TODAY, WORDS } from '../support/house';
+import { houseWith, type ViewedHouse } from '../support/view';
+
+const said = (shots: readonly Partial<Shot>[]) =>
+  nextMove(question(shots.map(shot)))
+    .reasons.map(({ message }) => say(message))
+    .join(' ');
+
+describe('age on Pull', () => {
+  it('is said as Rest says it: an older coffee runs faster', () => {
+    const older = said([{ restDays: 8 }, { timeS: 23, restDays: 18 }]);
+    expect(older).toMatch(/10 days older.*about [23]\.\d s faster of this is age/);
+    expect(older).not.toMatch(/slower/);
+  });
+
+  it('is said of a younger bag as younger, never as minus days', () => {
+    const younger = said([{ restDays: 22 }, { timeS: 34, restDays: 8 }]);
+    expect(younger).toMatch(/14 days younger.*s slower of this is age/);
+    expect(younger).not.toMatch(/[-−]\d+ days/);
+  });
+});
+
+describe('what is public', () => {
+  const figures = (house: ViewedHouse) => publicWords(house.view().published);
+  const publish = ({ db, releaseId, view }: ViewedHouse) =>
+    send(db, 'publish', {
+      releaseId,
+      draftId: view().bench!.draft.id,
+      ...WORDS,
+      passed: PASSED,
+    });
+
+  it('is named by its figures where the bench is another recipe', () => {
+    const house = houseWith({}, {});
+    expect(figures(house)).toBe('not published');
+    publish(house);
+    expect(figures(house)).toBe('version 1 is public');
+    const { recipe, ...draft } = house.view().bench!.draft;
+    const { ratio: _ratio, ...sent } = recipe;
+    send(house.db, 'acceptRecipe', {
+      ...sent,
+      ...{ yieldG: 40, timeS: [27, 31] },
+      releaseId: house.releaseId,
+      ...{ batchId: draft.batchId, setupId: draft.setupId, style: draft.style },
+      ...{ temperatureSchool: draft.temperatureSchool, drink: draft.drink },
+      ...{ startDial: 12, why: 'longer', basedOn: draft.id },
+    });
+    expect(house.view().published).toMatchObject({ isThis: false, differs: ['yieldG', 'timeS'] });
+    expect(figures(house)).toBe('public (version 1): 36.0 g, 26-30 s');
+  });
+});
+
+describe('repeated on target', () => {
+  const bodyOf = ({ db, view }: ViewedHouse) =>
+    publishedBody(findHouse(db)!, view(), WORDS, { today: TODAY });
+  const onTarget = ({ view }: ViewedHouse) =>
+    readinessOf(view()).find(({ gate }) => gate === 'confirmed')!.isMet;
+
+  /** Two cups of a flight, each pulled as its arm says. */
+  function pourFlight({ db, releaseId, draftId }: ViewedHouse, pulls: readonly object[]): void {
+    const asMade = { draftId, doseG: 18, yieldG: 36, temperatureC: 93, dial: 12 };
+    const arms = pulls.map((pull, i) => ({
+      label: `cup ${i}`,
+      serving: 'straight',
+      pull: { ...asMade, timeS: [26, 30], clock: 'pump', ...pull },
+    }));
+    const { flightId } = send(db, 'planFlight', {
+      ...{ releaseId, test: 'paired', question: 'Which is liked more?', arms },
+      ...{ places: 2, hours: 4 },
+    });
+    const rows = db.prepare('SELECT code, arm FROM flight_cup WHERE flight_id = ?').all(flightId);
+    for (const { code, arm } of rows as { code: string; arm: number }[]) {
+      const pulled = { ...asMade, ...pulls[arm], timeS: 'timeS' in pulls[arm]! ? 22 : 28 };
+      const { shotId } = send(db, 'logShot', shotInput(draftId, pulled));
+      send(db, 'pourCup', { flightId, code, shotId });
+    }
+  }
+
+  it('is counted once for Publish and card, and cups of a flight do not break it', () => {
+    const house = houseWith({}, {});
+    expect([onTarget(house), bodyOf(house).confirmedShots]).toEqual([true, 2]);
+    pourFlight(house, [{ yieldG: 40 }, { dial: 13, timeS: [20, 24] }]);
+    expect(house.view().bench!.advice.setting.dial).toBe(12);
+    expect([onTarget(house), bodyOf(house).confirmedShots]).toEqual([true, 2]);
+  });
+
+  it('is not printed of shots in the window that do not show that it holds', () => {
+    for (const house of [houseWith({ timeS: 29.9 }, { timeS: 29.8 }), houseWith({})])
+      expect([onTarget(house), bodyOf(house).confirmedShots]).toEqual([false, 0]);
+  });
+
+  it('finds notes in cups of this recipe alone, not of a former one', () => {
+    const house = houseWith({});
+    const { db, releaseId, view } = house;
+    const [first] = view().bench!.shots;
+    const cup = { moment: 'hot', serving: 'straight', remark: '', scales: { liking: 7 } };
+    send(db, 'recordTasting', { ...cup, shotId: first!.id, notesFound: ['apricot'] });
+    expect(bodyOf(house).coffee.promisedNotes).toEqual(['apricot']);
+    const { recipe, ...draft } = view().bench!.draft;
+    const { ratio: _ratio, ...sent } = recipe;
+    send(db, 'acceptRecipe', {
+      ...sent,
+      ...{ yieldG: 42, releaseId, batchId: draft.batchId, setupId: draft.setupId },
+      ...{ style: draft.style, temperatureSchool: draft.temperatureSchool, drink: draft.drink },
+      ...{ startDial: 12, why: 'longer', basedOn: draft.id },
+    });
+    expect(bodyOf(house).coffee.promisedNotes).toEqual([]);
+  });
+});
+
+describe('one next step', () => {
+  const LIKED = { sharpness: 2, bitterness: 2, sweetness: 7, liking: 9 };
+
+  it('is not a window moved by one cup of a setting that holds its own', () => {
+    const shots = [27.8, 28.2, 27.9, 28.1, 30.4].map((timeS) => shot({ timeS, taste: LIKED }));
+    const advice = nextMove(question(shots));
+    expect(advice.status).toBe('approved');
+    expect(advice.window).toBeNull();
+    expect(advice.alternatives.map(({ message }) => say(message)).join()).not.toMatch(/window/);
+  });
+});
+
+describe('what is expected of a changed recipe', () => {
+  const bitter = { sharpness: 1, bitterness: 8, dryness: 6, sweetness: 3, liking: 2 };
+  const before = nextMove(question([shot({ taste: bitter })]));
+
+  it('is that of the recipe advised, window and all', () => {
+    expect(before.move).toMatchObject({ variable: 'yieldG', from: 36 });
+    const { yieldG, timeS } = before.pulled;
+    expect(yieldG).toBeLessThan(36);
+    expect(before.expect.timeS).toBeLessThan(27);
+    // The same once it is on the bench.
+    const after = nextMove(
+      question([shot({ taste: bitter })], {
+        target: target({ yieldG, timeS: [...timeS] }),
+        targetFrom: 1,
+      }),
+    );
+    expect(after.expect.timeS).toBeCloseTo(before.expect.timeS, 0);
+    expect(after.pulled.timeS).toEqual(timeS);
+  });
+});
+
+describe('a dose for one grinder', () => {
+  const card = {
+    ...{ doseG: 19, yieldG: 45, temperatureC: 93, clock: 'pump' as const },
+    timeS: [25, 30] as [number, number],
+  };
+  const place = {
+    ...{ canShape: true, hasScale: true, isPressurised: false, clock: 'pump' as const },
+  };
+  const fitted = (ratedG: number) =>
+    fitRecipe({
+      recipe: card,
+      style: 'classic',
+      from: { diameterMm: 58, ratedG: 18 },
+      to: { ...place, diameterMm: 58, ratedG },
+      cremaGPerMl: 0.75,
+    }).recipe!;
+
+  it('is never fitted to more than half a gram over another basket, nor its window widened for two grams', () => {
+    expect(fitted(20).doseG).toBe(20.5);
+    expect(fitted(20).timeS).toEqual([25, 30]);
+    expect(fitted(22).doseG).toBe(22.5);
+    expect(fitted(22).timeS[1] - fitted(22).timeS[0]).toBeGreaterThan(8);
+  });
+});
+
+describe('a cup its reader likes', () => {
+  const card = {
+    ...{ doseG: 19, yieldG: 38, temperatureC: 93, clock: 'pump' as const },
+    timeS: [25, 30] as [number, number],
+  };
+  const asked = (...shots: Partial<CardReaderShot>[]) =>
+    adviseCardReader({
+      card,
+      tolerance: { doseG: 0.3, yieldG: 1.5 },
+      ...{ roastLevel: 0, ratedG: 18, cremaGPerMl: 0.75 },
+      shots: shots.map((one) => ({ timeS: 27, clock: 'pump', finerSteps: 0, ...one })),
+    });
+
+  it('is kept by the public card, whatever the clock says', () => {
+    expect(asked({ timeS: 20, taste: 'right' })).toMatchObject({ status: 'approved', move: null });
+    expect(asked({ timeS: 20, taste: 'sour' }).move).not.toBeNull();
+  });
+
+  it('comes after its dose: 16 g where 19 g are meant', () => {
+    expect(asked({ doseG: 16 })).toMatchObject({
+      status: 'dose',
+      move: { variable: 'doseG', from: 16, to: 19 },
+    });
+  });
+
+  it('is kept by a café’s sheet too', () => {
+    const at = (timeS: number, taste?: string) =>
+      answerAtTheBar(
+        { doseG: 18, yieldG: 36, timeS, dial: 0, taste },
+        NOTHING_KNOWN,
+        { doseG: 18, yieldG: 36, timeS: 28 },
+        [26, 30],
+      ).first;
+    expect([at(22), at(22, 'fine'), at(24, 'fine')]).toEqual(['grind', 'stay', 'stay']);
+  });
+});
