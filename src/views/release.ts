@@ -13,6 +13,7 @@ import { restOn, spanOf } from '@/core/rest/rest';
 import { daysBetween } from '@/core/rest/day';
 import { groupBy } from '@/core/groupBy';
 import { runToEnd } from '@/core/runToEnd';
+import { coffeeLeftG } from '@/core/state/coffeeLeft';
 import { publicState, type PublicState } from '@/core/state/recipeState';
 import type { Db } from '@/data/database';
 import { findBenchDrafts, type StoredDraft } from '@/data/dialIns';
@@ -70,7 +71,6 @@ function readBatch(
 ): BatchView {
   const roast = readRoast(batch, house.roastMap);
   const spanAsked = { roastLevel: roast.level ?? 0, school: house.restSchool, span: release.span };
-  const setAside = setAsideG(batch);
   const spentG = spent.reduce((sum, shot) => sum + shot.doseG + purgeOf(shot, shot.retentionG), 0);
   return {
     ...batch,
@@ -84,14 +84,8 @@ function readBatch(
     }),
     span: spanOf(spanAsked),
     marks,
-    leftG: setAside === null ? null : setAside - spentG,
+    leftG: coffeeLeftG({ sampleG: batch.sampleG, bags: batch.samples, spentG }),
   };
-}
-
-/** Grams set aside of a batch: as was said, else what its bags hold; null where nothing was noted. */
-function setAsideG({ sampleG, samples }: StoredBatch): number | null {
-  if (sampleG !== undefined) return sampleG;
-  return samples.length === 0 ? null : samples.reduce((sum, { bagG }) => sum + bagG, 0);
 }
 
 export interface Reader {

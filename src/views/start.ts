@@ -6,12 +6,16 @@ import { OUTPUT_OF, proposeFrom, type Proposal, type Question } from '@/core/sta
 import { PROPOSED_VARIABLES, type ProposedVariable } from '@/core/start/proposedVariables';
 import { grindStepsOf, LN_TIME_PER_STEP, startDialOf } from '@/core/start/startDial';
 import type { ReleaseFacts } from '@/core/coffee/features';
-import { slopePrior } from '@/core/grinder/dial';
+import { middleSetting, slopePrior } from '@/core/grinder/dial';
+import { targetOf } from '@/core/advice/benchQuestion';
+import { grindFeatures } from '@/core/advice/pastDialIn';
+import { firstDial, type FirstDial } from '@/core/state/firstDial';
 import type { BrewStyle, Drink, Process } from '@/core/vocabulary';
 import type { Db } from '@/data/database';
 import type { House } from '@/data/house';
 import { readHouseModel, rulesOf, type HouseKnowledge } from './houseModel';
 import { factsToday } from './facts';
+import { grinderMemoryOf } from './grinderMemory';
 import { newestInUse } from './newBatch';
 import { readRelease, type BatchView, type ReleaseView } from './release';
 import { listBenchNames, listOpenDrafts, type StoredRecipe } from '@/data/dialIns';
@@ -42,6 +46,8 @@ export interface StartView {
   readonly setups: readonly StoredSetup[];
   readonly setup: StoredSetup | undefined;
   readonly proposal: Proposal;
+  /** Where the grinder begins, as Pull will say it; null without a setup. */
+  readonly firstDial: FirstDial | null;
   readonly evidence: Readonly<Record<ProposedVariable, readonly EvidenceRow[]>>;
   readonly nearest: readonly NearRow[];
   /** The same question in another style, when one is set beside it. */
@@ -113,12 +119,15 @@ export function readStart(
   { today }: StartReader,
 ): StartView {
   const knowledge = readHouseModel(db, house);
-  const setups = listSetups(db).map((setup) => ({
+  const stored = listSetups(db);
+  const setups = stored.map((setup) => ({
     ...setup,
     grinder: knowledge.withReference(setup.grinder),
   }));
   const asked = readStartQuestion(search, { house, draft: view.bench?.draft, setups });
   const setup = setups.find(({ id }) => id === asked.setupId);
+  // As Pull knows it: without a reference inferred from past recipes.
+  const own = stored.find(({ id }) => id === asked.setupId);
   const batch = view.batches.find(({ id }) => id === asked.batchId) ?? newestInUse(view.batches);
   const question: Question = {
     release: factsToday(view.release, batch, today),
@@ -138,6 +147,9 @@ export function readStart(
     setups,
     setup,
     proposal,
+    firstDial: own
+      ? firstDialOf(db, house, { setup: own, batch, asked, proposal, question })
+      : null,
     evidence: evidenceRows(knowledge, model, question, proposal),
     nearest: nearestTo(knowledge, question.release, question.style),
     beside: asked.beside === null ? null : proposeFrom(model, { ...question, style: asked.beside }),
@@ -167,6 +179,38 @@ export function readStart(
       draft: view.bench?.draft.style === asked.style ? view.bench.draft : undefined,
     }),
   };
+}
+
+/** What this grinder's past dial-ins, its calibration, or nothing at all say of the first setting. */
+function firstDialOf(
+  db: Db,
+  house: House,
+  {
+    setup,
+    batch,
+    asked,
+    proposal: { recipe, startDial },
+    question,
+  }: {
+    readonly setup: StoredSetup;
+    readonly batch: BatchView;
+    readonly asked: StartQuestion;
+    readonly proposal: Proposal;
+    readonly question: Question;
+  },
+): FirstDial {
+  const { grinder, basket } = setup;
+  const begin = startDial?.dial ?? middleSetting(grinder);
+  const { roast, span } = batch;
+  return firstDial(
+    {
+      target: targetOf(house, { recipe, startDial: begin }, { roast, opensOn: span.opens }),
+      ...{ grinder, basket },
+      memory: grinderMemoryOf(db, house, grinder, asked.style),
+      coffee: grindFeatures(question.release, asked.style),
+    },
+    startDial,
+  );
 }
 
 function evidenceRows(

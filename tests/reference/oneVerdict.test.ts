@@ -8,12 +8,15 @@ import { answerAtTheBar, NOTHING_KNOWN } from '@/core/cafes/atTheBar';
 import { fitRecipe } from '@/core/fits/fit';
 import type { Shot } from '@/core/schema/shot';
 import { findHouse } from '@/data/house';
+import { readRelease } from '@/views/release';
+import { readStart } from '@/views/start';
+import { readToday } from '@/views/today';
 import { publishedBody } from '@/features/publish/document';
 import { readinessOf } from '@/features/publish/readiness';
 import { publicWords } from '@/words/publicWords';
 import { say } from '@/words/say';
 import { question, shot, target } from '../support/coffee';
-import { PASSED, send, shotInput, TODAY, WORDS } from '../support/house';
+import { BATCH, COMPONENT, PASSED, RELEASE, send, shotInput, TODAY, WORDS } from '../support/house';
 import { houseWith, type ViewedHouse } from '../support/view';
 
 const said = (shots: readonly Partial<Shot>[]) =>
@@ -120,6 +123,64 @@ describe('repeated on target', () => {
       ...{ startDial: 12, why: 'longer', basedOn: draft.id },
     });
     expect(bodyOf(house).coffee.promisedNotes).toEqual([]);
+  });
+});
+
+describe('coffee left', () => {
+  it('of a bag counts what came out of it, and ordinary stock is apart', () => {
+    const house = houseWith({}, {}, {});
+    const { db, releaseId, view } = house;
+    const batchId = view().batch.id;
+    expect(view().batch.leftG).toBeNull();
+    const sample = { label: 'Freezer 1', bagG: 250, place: '' };
+    const { sampleId } = send(db, 'saveSample', { batchId, sample });
+    expect(view().batch.leftG).toBe(250);
+    expect(view().batch.samples.map(({ bagG, spentG }) => bagG - spentG)).toEqual([250]);
+    send(db, 'openSample', { batchId, sampleId });
+    send(db, 'logShot', shotInput(view().bench!.draft.id));
+    const { bagG, spentG } = view().batch.samples[0]!;
+    expect(spentG).toBeGreaterThan(17);
+    expect(view().batch.leftG).toBe(bagG - spentG);
+    expect(
+      readToday(db, findHouse(db)!, { today: TODAY }).find(({ id }) => id === releaseId)!.due,
+    ).not.toContainEqual(expect.objectContaining({ code: 'sample' }));
+  });
+});
+
+describe('the first dial', () => {
+  /** A coffee of its own, at Start with the only setup. */
+  const arrived = ({ db }: ViewedHouse) => {
+    const { releaseId: id } = send(db, 'createRelease', {
+      release: { ...RELEASE, name: 'Serra do Lume', components: [COMPONENT] },
+      batch: BATCH,
+    });
+    const releaseId = String(id);
+    const today = { today: TODAY };
+    const view = readRelease(db, findHouse(db)!, releaseId, today)!;
+    return { releaseId, start: readStart(db, findHouse(db)!, view, {}, today) };
+  };
+
+  it('is the same at Start and on Pull', () => {
+    const house = houseWith({ timeS: 20 }, { dial: 9, timeS: 27.5 }, { dial: 9, timeS: 28 });
+    const { db } = house;
+    send(db, 'publish', {
+      ...{ releaseId: house.releaseId, draftId: house.view().bench!.draft.id },
+      ...{ ...WORDS, passed: PASSED },
+    });
+    const { releaseId, start } = arrived(house);
+    expect(start.firstDial).toMatchObject({ from: 'memory', dialIns: 1 });
+    const { ratio: _ratio, ...recipe } = start.proposal.recipe;
+    send(db, 'acceptRecipe', {
+      ...recipe,
+      ...{ releaseId, batchId: start.batch.id, setupId: start.setup!.id },
+      ...{ style: 'classic', temperatureSchool: 'both', startDial: start.firstDial!.dial, why: '' },
+    });
+    const { advice } = readRelease(db, findHouse(db)!, releaseId, { today: TODAY })!.bench!;
+    expect(advice.setting.dial).toBe(start.firstDial!.dial);
+  });
+
+  it('is a guess where nothing is known, and said to be one', () => {
+    expect(arrived(houseWith()).start.firstDial).toMatchObject({ from: 'guess', dialIns: 0 });
   });
 });
 

@@ -5,9 +5,9 @@ import { useRouter } from 'next/navigation';
 import { useState, type FormEvent, type ReactNode } from 'react';
 import styled from 'styled-components';
 import { USUAL_FIRST_DRIP_S } from '@/core/extraction/clock';
-import { middleSetting } from '@/core/grinder/dial';
 import { dialWords, type Notation } from '@/core/grinder/notation';
 import type { Proposal } from '@/core/start/propose';
+import type { FirstDial } from '@/core/state/firstDial';
 import { CLOCK_LABELS, type BrewStyle, type TemperatureSchool } from '@/core/vocabulary';
 import type { BatchView, ReleaseView } from '@/views/release';
 import type { StoredSetup } from '@/data/setups';
@@ -91,6 +91,7 @@ export interface AcceptFormProps {
   readonly view: ReleaseView;
   readonly batch: BatchView;
   readonly proposal: Proposal;
+  readonly firstDial: FirstDial | null;
   readonly style: BrewStyle;
   readonly temperatureSchool: TemperatureSchool;
   readonly setup: StoredSetup | undefined;
@@ -101,12 +102,12 @@ export interface AcceptFormProps {
 
 /** The proposal as figures to change or take; accepting puts it on the bench. Its plate and its programme stand apart. */
 export function AcceptForm(props: AcceptFormProps) {
-  const { view, batch, proposal, style, temperatureSchool, setup, water } = props;
+  const { view, batch, proposal, firstDial, style, temperatureSchool, setup, water } = props;
   const { massFigure, temperatureFigure } = useUnits();
   const isLead = useMay('lead');
   const router = useRouter();
   const { submit, faults, faultOf, isBusy } = useCommand();
-  const proposed = recipeTextOf(proposal, startDialOf(view, setup, proposal));
+  const proposed = recipeTextOf(proposal, startDialOf(view, setup, firstDial));
   const { text, bind, bindEnd, change, reset } = useTextForm(proposed, faultOf);
   const [flow, setFlow] = useState(() => waterOf(water.choices[0]));
   // Another question has another proposal; the switches that asked it keep the focus.
@@ -191,7 +192,7 @@ export function AcceptForm(props: AcceptFormProps) {
             label="Dial to start at"
             quantity="dial"
             step={setup?.grinder.stepSize ?? 1}
-            hint={grindHint(proposal, setup?.grinder ?? {})}
+            hint={grindHint(firstDial, proposal, setup?.grinder ?? {})}
             large
             {...bind('startDial')}
           />
@@ -279,29 +280,31 @@ function ratioWords({ doseG, yieldG }: RecipeText): string {
     : 'ratio unknown';
 }
 
-function grindHint({ grindSteps, startDial }: Proposal, grinder: Notation): string {
-  if (startDial !== null) {
-    const [low, high] = startDial.interval80;
-    const written = (dial: number) => dialWords(grinder, Number(dial.toFixed(1)));
-    return intervalWords(written(low), written(high));
-  }
-  const size = Math.abs(grindSteps) === 1 ? '1 step' : `${Math.abs(grindSteps)} steps`;
-  const words =
-    Math.abs(grindSteps) < 0.5
-      ? 'As your usual coffee'
-      : `${size} ${grindSteps > 0 ? 'finer' : 'coarser'} than your usual coffee`;
-  return `${words}; calibrate the grinder to have its dial`;
+/** Why the dial begins there. */
+function grindHint(
+  first: FirstDial | null,
+  { startDial }: Proposal,
+  grinder: Notation,
+): string | undefined {
+  if (first?.from === 'memory')
+    return first.dialIns === 1
+      ? 'As one past dial-in of this grinder says'
+      : `As ${first.dialIns} past dial-ins of this grinder say`;
+  if (startDial === null) return first ? 'Middle of its scale: a guess' : undefined;
+  const [low, high] = startDial.interval80;
+  const written = (dial: number) => dialWords(grinder, Number(dial.toFixed(1)));
+  return intervalWords(written(low), written(high));
 }
 
-/** Where the dial stands on this setup for this release, else where the model puts it, else the middle. */
+/** Where the dial stands on this setup for this release, else where it is to begin. */
 function startDialOf(
   { bench }: ReleaseView,
   setup: StoredSetup | undefined,
-  { startDial }: Proposal,
+  first: FirstDial | null,
 ): number | undefined {
   if (bench && bench.setup.id === setup?.id)
     return bench.shots.at(-1)?.dial ?? bench.draft.startDial;
-  return setup && (startDial?.dial ?? middleSetting(setup.grinder));
+  return first?.dial;
 }
 
 /** The window as typed, on the pump's clock: a programme runs by it. */

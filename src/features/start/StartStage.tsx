@@ -87,6 +87,7 @@ export function StartStage({ view, start }: { view: ReleaseView; start: StartVie
       view={view}
       batch={batch}
       proposal={proposal}
+      firstDial={start.firstDial}
       style={style}
       temperatureSchool={temperatureSchool}
       setup={setup}
