@@ -192,6 +192,7 @@ function namesOf(partners: readonly z.output<typeof partnerSchema>[], read: Read
   return {
     cafe: (id) => names.get(id) ?? id,
     coffee: (id) => id,
+    coffeesAt: (id) => times.filter(({ cafe }) => cafe === id).length,
     timeS: (coffee, cafe) => usualTimeS(times, coffee, cafe),
   };
 }

@@ -4,7 +4,8 @@ import { svgPoint } from '@/core/svgPoint';
 import { figure } from '@/core/figure';
 import styled from 'styled-components';
 import type { Expectation, Proof, ShotMark } from '@/core/advice/types';
-import { surePct } from '@/core/advice/proof';
+import { chanceMessage } from '@/core/chance';
+import { say } from '@/words/say';
 import { proofWords } from '@/words/adviceWords';
 import { Z_80 } from '@/core/grinder/dial';
 import type { Trace } from '@/core/trace/schema';
@@ -278,7 +279,7 @@ function HoldBand({ proof, scale }: { proof: Proof; scale: Scale }) {
       />
       <path d={`M${mean} ${y - 6}l5 6l-5 6l-5 -6z`} fill="var(--ink)" />
       <text className="number" x={mean} y={y - 10} textAnchor="middle">
-        {`${figure(proof.meanS, 1)} ± ${figure(half, 1)} s, ${surePct(proof.inWindow)} % sure to hold`}
+        {`${figure(proof.meanS, 1)} ± ${figure(half, 1)} s, ${say(chanceMessage(proof.inWindow))} to hold`}
       </text>
     </g>
   );

@@ -4,8 +4,12 @@ import { dialWords } from '@/core/grinder/notation';
 import { cafeWords } from '@/words/cafeWords';
 import { figureIn } from '@/words/figures';
 import { grindMoveIn } from '@/words/grindMoveIn';
+import { helpCall, type HelpCall } from '@/core/cafes/helpCall';
 import type { CafeSignal } from '@/core/cafes/signals';
 import { signalKey } from '@/core/cafes/signalKey';
+import { settableG } from '@/core/extraction/settable';
+import type { Language } from '@/core/language';
+import { checksOfPartner, openHelp } from '@/data/cafeChecks';
 import type { Db } from '@/data/database';
 import type { House } from '@/data/house';
 import type { StoredPartner } from '@/data/partners';
@@ -34,7 +38,10 @@ export function draftAnswer(
   { partner, signal: key }: Asked,
 ): AnswerDraft | null {
   const signal = reading.signals.find((one) => signalKey(one) === key);
-  const coffee = coffeeOf(signal) ?? furthestOff(reading, partner);
+  const call = signal ? null : callOf(db, reading, partner);
+  const isOpen = call !== null && call.coffee === null;
+  const coffee =
+    coffeeOf(signal) ?? call?.coffee ?? (isOpen ? null : furthestOff(reading, partner));
   const releaseId = coffee ?? partner.releaseIds.find((id) => publicRecipe(db, id) !== null);
   const published = releaseId === undefined ? null : publicRecipe(db, releaseId);
   if (releaseId === undefined || published === null) return null;
@@ -42,8 +49,13 @@ export function draftAnswer(
   const say = cafeWords(language);
   const recipe = recipeAt(house, published.body, partner).recipe;
   const { name } = published.body.coffee;
-  const change = changeWords(reading, partner, releaseId);
-  const seen = signal ? seenWords(signal, reading, { partner, coffee: name, recipe }) : [];
+  // Which coffee they mean is open: no move is told of another one.
+  const change = isOpen ? null : changeWords(reading, partner, releaseId);
+  const seen = signal
+    ? seenWords(signal, reading, { partner, coffee: name, recipe })
+    : call
+      ? calledWords(call, language, { coffee: name, doseG: recipe.doseG })
+      : [];
   const isStep = signal?.kind === 'step';
   const lines = [
     say('reply.greeting', {
@@ -65,6 +77,42 @@ export function draftAnswer(
   };
 }
 
+/** The café's oldest call for help that was not answered. */
+function callOf(
+  db: Db,
+  { names }: CafesReading,
+  partner: StoredPartner,
+): (HelpCall & { readonly words: string }) | null {
+  const visit = openHelp(db).find(({ partnerId }) => partnerId === partner.id);
+  if (visit === undefined) return null;
+  const call = helpCall({
+    words: visit.help,
+    coffees: partner.releaseIds.map((id) => ({ id, name: names.coffee(id) })),
+    checks: checksOfPartner(db, partner.id, visit.visitedAt).filter(
+      ({ visitId }) => visitId === visit.id,
+    ),
+  });
+  return { ...call, words: visit.help };
+}
+
+/** A tenth of the dose in the cup for a lean taste, a fifth for a weak one. House heuristic (model.md §4). */
+const CUP_SHARE = { sour: 0.1, bitter: 0.1, weak: 0.2 } as const;
+
+/** What they wrote, and what answers the taste they speak of. */
+function calledWords(
+  { words, coffee: known, taste }: HelpCall & { readonly words: string },
+  language: Language,
+  { coffee, doseG }: { readonly coffee: string; readonly doseG: number },
+): string[] {
+  const say = cafeWords(language);
+  const asked = say('reply.asked', { words });
+  if (known === null) return [asked, say('reply.which')];
+  if (taste === null) return [asked];
+  if (taste === 'uneven') return [asked, say('reply.uneven', { coffee })];
+  const g = `${figureIn(language, settableG(CUP_SHARE[taste] * doseG), 1)} g`;
+  return [asked, say(`reply.${taste}`, { coffee, g })];
+}
+
 function coffeeOf(signal: CafeSignal | undefined): string | null {
   return signal !== undefined && 'coffee' in signal ? signal.coffee : null;
 }
@@ -82,7 +130,7 @@ function seenWords(
   signal: CafeSignal,
   { names }: CafesReading,
   {
-    partner: { id, language },
+    partner: { id, language, releaseIds },
     coffee,
     recipe,
   }: {
@@ -92,6 +140,7 @@ function seenWords(
   },
 ): string[] {
   const say = cafeWords(language);
+  const hasSeveral = releaseIds.length > 1;
   const g = (value: number) => `${figureIn(language, Math.abs(value), 1)} g`;
   const ran = (size: number, of: string | null) => {
     const seconds = names.timeS(of, id) * (Math.exp(size) - 1);
@@ -102,7 +151,7 @@ function seenWords(
     case 'step':
       return [
         ran(signal.size, signal.coffee),
-        ...(signal.coffee === null ? [say('reply.all')] : []),
+        ...(signal.coffee === null && hasSeveral ? [say('reply.all')] : []),
       ];
     case 'batch':
       return [ran(signal.size, signal.coffee), say('reply.batch')];

@@ -215,6 +215,7 @@ function namesOf(
   return {
     cafe: (id) => cafes.get(id) ?? 'A café',
     coffee: (id) => coffees.get(id) ?? 'a coffee',
+    coffeesAt: (id) => times.filter(({ cafe }) => cafe === id).length,
     timeS: (coffee, cafe) => usualTimeS(times, coffee, cafe),
   };
 }

@@ -6,6 +6,7 @@ import { dayOf, signalReason, signalTitle, type SignalNames } from './signalWord
 const NAMES: SignalNames = {
   cafe: (id) => ({ a: 'Quay Nine', b: 'Third Lantern' })[id] ?? id,
   coffee: () => 'Harbour Lamp',
+  coffeesAt: (id) => (id === 'c' ? 1 : 2),
   // Third Lantern pulls on a lever.
   timeS: (_coffee, cafe) => (cafe === 'b' ? 42 : 28),
 };
@@ -36,21 +37,25 @@ describe('a signal in words', () => {
     ];
     const reason = signalReason(STEP, NAMES, { cafe: 'a', coffee: 'x', parts });
     expect(reason).toMatch(
-      /^94 % that it is so, by 2\.7 ± 1\.2 s\. All its coffees moved together/,
+      /^9 in 10 that it is so, by 2\.7 ± 1\.2 s\. Every coffee there moved: the café\./,
     );
     expect(reason).toMatch(
       /Harbour Lamp against one to three weeks ago: the café 2\.7 s fast \(± 1\.2\), age 0\.6 s fast \(± 0\.2\)\./,
     );
     expect(reason).not.toMatch(/weather/);
-    expect(reason).toMatch(/May still be withdrawn/);
+    expect(reason).toMatch(/Still unsure/);
     expect(reason).toMatch(
       /ask for a known weight on the scale, then the machine, then the grinder/,
     );
+    // With one coffee there is no other to go by.
+    const only = { ...STEP, cafe: 'c' };
+    expect(signalTitle(only, NAMES)).toBe('c: 2.7 s fast since 24 Nov');
+    expect(signalReason(only, NAMES)).not.toMatch(/Every coffee|other coffees/);
     const onLever = { ...STEP, cafe: 'b' };
     expect(signalTitle(onLever, NAMES)).toMatch(/^Third Lantern: all coffees 4\.0 s fast/);
     expect(signalReason(onLever, NAMES)).toMatch(/, by 4\.0 ± 1\.8 s\./);
     const kept = signalReason({ ...STEP, state: 'kept', coffee: 'x' }, NAMES);
-    expect(kept).toMatch(/Its other coffees did not move.*It has stood for five days/);
+    expect(kept).toMatch(/Its other coffees did not move.*Open for five days/);
   });
 
   it('of a batch names it, how many see it and what was taken out', () => {
@@ -71,7 +76,7 @@ describe('a signal in words', () => {
     expect(signalTitle({ ...batch, cafes: ['a'] }, NAMES)).toMatch(/^One café .* runs 2\.2 s fast/);
     // Nothing is certain.
     expect(signalReason(batch, NAMES)).toMatch(
-      /^99 % that it is so, by 2\.2 ± 0\.4 s\. Against the batch of 1 Nov/,
+      /^Almost certain that it is so, by 2\.2 ± 0\.4 s\. Against the batch of 1 Nov/,
     );
     const parts: Contribution[] = [
       { cause: 'dial', size: 0.08, sd: 0.01 },
@@ -90,7 +95,7 @@ describe('a signal in words', () => {
     expect(signalTitle(dose, NAMES)).toBe(
       'Third Lantern doses 0.6 g more than it did since 24 Nov',
     );
-    expect(signalReason(dose, NAMES)).toMatch(/^90 % that it is so, by 0\.6 ± 0\.1 g\./);
+    expect(signalReason(dose, NAMES)).toMatch(/^9 in 10 that it is so, by 0\.6 ± 0\.1 g\./);
     const former: CafeSignal = {
       kind: 'yield',
       coffee: 'x',
@@ -109,7 +114,7 @@ describe('a signal in words', () => {
       probability: 0.97,
     };
     expect(signalTitle(silence, NAMES)).toBe('Quay Nine has missed 7 checks in a row since 24 Nov');
-    expect(signalReason(silence, NAMES)).toMatch(/^97 % that it is so\. By its own habit/);
+    expect(signalReason(silence, NAMES)).toMatch(/^By its own habit/);
     const weather: CafeSignal = {
       kind: 'weather',
       region: 'Ostrel',

@@ -2,6 +2,7 @@
 import { INTERVAL_SDS } from '@/core/cafes/cafeRules';
 import type { Contribution } from '@/core/cafes/contributions';
 import type { CafeSignal } from '@/core/cafes/signals';
+import { chanceMessage } from '@/core/chance';
 import { shortDayWords } from '@/core/dayWords';
 import { Z_80 } from '@/core/grinder/dial';
 import type { Message } from '@/core/message';
@@ -10,6 +11,8 @@ import { say } from './say';
 export interface SignalNames {
   readonly cafe: (id: string) => string;
   readonly coffee: (id: string) => string;
+  /** How many coffees a café is asked about. */
+  readonly coffeesAt: (cafe: string) => number;
   /** Middle of the coffee's time from the pump, s, at a café or at most of them; of any coffee where null. */
   readonly timeS: (coffee: string | null, cafe?: string) => number;
 }
@@ -45,7 +48,7 @@ function titleValues(signal: CafeSignal, names: SignalNames): Message['values'] 
       const { cafe, coffee, size, fromDay } = signal;
       return {
         cafe: names.cafe(cafe),
-        scope: coffee === null ? 'all' : 'one',
+        scope: scopeOf(signal, names),
         coffee: coffee === null ? '' : names.coffee(coffee),
         off: off(size, names.timeS(coffee, cafe)),
         since: dayOf(fromDay),
@@ -92,10 +95,16 @@ export interface Moved {
   readonly parts: readonly Contribution[];
 }
 
+/** Of all its coffees, of its only one, or of one among several. */
+const scopeOf = (
+  { cafe, coffee }: Extract<CafeSignal, { kind: 'step' }>,
+  { coffeesAt }: SignalNames,
+): 'all' | 'only' | 'one' => (coffeesAt(cafe) === 1 ? 'only' : coffee === null ? 'all' : 'one');
+
 /** Why, how sure, and what to ask first. */
 export function signalReason(signal: CafeSignal, names: SignalNames, moved?: Moved): string {
   const sure = said('sure', {
-    surePct: Math.min(99, 100 * signal.probability),
+    chance: chanceMessage(signal.probability, 'start'),
     by: byOf(signal, names),
   });
   return say(said(`reason.${signal.kind}`, { sure, ...reasonValues(signal, names, moved) }));
@@ -105,7 +114,7 @@ function reasonValues(signal: CafeSignal, names: SignalNames, moved?: Moved): Me
   switch (signal.kind) {
     case 'step':
       return {
-        scope: signal.coffee === null ? 'all' : 'one',
+        scope: scopeOf(signal, names),
         moved: movedOf(names, moved),
         state: signal.state,
       };

@@ -7,7 +7,17 @@ import { findPartner } from '@/data/partners';
 import { draftAnswer } from '@/views/answerDraft';
 import { readCafesNow } from '@/views/cafes';
 import { learnFromCafes } from '@/views/cafesModel';
-import { newId, openHouse, send, WORDS } from '../support/house';
+import {
+  BATCH,
+  COMPONENT,
+  newId,
+  openHouse,
+  PASSED,
+  RECIPE,
+  RELEASE,
+  send,
+  WORDS,
+} from '../support/house';
 
 /** A café that sent three checks, 23 s each at 11; and what is drafted once something was found of it. */
 function cafe(language: Language, timeS = 23) {
@@ -65,7 +75,8 @@ it('asks for the order weight, machine, grinder of a step alone, and names none 
   expect(all.indexOf('weight')).toBeGreaterThan(0);
   expect(all.indexOf('machine')).toBeGreaterThan(all.indexOf('weight'));
   expect(all.indexOf('grinder')).toBeGreaterThan(all.indexOf('machine'));
-  expect(all).toMatch(/none of them alone/);
+  // It has one coffee: that all of them moved says nothing.
+  expect(all).not.toMatch(/none of them alone/);
   expect(drafted(step(id, releaseId)).body).not.toMatch(/none of them alone/);
 });
 
@@ -109,4 +120,48 @@ it('to a silent café moves nothing, and to one that is inside only says its gre
   expect(silent.asksRound).toBe(false);
   const word = drafted();
   expect(word.body.split('\n\n')).toHaveLength(2);
+});
+
+describe('an answer to a call for help', () => {
+  /** A café of two coffees that asks for help with its last sheet. */
+  function called(help: string, checks: readonly Record<string, unknown>[] = []) {
+    const house = openHouse();
+    const { db, releaseId, draftId } = house;
+    send(db, 'publish', { releaseId, draftId, ...WORDS });
+    const { releaseId: other } = send(db, 'createRelease', {
+      release: { ...RELEASE, name: 'Harbour Lamp', components: [COMPONENT] },
+      batch: BATCH,
+    });
+    const draft = { ...RECIPE, releaseId: other, batchId: `${String(other)}-1` };
+    const { draftId: second } = send(db, 'acceptRecipe', { ...draft, setupId: house.setupId });
+    send(db, 'publish', { releaseId: other, draftId: second, ...WORDS, passed: PASSED });
+    const partner = { name: 'Quay Nine', people: 'Ada', town: 'Ostrel', timeZone: 'UTC' };
+    const releaseIds = [releaseId, String(other)];
+    const id = String(send(db, 'savePartner', { partner, releaseIds }).partnerId);
+    const { secret } = findPartner(db, id)!;
+    const check = { doseG: 18, yieldG: 36, timeS: 23, dial: 17 };
+    const sent = releaseIds.map((of, i) => ({ releaseId: of, check: { ...check, ...checks[i] } }));
+    send(db, 'sendChecks', { secret, checks: sent, help }, newId(), null);
+    const now = findHouse(db)!;
+    learnFromCafes(db, now);
+    return draftAnswer(db, now, readCafesNow(db, now), { partner: findPartner(db, id)! })!.body;
+  }
+
+  it('quotes it, and tells no move while it is open which coffee they mean', () => {
+    const body = called('the single runs sour, could you call before noon?');
+    expect(body).toContain('You wrote: “the single runs sour, could you call before noon?”.');
+    expect(body).toMatch(/Which coffee is it\?/);
+    expect(body).not.toMatch(/→|finer|coarser/);
+  });
+
+  it('answers the taste of the coffee they name', () => {
+    const body = called('Harbour Lamp runs sour');
+    expect(body).toMatch(/Harbour Lamp tastes sour with you: .*about 2\.0 g more/);
+    expect(body).not.toMatch(/Dembi Ridge/);
+  });
+
+  it('knows the coffee by the one cup of its sheet that tastes so', () => {
+    const body = called('it is bitter, help', [{ taste: 'bitter' }, { taste: 'fine' }]);
+    expect(body).toMatch(/Dembi Ridge tastes bitter/);
+  });
 });

@@ -274,7 +274,7 @@ describe('what the house makes of checks', () => {
     expect(week.checks).toBe(21);
     expect(week.inside).toBeLessThan(week.checks);
     expect(week.drifting).toHaveLength(1);
-    expect(week.toDo[0]).toMatch(/^Answer: Corner café: all coffees/);
+    expect(week.toDo[0]).toMatch(/^Answer: Corner café: \d\.\d s fast since/);
     expect(weekText(week)).toMatch(/21 checks from 1 cafés?, \d+ inside/);
     const stage = readReleaseCafes(db, house, releaseId);
     expect(stage.cafes).toMatchObject([{ cafe: 'Corner café', made: 72 }]);

@@ -250,7 +250,7 @@ function carried(judged: Judged, carry: CarriedOver | null): Judgement | null {
     return {
       status: move ? 'grind' : 'repeat',
       move,
-      reasons: [REASONS.oneMore(dialNamed(judged, setting), proof, judged.goal)],
+      reasons: [REASONS.oneMore(dialNamed(judged, setting), proof)],
     };
   const all = judged.input.shots.map((shot, i) => ({ shot, mark: judged.marks[i]! }));
   const isLiked = hasLikedCup(judged, all);

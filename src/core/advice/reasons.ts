@@ -5,7 +5,7 @@ import type { CodedMessage, Message } from '../message';
 import type { Shot } from '../schema/shot';
 import type { BeanState, Clock } from '../vocabulary';
 import type { PrepSign } from './prep';
-import { proofFigures, proofMessage, surePct } from './proof';
+import { proofFigures, proofMessage } from './proof';
 import type { Proof } from './types';
 
 const advice = (name: string, values: Message['values'] = {}): Message => ({
@@ -54,8 +54,8 @@ export const REASONS = {
   newBatch: (dial: string, { meanS }: Proof) => reason('newBatch', { dial, meanS }),
   carriesOver: (dial: string, proof: Proof, isLiked: boolean) =>
     reason('carriesOver', { dial, ...proofFigures(proof), cup: isLiked ? 'liked' : 'untasted' }),
-  oneMore: (dial: string, proof: Proof, goal: number) =>
-    reason('oneMore', { dial, ...proofFigures(proof), goalPct: surePct(goal) }),
+  oneMore: (dial: string, proof: Proof) =>
+    reason('oneMore', { dial, chance: proofFigures(proof).chance }),
   choked: ({ yieldG, timeS }: Pick<Shot, 'yieldG' | 'timeS'>, targetG: number) =>
     yieldG < LEAST_TIMED_G
       ? reason('choked')

@@ -31,7 +31,7 @@ const SIGNAL: SignalView = {
   key: 'step a 1',
   kind: 'step',
   title: 'Quay Nine: all coffees 2.7 s fast since 24 Nov',
-  reason: '94 % that it is so.',
+  reason: '9 in 10 that it is so.',
   probability: 0.94,
   partnerIds: ['a'],
   releaseId: null,

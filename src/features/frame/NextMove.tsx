@@ -1,5 +1,6 @@
 'use client';
 
+import { chanceMessage } from '@/core/chance';
 import { figure } from '@/core/figure';
 import { isOnTargetStatus } from '@/core/advice/types';
 import styled from 'styled-components';
@@ -103,8 +104,8 @@ export function NextMove({ bench, releaseId }: { bench: Bench; releaseId: string
       {!isOnTargetStatus(status) && (
         <Expect>
           Expect <strong>{figure(expect.timeS, 0)} s</strong> {CLOCK_LABELS[expect.clock]}, likely{' '}
-          {figure(low, 0)}-{figure(high, 0)} (8 in 10). {figure(100 * expect.landing, 0)} % chance
-          of hitting the window. Costs {mass(costG, 1)}.
+          {figure(low, 0)}-{figure(high, 0)} (8 in 10). In the window:{' '}
+          {say(chanceMessage(expect.landing))}. Costs {mass(costG, 1)}.
         </Expect>
       )}
       {alternatives.length > 0 && (
@@ -114,8 +115,8 @@ export function NextMove({ bench, releaseId }: { bench: Bench; releaseId: string
             {alternatives.map(({ message, expect: other, costG: otherG }) => (
               <li key={say(message)}>
                 {say(message).replace(/\.$/, '')}: {figure(other.timeS, 0)} s (
-                {figure(other.interval80[0], 0)}-{figure(other.interval80[1], 0)}),{' '}
-                {figure(100 * other.landing, 0)} % in the window, costs {mass(otherG, 1)}
+                {figure(other.interval80[0], 0)}-{figure(other.interval80[1], 0)}), in the window:{' '}
+                {say(chanceMessage(other.landing))}, costs {mass(otherG, 1)}
               </li>
             ))}
           </ul>

@@ -72,7 +72,7 @@ describe('the next move', () => {
     expect(advice()).toMatch(/Finer, 12 → 1[01](\.5)?/);
     expect(advice()).toMatch(/Purge 1\.0 g first: as much as this move needs/);
     expect(advice()).toMatch(
-      /Expect 2\d s from the pump, likely \d\d-\d\d \(8 in 10\)\. \d+ % chance of hitting the window/,
+      /Expect 2\d s from the pump, likely \d\d-\d\d \(8 in 10\)\. In the window: (a toss-up|\d in 10)/,
     );
     expect(advice()).toMatch(/Repeat unchanged: 22 s/);
     expect(screen.queryByRole('button', { name: 'Use this recipe' })).toBeNull();
@@ -108,7 +108,7 @@ describe('the next move', () => {
 
   it('says what is on target, how surely, and expects nothing', () => {
     openFrame(houseWith({}, {}));
-    expect(advice()).toMatch(/On target: taste it.*28\.0 ± \d\.\d s, 9\d % sure/);
+    expect(advice()).toMatch(/On target: taste it.*28\.0 ± \d\.\d s: (almost certain|9 in 10|10 in 10) that it holds/);
     expect(advice()).not.toMatch(/Expect/);
   });
 });
