@@ -12,8 +12,10 @@ import { findPartner, type StoredPartner } from '@/data/partners';
 import { draftAnswer, lastDial, type AnswerDraft } from './answerDraft';
 import { movedDial } from './cafeChecksOf';
 import {
+  cafeStandings,
   readCafesNow,
   signalViews,
+  type CafeStanding,
   type CafesReading,
   type FitPoint,
   type SignalView,
@@ -46,6 +48,7 @@ export interface CafeView {
   readonly partner: StoredPartner;
   readonly sheet: CheckSheet;
   readonly signals: readonly SignalView[];
+  readonly standings: readonly CafeStanding[];
   readonly coffees: readonly CafeCoffee[];
   /** The newest first. */
   readonly checks: readonly CheckLine[];
@@ -87,10 +90,14 @@ export function readCafe(
   const all = checksOfPartner(db, partnerId, '');
   const slope = model.slope(partnerId);
   const weeks = weeksOf(all);
+  const signals = signalViews(db, reading).filter(({ partnerIds }) =>
+    partnerIds.includes(partnerId),
+  );
   return {
     partner,
     sheet: readCheckSheet(db, house, partner),
-    signals: signalViews(db, reading).filter(({ partnerIds }) => partnerIds.includes(partnerId)),
+    signals,
+    standings: cafeStandings(reading, signals).filter((one) => one.partnerId === partnerId),
     coffees: coffeesOf(reading, partner),
     checks: all
       .slice(-SHOWN_CHECKS)

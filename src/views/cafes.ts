@@ -13,6 +13,8 @@ import {
   type CafeSignal,
 } from '@/core/cafes/signals';
 import { signalKey } from '@/core/cafes/signalKey';
+import { cafeState } from '@/core/state/cafeState';
+import { cafeStateWords } from '@/words/cafeStateWords';
 import { signalReason, signalTitle, type SignalNames } from '@/words/signalWords';
 import { usualTimeS } from '@/core/cafes/usualTime';
 import { weatherDays } from '@/core/cafes/weatherDays';
@@ -87,6 +89,14 @@ export interface CafesView {
   readonly cafes: readonly CafeLine[];
   readonly signals: readonly SignalView[];
   readonly help: readonly HelpCall[];
+  readonly standings: readonly CafeStanding[];
+}
+
+/** A café that is off, or too new to judge, where no signal says so already. */
+export interface CafeStanding {
+  readonly partnerId: string;
+  readonly kind: 'off' | 'new';
+  readonly words: string;
 }
 
 const MATRIX_DAYS = 7;
@@ -223,13 +233,49 @@ function namesOf(
 export function readCafes(db: Db, house: House): CafesView {
   const reading = readCafesNow(db, house);
   const { state, checks, nowDay, names } = reading;
+  const signals = signalViews(db, reading);
   return {
     cafes: state.partners.map((partner) =>
       cafeLine(partner, checks(partner.id), state.zoneOf(partner), nowDay(partner)),
     ),
-    signals: signalViews(db, reading),
+    signals,
     help: openHelp(db).map((visit) => ({ visit, cafe: names.cafe(visit.partnerId) })),
+    standings: cafeStandings(reading, signals),
   };
+}
+
+/**
+ * Who is off or too new to judge, of all their coffees or of one.
+ * @param shown signals that stand beside it: a café one of them names is left out.
+ */
+export function cafeStandings(
+  { state, checks, names, nextShot }: CafesReading,
+  shown: readonly Pick<SignalView, 'partnerIds' | 'settled'>[],
+  coffee?: string,
+): CafeStanding[] {
+  const named = new Set(
+    shown.flatMap(({ partnerIds, settled }) => (settled === null ? partnerIds : [])),
+  );
+  return state.partners.flatMap((partner): CafeStanding[] => {
+    if (named.has(partner.id)) return [];
+    const ofCoffee = groupBy(checks(partner.id), ({ releaseId }) => releaseId);
+    const found = cafeState(
+      partner.releaseIds
+        .filter((id) => coffee === undefined || id === coffee)
+        .map((id) => {
+          const next = nextShot(partner.id, id);
+          return {
+            coffee: id,
+            checks: (ofCoffee.get(id) ?? []).map(checkState),
+            next: next && { offS: next.offS, inWindow: next.move.asItIs },
+          };
+        }),
+    );
+    const words = cafeStateWords(partner.name, found, names);
+    return words === null || (found.kind !== 'off' && found.kind !== 'new')
+      ? []
+      : [{ partnerId: partner.id, kind: found.kind, words }];
+  });
 }
 
 export function signalViews(db: Db, { state, names, signals }: CafesReading): SignalView[] {

@@ -12,7 +12,13 @@ import type { StoredCheck } from '@/data/cafeChecks';
 import { listSettled } from '@/data/cafesLearnt';
 import type { House } from '@/data/house';
 import { countPartners, type StoredPartner } from '@/data/partners';
-import { readCafesNow, signalViews, type SignalView } from './cafes';
+import {
+  cafeStandings,
+  readCafesNow,
+  signalViews,
+  type CafeStanding,
+  type SignalView,
+} from './cafes';
 
 export interface CoffeeAtCafeLine {
   readonly partnerId: string;
@@ -53,6 +59,7 @@ type CafeAudience = ReturnType<typeof cafeAudience>;
 
 export interface ReleaseCafesView {
   readonly signals: readonly SignalView[];
+  readonly standings: readonly CafeStanding[];
   readonly cafes: readonly CoffeeAtCafeLine[];
   readonly batches: readonly BatchLine[];
   /** Oldest first; none where there is only one. */
@@ -96,6 +103,7 @@ export function readReleaseCafes(db: Db, house: House, releaseId: string): Relea
   const signals = signalViews(db, reading).filter((signal) => signal.releaseId === releaseId);
   return {
     signals,
+    standings: cafeStandings(reading, signals, releaseId),
     cafes,
     batches: batches.slice(1).flatMap((roastDate, i): BatchLine[] => {
       const before = batches[i]!;

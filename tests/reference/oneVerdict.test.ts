@@ -4,10 +4,14 @@
  */
 import { adviseCardReader, type CardReaderShot } from '@/core/advice/cardReader';
 import { nextMove } from '@/core/advice/next';
+import { opening } from '@/core/cafes/alarms';
 import { answerAtTheBar, NOTHING_KNOWN } from '@/core/cafes/atTheBar';
 import { fitRecipe } from '@/core/fits/fit';
 import type { Shot } from '@/core/schema/shot';
 import { findHouse } from '@/data/house';
+import { readCafeNews } from '@/views/cafeNews';
+import { readCafes } from '@/views/cafes';
+import { learnFromCafes } from '@/views/cafesModel';
 import { readRelease } from '@/views/release';
 import { readStart } from '@/views/start';
 import { readToday } from '@/views/today';
@@ -15,6 +19,7 @@ import { publishedBody } from '@/features/publish/document';
 import { readinessOf } from '@/features/publish/readiness';
 import { publicWords } from '@/words/publicWords';
 import { say } from '@/words/say';
+import { houseWithCafes, sendDays } from '../support/cafes';
 import { question, shot, target } from '../support/coffee';
 import { BATCH, COMPONENT, PASSED, RELEASE, send, shotInput, TODAY, WORDS } from '../support/house';
 import { houseWith, type ViewedHouse } from '../support/view';
@@ -276,5 +281,37 @@ describe('a cup its reader likes', () => {
         [26, 30],
       ).first;
     expect([at(22), at(22, 'fine'), at(24, 'fine')]).toEqual(['grind', 'stay', 'stay']);
+  });
+});
+
+describe('a café in the field', () => {
+  it('that has been off since its first check is off, on Field and on Today', () => {
+    const house = houseWithCafes({ name: 'Quay Nine' }, { name: 'Third Lantern' });
+    const { db, ids } = house;
+    sendDays(house, 3, (cafe) => ({ offLn: cafe === 0 ? -0.2 : 0 }));
+    learnFromCafes(db, findHouse(db)!);
+    const { signals, standings } = readCafes(db, findHouse(db)!);
+    expect(signals).toEqual([]);
+    expect(standings).toMatchObject([{ partnerId: ids[0], kind: 'off' }]);
+    expect(standings[0]!.words).toMatch(/^Quay Nine: Dembi Ridge [45]\.\d s fast, .* in its window$/);
+    expect(readCafeNews(db, findHouse(db)!)).toEqual([standings[0]!.words]);
+  });
+
+  it('is too new to judge before its checks allow it, and its first ones are counted', () => {
+    const house = houseWithCafes({ name: 'Quay Nine' });
+    const { db } = house;
+    sendDays(house, 1, () => ({ offLn: -0.2 }));
+    db.prepare('UPDATE field_check SET removed_at = ? WHERE rowid = 1').run('2026-05-20T10:00:00Z');
+    learnFromCafes(db, findHouse(db)!);
+    expect(readCafes(db, findHouse(db)!).standings.map(({ words }) => words)).toEqual([
+      'Quay Nine: Dembi Ridge too new to judge: 2 of 2 fast so far',
+    ]);
+  });
+
+  it('is judged by the days of its checks, not by when they arrived', () => {
+    const steady = [30, 31, 32].map((atDay) => ({ atDay, coffees: ['a'] }));
+    const sure = { coffee: null, probability: 0.99, fromDay: 40, size: -0.2, sd: 0.03 };
+    expect(opening([sure], [], { nowDay: 41, visits: steady })).toMatchObject({ state: 'open' });
+    expect(opening([sure], [], { nowDay: 41, visits: steady.slice(1) })).toBeNull();
   });
 });

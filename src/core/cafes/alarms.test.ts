@@ -22,7 +22,9 @@ const alarm = (part: Partial<CafeAlarm> = {}): CafeAlarm => ({
 });
 
 describe('an alarm opens', () => {
-  const at = { nowDay: 42, firstDay: 0 };
+  const visits = (days: readonly number[], coffees = ['blend']) =>
+    days.map((atDay) => ({ atDay, coffees }));
+  const at = { nowDay: 42, visits: visits([36, 37, 38, 40, 41]) };
 
   it('as the likeliest kind, when all kinds together are likely enough', () => {
     const together = [signal(0.5, { coffee: 'blend' }), signal(0.36)];
@@ -37,10 +39,15 @@ describe('an alarm opens', () => {
     expect(opening([], [], at)).toBeNull();
   });
 
-  it('never in the first two weeks of a café, nor within two days of another', () => {
+  it('once three visits lie before its start, and never within two days of another', () => {
     const sure = [signal(0.99)];
-    expect(opening(sure, [], { nowDay: 42, firstDay: 28.1 })).toBeNull();
-    expect(opening(sure, [], { nowDay: 42, firstDay: 28 })).not.toBeNull();
+    expect(opening(sure, [], { nowDay: 42, visits: visits([38, 39, 40, 41]) })).toBeNull();
+    expect(opening(sure, [], { nowDay: 42, visits: visits([37, 38, 39, 40]) })).not.toBeNull();
+    // Of the coffee it is about.
+    const ofOne = [signal(0.99, { coffee: 'single' })];
+    expect(opening(ofOne, [], at)).toBeNull();
+    const both = visits([36, 37, 38], ['blend', 'single']);
+    expect(opening(ofOne, [], { nowDay: 42, visits: both })).not.toBeNull();
     expect(opening(sure, [alarm({ openedDay: 40.5 })], at)).toBeNull();
     expect(opening(sure, [alarm({ openedDay: 40 })], at)).not.toBeNull();
   });

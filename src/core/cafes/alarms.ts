@@ -20,8 +20,8 @@ export const ALARM = {
   withdrawnUnder: 0.3,
   openDays: 5,
   apartDays: 2,
-  /** A café is learnt for so long before it can be off. */
-  firstDays: 14,
+  /** So many visits of the coffees it is about before its start: else there is nothing to have changed from. */
+  visitsBefore: 3,
 } as const;
 
 export function isInForce({ state }: Pick<CafeAlarm, 'state'>): boolean {
@@ -50,14 +50,17 @@ export function judged(
     : { ...asStep(best), openedDay: alarm.openedDay, probability, state };
 }
 
-/** The alarm that the evidence opens now, if any. */
+/**
+ * The alarm that the evidence opens now, if any (model.md §6, ready).
+ * @param visits of this café by their own day, whenever they arrived.
+ */
 export function opening(
   signals: readonly StepSignal[],
   standing: readonly CafeAlarm[],
-  { nowDay, firstDay }: { nowDay: number; firstDay: number },
+  { nowDay, visits }: { nowDay: number; visits: readonly CafeVisit[] },
 ): CafeAlarm | null {
   const best = signals[0];
-  if (best === undefined || nowDay - firstDay < ALARM.firstDays) return null;
+  if (best === undefined || !isReady(best, visits)) return null;
   if (standing.some(({ openedDay }) => nowDay - openedDay < ALARM.apartDays)) return null;
   const probability = totalOf(signals);
   if (probability < ALARM.opensAt) return null;
@@ -72,6 +75,17 @@ export function withRoom(standing: readonly CafeAlarm[]): CafeAlarm[] {
 export function totalOf(signals: readonly StepSignal[]): number {
   return signals.reduce((sum, { probability }) => sum + probability, 0);
 }
+
+/** A visit's day and the coffees checked. */
+export interface CafeVisit {
+  readonly atDay: number;
+  readonly coffees: readonly string[];
+}
+
+const isReady = ({ coffee, fromDay }: StepSignal, visits: readonly CafeVisit[]) =>
+  visits.filter(
+    ({ atDay, coffees }) => atDay < fromDay && (coffee === null || coffees.includes(coffee)),
+  ).length >= ALARM.visitsBefore;
 
 function asStep({ coffee, fromDay, size, sd }: StepSignal) {
   return { coffee, fromDay, size, sd };

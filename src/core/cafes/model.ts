@@ -3,7 +3,16 @@
  * whole field; `refit` renews everything and forgets what is older than the window. Intervals of a café's level are
  * 1.44 sd (simulated). No clock: moments come with the checks.
  */
-import { ALARM, alarmsInWindow, judged, opening, withRoom, type CafeAlarm } from './alarms';
+import { groupBy } from '../groupBy';
+import {
+  ALARM,
+  alarmsInWindow,
+  judged,
+  opening,
+  withRoom,
+  type CafeAlarm,
+  type CafeVisit,
+} from './alarms';
 import { cafeBlock, rowWeight, type CafeBlock, type CafeNoise, type SlopePrior } from './block';
 import { fitCafe, type CafeFit } from './cafeFit';
 import type { CafeCheck } from './check';
@@ -325,7 +334,7 @@ export class CafesModel {
     );
     state.signals = stepSignals(this.question(state, state.rows!, state.block!, state.fit!));
     const standing = alarmsInWindow(state.alarms, nowDay);
-    const opened = opening(state.signals, standing, { nowDay, firstDay: state.firstDay! });
+    const opened = opening(state.signals, standing, { nowDay, visits: visitsOf(state.checks) });
     if (opened === null) return news;
     const kept = standing.length >= CAFE_RULES.mostSteps ? withRoom(standing) : standing;
     state.alarms = [
@@ -369,6 +378,13 @@ export class CafesModel {
     });
   }
 }
+
+/** When it was visited, and which coffees were checked. */
+const visitsOf = (checks: readonly CafeCheck[]): CafeVisit[] =>
+  [...groupBy(checks, ({ visit }) => visit).values()].map((own) => ({
+    atDay: own[0]!.atDay,
+    coffees: own.map(({ coffee }) => coffee),
+  }));
 
 /** What a café says of the shared columns; null before it is weighed. */
 function partOf({ rows, block }: State): SharedPart | null {

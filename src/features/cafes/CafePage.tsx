@@ -6,6 +6,8 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { STATE_SIGNS, STATE_WORDS } from '@/core/cafes/checkState';
+import { chanceMessage } from '@/core/chance';
+import { say } from '@/words/say';
 import { CHECK_TASTE_LABELS } from '@/core/entity/cafeCheck';
 import { shortDayWords } from '@/core/dayWords';
 import { figure, signed } from '@/core/figure';
@@ -51,7 +53,7 @@ export interface CafePageProps {
 
 /** One café: what is off there and why, its checks against their fit, the answer, and what it works with. */
 export function CafePage({ view, signal, coffees, houseAddress }: CafePageProps) {
-  const { partner, signals, learnt, messages, draft } = view;
+  const { partner, signals, standings, learnt, messages, draft } = view;
   const isLead = useMay('lead');
   const isBench = useMay('bench');
   const [isEditing, setEditing] = useState(false);
@@ -72,12 +74,16 @@ export function CafePage({ view, signal, coffees, houseAddress }: CafePageProps)
         <div>
           <section>
             <SectionTitle as="h2">Off now</SectionTitle>
-            <Signals signals={signals} cafeNames={{ [partner.id]: partner.name }} />
+            <Signals
+              signals={signals}
+              standings={standings}
+              cafeNames={{ [partner.id]: partner.name }}
+            />
             {view.unsure.length > 0 && (
               <Small as="p">
                 Not sure yet that anything changed since:{' '}
                 {view.unsure
-                  .map(({ what, probability }) => `${what} ${figure(100 * probability, 0)} %`)
+                  .map(({ what, probability }) => `${what} ${say(chanceMessage(probability))}`)
                   .join(', ')}
                 .
               </Small>

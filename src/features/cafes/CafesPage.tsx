@@ -21,7 +21,7 @@ const Head = styled.header`
 `;
 
 /** Who is off, is it the café or the coffee, and what do we answer. */
-export function CafesPage({ field: { cafes, signals, help } }: { field: CafesView }) {
+export function CafesPage({ field: { cafes, signals, help, standings } }: { field: CafesView }) {
   const isLead = useMay('lead');
   const cafeNames = Object.fromEntries(cafes.map(({ partner: { id, name } }) => [id, name]));
   return (
@@ -43,7 +43,7 @@ export function CafesPage({ field: { cafes, signals, help } }: { field: CafesVie
           ))}
           <section>
             <SectionTitle as="h2">Off now</SectionTitle>
-            <Signals signals={signals} cafeNames={cafeNames} />
+            <Signals signals={signals} standings={standings} cafeNames={cafeNames} />
           </section>
           <section>
             <SectionTitle as="h2">Checks of the last week</SectionTitle>

@@ -33,7 +33,7 @@ const Becomes = styled.ul`
 
 /** Does this recipe hold in other people's hands? */
 export function CafesStage({ releaseId, field }: { releaseId: string; field: ReleaseCafesView }) {
-  const { cafes, signals, tastes } = field;
+  const { cafes, signals, standings, tastes } = field;
   if (cafes.length === 0)
     return (
       <Stack>
@@ -51,6 +51,7 @@ export function CafesStage({ releaseId, field }: { releaseId: string; field: Rel
         <SectionTitle>Off now</SectionTitle>
         <Signals
           signals={signals}
+          standings={standings}
           cafeNames={Object.fromEntries(cafes.map(({ partnerId, cafe }) => [partnerId, cafe]))}
         />
       </section>

@@ -13,7 +13,7 @@ import { SelectInput, TextInput } from '@/ui/fields';
 import { useMay } from '@/ui/person';
 import { Notice, Small } from '@/ui/type';
 import { useCommand } from '@/ui/useCommand';
-import type { SignalView } from '@/views/cafes';
+import type { CafeStanding, SignalView } from '@/views/cafes';
 import { recheckAddress } from './recheckAddress';
 
 const FitChart = dynamic(() => import('./FitChart').then((all) => all.FitChart), { ssr: false });
@@ -61,18 +61,26 @@ const CAUSE_LABELS: Readonly<Record<string, string>> = Object.fromEntries([
 /** What the model says is off, the surest first; what was settled stays below. */
 export function Signals({
   signals,
+  standings,
   cafeNames,
 }: {
   signals: readonly SignalView[];
+  standings: readonly CafeStanding[];
   cafeNames: Readonly<Record<string, string>>;
 }) {
   const open = signals.filter(({ settled }) => settled === null);
   const settled = signals.filter((signal) => signal.settled !== null);
   return (
     <>
-      {open.length === 0 && (
+      {open.length === 0 && standings.every(({ kind }) => kind !== 'off') && (
         <Notice $kind="good">Nobody is off. New checks are judged as they come in.</Notice>
       )}
+      {standings.map(({ partnerId, kind, words }) => (
+        <Notice key={partnerId} $kind={kind === 'off' ? 'fault' : 'caution'}>
+          <Link href={`/field/cafes/${partnerId}`}>{words}</Link>.
+          {kind === 'off' && ' It has been so since its first checks: no change was found.'}
+        </Notice>
+      ))}
       <List>
         {[...open, ...settled].map((signal) => (
           <li key={signal.key} data-settled={signal.settled !== null}>

@@ -62,6 +62,7 @@ const viewOf = (changes: Partial<CafesView> = {}): CafesView => ({
   ],
   signals: [SIGNAL],
   help: [],
+  standings: [],
   ...changes,
 });
 
@@ -139,6 +140,14 @@ describe('the field', () => {
     expect(screen.getByText('Found: its scale, 0.7 g')).toBeTruthy();
   });
 
+  it('never says that nobody is off beside one that is, whether it changed or not', () => {
+    const words = 'Quay Nine: Harbour Lamp 5.1 s fast, hardly a chance in its window';
+    const standings = [{ partnerId: 'a', kind: 'off' as const, words }];
+    renderAs(<CafesPage field={viewOf({ signals: [], standings })} />);
+    expect(screen.queryByText(/Nobody is off/)).toBeNull();
+    expect(screen.getByRole('link', { name: words })).toBeTruthy();
+  });
+
   it('shows a call for help first, until it is settled', async () => {
     const sent = fakeServer(DONE);
     const visit = {
@@ -158,7 +167,7 @@ describe('the field', () => {
   });
 
   it('says what comes here and the first step where there is no café', () => {
-    renderAs(<CafesPage field={{ cafes: [], signals: [], help: [] }} />);
+    renderAs(<CafesPage field={{ cafes: [], signals: [], help: [], standings: [] }} />);
     expect(screen.getByText(/No café yet\. Add one/)).toBeTruthy();
     expect(screen.getByRole('link', { name: 'Add a café' })).toBeTruthy();
   });
@@ -241,6 +250,7 @@ describe('a café', () => {
 describe('a release in the field', () => {
   const FOUND: ReleaseCafesView = {
     signals: [],
+    standings: [],
     batches: [],
     drawn: [],
     tastes: [['sour', 3]],
