@@ -46,7 +46,6 @@ export interface SignalView {
   readonly kind: CafeSignal['kind'];
   readonly title: string;
   readonly reason: string;
-  readonly probability: number;
   /** Cafés it is about; all on a batch. */
   readonly partnerIds: readonly string[];
   readonly releaseId: string | null;
@@ -287,14 +286,17 @@ export function signalViews(db: Db, { state, names, signals }: CafesReading): Si
     const coffee = about.releaseId ?? (first && newestCoffee(state, first));
     const moved =
       (signal.kind === 'step' || signal.kind === 'batch') && first && coffee
-        ? { cafe: first, coffee, parts: contributionsOf(state.model, first, coffee) }
+        ? {
+            cafe: first,
+            coffee,
+            parts: contributionsOf(state.model, first, coffee, signal.fromDay),
+          }
         : undefined;
     return {
       key,
       kind: signal.kind,
       title: signalTitle(signal, names),
       reason: signalReason(signal, names, moved),
-      probability: signal.probability,
       ...about,
       settled: settled.get(key) ?? null,
       asksOrder: signal.kind === 'step',

@@ -40,7 +40,7 @@ describe('a signal in words', () => {
       /^9 in 10 that it is so, by 2\.7 ± 1\.2 s\. Every coffee there moved: the café\./,
     );
     expect(reason).toMatch(
-      /Harbour Lamp against one to three weeks ago: the café 2\.7 s fast \(± 1\.2\), age 0\.6 s fast \(± 0\.2\)\./,
+      /Harbour Lamp against the days before: the café 2\.7 s fast \(± 1\.2\), age 0\.6 s fast \(± 0\.2\)\./,
     );
     expect(reason).not.toMatch(/weather/);
     expect(reason).toMatch(/Still unsure/);

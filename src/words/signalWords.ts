@@ -171,7 +171,7 @@ function ageOf({ timeS }: SignalNames, moved?: Moved): Message | string {
 const isWorthSaying = ({ size }: Contribution, timeS: number) =>
   timeS * Math.abs(Math.exp(size) - 1) >= LEAST_S;
 
-/** " Harbour Lamp against one to three weeks ago: the café 2.1 s fast, age .6 s fast." */
+/** " Harbour Lamp against the days before: the café 2.1 s fast, age .6 s fast." */
 function movedOf(names: SignalNames, moved?: Moved): Message | string {
   if (moved === undefined) return '';
   const { cafe, coffee, parts } = moved;

@@ -44,7 +44,7 @@ describe('a batch that runs fast everywhere', () => {
     expect(signals.map(({ kind }) => kind)).toEqual(['batch']);
     const [signal] = signals;
     expect(signal).toMatchObject({ partnerIds: house.ids, releaseId: house.releaseId });
-    expect(signal!.probability).toBeGreaterThan(0.85);
+    expect(signal!.reason).toMatch(/^(Almost certain|9 in 10) that it is so/);
     expect(signal!.title).toMatch(
       /^3 cafés on the batch of 6 May of Dembi Ridge run \d\.\d s fast since 11 May$/,
     );

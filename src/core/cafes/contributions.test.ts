@@ -72,6 +72,19 @@ describe('what moved a coffee at a café', () => {
     }
   });
 
+  it('has of a step that was found the very size its signal says, however long ago it began', () => {
+    const stepped = changed(26, (check) =>
+      check.visit.startsWith('1 ') && check.atDay >= 16 ? by(check, -0.15) : {},
+    );
+    const [alarm] = stepped.alarms('1').filter(({ state }) => state !== 'withdrawn');
+    expect(alarm!.fromDay).toBeGreaterThan(15);
+    const parts = contributionsOf(stepped, '1', 'blend', alarm!.fromDay);
+    const ofCafe = parts.find(({ cause }) => cause === 'cafe')!;
+    expect(ofCafe.size).toBeCloseTo(alarm!.size, 9);
+    // Against days that lie on both sides of it, a part of it is missing.
+    expect(Math.abs(partOf(stepped, '1', 'cafe').size)).toBeLessThan(Math.abs(alarm!.size) - 0.02);
+  });
+
   it('is age alone where nothing else happened, by the rule and what the field makes of it', () => {
     const aged = changed(26, (check) => ({
       ageDays: 8 + Math.floor(check.atDay),

@@ -1,6 +1,6 @@
 /**
- * What moved a coffee at a café since a week or two ago: the newest row less the mean of the rows of 6 to 21 days
- * before, by kinds of column. Before an alarm is open these shares would claim too much (simulated: they say .85-.92
+ * What moved a coffee at a café: the newest row less the mean of the rows before a change, or of those of 6 to 21 days
+ * ago where none is named, by kinds of column. Before an alarm is open these shares would claim too much (simulated: they say .85-.92
  * where .31-.63 is right), so the words then give probabilities instead.
  */
 import { CAFE_RULES } from './cafeRules';
@@ -23,8 +23,16 @@ export interface Contribution {
 
 const BEFORE_DAYS = { from: 21, to: 6 } as const;
 
-/** Empty where the café has sent nothing to compare with. */
-export function contributionsOf(model: CafesModel, cafeId: string, coffee: string): Contribution[] {
+/**
+ * Empty where the café has sent nothing to compare with.
+ * @param fromDay where the change began: the part of the café is then the step itself, as its signal says it.
+ */
+export function contributionsOf(
+  model: CafesModel,
+  cafeId: string,
+  coffee: string,
+  fromDay?: number,
+): Contribution[] {
   const found = lastRow(model, cafeId, coffee);
   if (found === null) return [];
   const { cafe, row, last } = found;
@@ -33,8 +41,10 @@ export function contributionsOf(model: CafesModel, cafeId: string, coffee: strin
     .filter(
       ({ check }) =>
         check.coffee === coffee &&
-        check.atDay >= last.atDay - BEFORE_DAYS.from &&
-        check.atDay <= last.atDay - BEFORE_DAYS.to,
+        (fromDay === undefined
+          ? check.atDay >= last.atDay - BEFORE_DAYS.from &&
+            check.atDay <= last.atDay - BEFORE_DAYS.to
+          : check.atDay < fromDay),
     );
   if (then.length === 0) return [];
   const { localSize, slopeAt, sharedKeys } = cafe.rows;

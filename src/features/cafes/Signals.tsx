@@ -5,7 +5,6 @@ import { Link } from '@/ui/Link';
 import { useState } from 'react';
 import styled from 'styled-components';
 import { batchOfKey } from '@/core/cafes/signalKey';
-import { figure } from '@/core/figure';
 import { Button, QuietButton } from '@/ui/Button';
 import { CHART_HEIGHT_PX, InView } from '@/ui/charts/InView';
 import { Faults } from '@/ui/Faults';
@@ -99,14 +98,14 @@ function Signal({
   signal: SignalView;
   cafeNames: Readonly<Record<string, string>>;
 }) {
-  const { key, title, reason, probability, partnerIds, releaseId, settled, kind, days } = signal;
+  const { key, title, reason, partnerIds, releaseId, settled, kind, days } = signal;
   const isBench = useMay('bench');
   const [isSettling, setSettling] = useState(false);
   const [isOpen, setOpen] = useState(false);
   return (
     <>
       <p>
-        <strong>{title}</strong> <Small>{figure(Math.min(99, 100 * probability), 0)} %</Small>
+        <strong>{title}</strong>
       </p>
       <p>{reason}</p>
       {settled && (

@@ -32,7 +32,6 @@ const SIGNAL: SignalView = {
   kind: 'step',
   title: 'Quay Nine: all coffees 2.7 s fast since 24 Nov',
   reason: '9 in 10 that it is so.',
-  probability: 0.94,
   partnerIds: ['a'],
   releaseId: null,
   settled: null,
