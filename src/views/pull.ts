@@ -22,6 +22,8 @@ export interface Usual {
 }
 
 export interface PullView {
+  /** What is public, against the bench. */
+  readonly published: ReleaseView['published'];
   readonly curve: readonly CurvePoint[];
   /** Thinned, by shot. */
   readonly traces: Readonly<Record<string, Trace>>;
@@ -60,6 +62,7 @@ export function readPull(db: Db, house: House, view: ReleaseView, bench: Bench):
   ];
   const moments = shots.map(({ pulledAt }) => pulledAt);
   return {
+    published: view.published,
     curve: grinderCurve({
       ...benchQuestion(bench),
       ...learntFor(db, house, { ...view, ...bench }),

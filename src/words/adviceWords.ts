@@ -14,6 +14,8 @@ const OF_REASONS = [
   'noFirstDrip',
   'unpurged',
   'otherPeriod',
+  'otherBeans',
+  'firstAfterPause',
   'tooFresh',
 ];
 

@@ -17,10 +17,11 @@ import { readStart } from '@/views/start';
 import { readToday } from '@/views/today';
 import { publishedBody } from '@/features/publish/document';
 import { readinessOf } from '@/features/publish/readiness';
+import { headOf } from '@/words/adviceWords';
 import { publicWords } from '@/words/publicWords';
 import { say } from '@/words/say';
 import { houseWithCafes, sendDays } from '../support/cafes';
-import { question, shot, target } from '../support/coffee';
+import { grinder as GRINDER, question, shot, target } from '../support/coffee';
 import { BATCH, COMPONENT, PASSED, RELEASE, send, shotInput, TODAY, WORDS } from '../support/house';
 import { houseWith, type ViewedHouse } from '../support/view';
 
@@ -201,6 +202,26 @@ describe('one next step', () => {
   });
 });
 
+describe('a reason', () => {
+  it('names the yield where the yield was off, never a dose that explains nothing', () => {
+    const words = said([{ timeS: 22, yieldG: 37.6 }]);
+    expect(words).toMatch(/the yield explains about \d\.\d s of it/);
+    expect(words).not.toMatch(/0\.0 s/);
+  });
+
+  it('says that a move leads to the end of the dial', () => {
+    const grinder = { ...GRINDER, min: 0, max: 12 };
+    const far = nextMove(question([shot({ dial: 3, timeS: 14 })], { grinder }));
+    expect(far.move!.to).toBe(0);
+    expect(say(far.move!.message)).toBe('Finer, 3 → 0 (the end of its dial)');
+  });
+
+  it('asks for the beans as before, not for better puck prep, where the beans differ', () => {
+    const asked = question([shot({ timeS: 28 }), shot({ timeS: 24, beans: 'warm' })]);
+    expect(headOf(nextMove(asked))).toBe('Same again, with beans as before');
+  });
+});
+
 describe('what is expected of a changed recipe', () => {
   const bitter = { sharpness: 1, bitterness: 8, dryness: 6, sweetness: 3, liking: 2 };
   const before = nextMove(question([shot({ taste: bitter })]));
@@ -293,7 +314,9 @@ describe('a café in the field', () => {
     const { signals, standings } = readCafes(db, findHouse(db)!);
     expect(signals).toEqual([]);
     expect(standings).toMatchObject([{ partnerId: ids[0], kind: 'off' }]);
-    expect(standings[0]!.words).toMatch(/^Quay Nine: Dembi Ridge [45]\.\d s fast, .* in its window$/);
+    expect(standings[0]!.words).toMatch(
+      /^Quay Nine: Dembi Ridge [45]\.\d s fast, .* in its window$/,
+    );
     expect(readCafeNews(db, findHouse(db)!)).toEqual([standings[0]!.words]);
   });
 

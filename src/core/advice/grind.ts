@@ -1,6 +1,6 @@
 /** What a setting is expected to give, what it needs first, and how the way to it is worded. */
 import { fromPumpSeconds, pumpSeconds } from '../extraction/clock';
-import { grindWord, Z_80 } from '../grinder/dial';
+import { grindWord, isSameDial, Z_80 } from '../grinder/dial';
 import { dialMoveWords } from '../grinder/notation';
 import { purgeFor } from '../grinder/retention';
 import type { Judged } from './judge';
@@ -83,6 +83,7 @@ export function moveTo(judged: Judged, { dial, doseG }: Setting): Move | null {
     at: 'start',
     side: grindWord(grinder, from, dial),
     dials: dialMoveWords(grinder, from, dial),
+    end: isSameDial(dial, grinder.min) || isSameDial(dial, grinder.max) ? 'yes' : 'no',
   };
   return {
     variable: 'dial',

@@ -177,7 +177,9 @@ describe('order of judgement', () => {
     expect(nextMove(question([shot()])).status).toBe('repeat');
     const onTarget = nextMove(question([shot(), shot({ timeS: 27.6 })]));
     expect(onTarget.status).toBe('onTarget');
-    expect(say(onTarget.reasons[0]!.message)).toMatch(/runs 27\.8 ± \d\.\d s: (almost certain|9 in 10) that it holds/);
+    expect(say(onTarget.reasons[0]!.message)).toMatch(
+      /runs 27\.8 ± \d\.\d s: (almost certain|9 in 10) that it holds/,
+    );
     const liked = { sharpness: 2, bitterness: 2, sweetness: 7, liking: 7 };
     expect(nextMove(question([shot(), shot({ timeS: 27.6, taste: liked })])).status).toBe(
       'approved',

@@ -283,18 +283,38 @@ function grind(judged: Judged): Judgement {
     };
   if (move === null) return { status: 'repeat', move, reasons: [stayReason(judged)] };
   if (mark.landed)
-    return { status, move, reasons: [REASONS.edge(proofOf(judged, settingNow(judged)))] };
+    return {
+      status,
+      move,
+      reasons: [REASONS.edge(proofOf(judged, settingNow(judged)), isNearEdge(judged))],
+    };
   const reasons = [
     timeReason(judged),
     ...ageShare(judged),
     ...(shot.seen.includes('dampDay') ? [plainReason('dampDay')] : []),
   ];
   if (!mark.inDose || !mark.inYield) {
-    const { ofDose } = correctedLnTime(shot, target, mark.timeOnTargetClockS);
-    const ofDoseS = Math.abs(mark.timeOnTargetClockS * (Math.exp(-ofDose) - 1));
-    reasons.push(REASONS.smallMiss(shot, judged.aimDoseG, ofDoseS));
+    const timeS = mark.timeOnTargetClockS;
+    const asRecipeS = Math.exp(correctedLnTime(shot, target, timeS).lnTimeS);
+    reasons.push(
+      REASONS.smallMiss(
+        shot,
+        { aimG: judged.aimDoseG, targetG: target.yieldG },
+        {
+          off: mark.inYield ? 'dose' : mark.inDose ? 'yield' : 'both',
+          ofS: Math.abs(timeS - asRecipeS),
+        },
+      ),
+    );
   }
   return { status, move, reasons };
+}
+
+/** Is the last shot in the outer quarter of its window, on either side? */
+function isNearEdge(judged: Judged): boolean {
+  const [low, high] = judged.input.target.timeS;
+  const { timeOnTargetClockS } = lastOf(judged).mark;
+  return Math.abs(timeOnTargetClockS - (low + high) / 2) > (high - low) / 4;
 }
 
 /** The planned setting as a move; a dose move where the grinder's range ends. */

@@ -87,8 +87,11 @@ export const REASONS = {
       { timeS, asRecipeS, clock, off: offBy(asRecipeS, window), lowS: window[0], highS: window[1] },
       asRecipeS < window[0] ? 'tooFast' : 'tooSlow',
     ),
-  smallMiss: ({ doseG, yieldG }: Pick<Shot, 'doseG' | 'yieldG'>, aimG: number, ofDoseS: number) =>
-    reason('smallMiss', { doseG, yieldG, aimG, ofDoseS }),
+  smallMiss: (
+    { doseG, yieldG }: Pick<Shot, 'doseG' | 'yieldG'>,
+    aim: { readonly aimG: number; readonly targetG: number },
+    off: { readonly off: 'dose' | 'yield' | 'both'; readonly ofS: number },
+  ) => reason('smallMiss', { doseG, yieldG, ...aim, ...off }),
   /** @param days since the shot before, negative where this bag is younger; `longerS` what they added to its time. */
   aged: (days: number, longerS: number) =>
     reason('aged', {
@@ -101,7 +104,8 @@ export const REASONS = {
     reason('otherTemperature', { pulledC, recipeC }),
   likedOutside: (lowS: number, highS: number) => reason('likedOutside', { lowS, highS }),
   landed: (proof: Proof) => reason('landed', { proof: proofMessage(proof) }),
-  edge: ({ meanS }: Proof) => reason('edge', { meanS }),
+  edge: ({ meanS }: Proof, isNearEdge: boolean) =>
+    reason('edge', { meanS, where: isNearEdge ? 'edge' : 'middle' }),
   outvoted: (timeS: number) => reason('outvoted', { timeS }),
   nearest: (proof: Proof) => reason('nearest', { proof: proofMessage(proof) }),
   onTarget: (proof: Proof) => reason('onTarget', { proof: proofMessage(proof) }),

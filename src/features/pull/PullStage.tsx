@@ -114,6 +114,7 @@ interface BenchWorkProps extends Omit<PullStageProps, 'newBatch'> {
 
 function BenchWork({ bench, pull, releaseId, price }: BenchWorkProps) {
   const mayPull = useMay('bench');
+  const isLead = useMay('lead');
   const { mass } = useUnits();
   const { target, shots, advice, draft } = bench;
   // Only what was touched is kept: all else follows recipe, shots and advice, whoever changes them.
@@ -266,7 +267,11 @@ function BenchWork({ bench, pull, releaseId, price }: BenchWorkProps) {
           {advice.status === 'approved' ? 'Approved' : 'On target'} in {bench.shotCount} shots and{' '}
           {mass(bench.spentG, 0)}
           {price && ` (${costWords(bench.spentG, price)})`}.{' '}
-          {advice.status === 'approved' ? 'Publish it.' : 'Taste it, then publish.'}
+          {pull.published?.isThis
+            ? `Version ${pull.published.number} is this recipe.`
+            : advice.status !== 'approved'
+              ? 'Taste it next.'
+              : isLead && 'Publish it.'}
         </Notice>
       )}
       <Beside>
