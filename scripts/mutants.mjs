@@ -18,7 +18,12 @@ const PARTS = {
   },
   rest: {
     files: 'src/core/rest/**/*.ts',
-    tests: ['src/core/rest/**', 'src/core/advice/{carry,batchDifferences}', 'src/core/due/**'],
+    tests: [
+      'src/core/rest/**',
+      'src/core/advice/{carry,batchDifferences}',
+      'src/core/due/**',
+      'tests/reference/{restStage,samples}',
+    ],
   },
   trials: { files: 'src/core/trials/**/*.ts', tests: ['src/core/{trials,taste}/**'] },
   roles: {
