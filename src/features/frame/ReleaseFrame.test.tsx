@@ -108,7 +108,9 @@ describe('the next move', () => {
 
   it('says what is on target, how surely, and expects nothing', () => {
     openFrame(houseWith({}, {}));
-    expect(advice()).toMatch(/On target: taste it.*28\.0 ± \d\.\d s: (almost certain|9 in 10|10 in 10) that it holds/);
+    expect(advice()).toMatch(
+      /On target: taste it.*28\.0 ± \d\.\d s: (almost certain|9 in 10|10 in 10) that it holds/,
+    );
     expect(advice()).not.toMatch(/Expect/);
   });
 });

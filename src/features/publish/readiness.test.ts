@@ -22,7 +22,9 @@ describe('ready to leave the house', () => {
     expect(gates(houseWith({}, {}))).toMatchObject({
       confirmed: {
         isMet: true,
-        words: expect.stringMatching(/^This setting runs 28\.0 ± \d\.\d s: (almost certain|9 in 10) that it holds/),
+        words: expect.stringMatching(
+          /^This setting runs 28\.0 ± \d\.\d s: (almost certain|9 in 10) that it holds/,
+        ),
       },
       rested: { isMet: true, words: 'Last pulled at day 12, inside day 8-21.' },
     });
