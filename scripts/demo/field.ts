@@ -205,7 +205,7 @@ function sendRound(
 ): void {
   const partner = findPartner(db, cafe.id)!;
   const house = findHouse(db)!;
-  const visitLn = 0.02 * chance.normal();
+  const visitLn = 0.012 * chance.normal();
   const checks = [blendId, singleId].flatMap((releaseId) => {
     const published = recipeInForce(db, releaseId, `${today()}T23:59:59Z`);
     if (published === null || published.body.publishedOn > today()) return [];
@@ -219,8 +219,8 @@ function sendRound(
     const dial = cafe.dials.get(releaseId)!;
     const firstDial = releaseId === blendId ? cafe.dial : cafe.dial - 2;
     const wrong = cafe.step !== undefined && daysAgo < cafe.step.daysAgo ? cafe.step.ln : 0;
-    const typedDose = doseG + cafe.doseOffG + 0.15 * chance.normal();
-    const typedYield = yieldG + 0.7 * chance.normal();
+    const typedDose = doseG + cafe.doseOffG + 0.08 * chance.normal();
+    const typedYield = yieldG + 0.5 * chance.normal();
     const ln =
       Math.log((timeS[0] + timeS[1]) / 2) +
       cafe.levels.get(releaseId)! +
@@ -232,10 +232,10 @@ function sendRound(
       wrong +
       weather +
       visitLn +
-      0.04 * chance.normal();
+      0.028 * chance.normal();
     const time = Math.exp(ln);
-    const isOff = time < timeS[0] - 1 || time > timeS[1] + 1;
-    if (isOff && chance.isWithin(0.35)) {
+    const isOff = time < timeS[0] - 0.5 || time > timeS[1] + 0.5;
+    if (isOff && chance.isWithin(0.75)) {
       const middle = (timeS[0] + timeS[1]) / 2;
       const steps = Math.round(Math.log(time / middle) / 0.1);
       cafe.dials.set(releaseId, dial + Math.max(-1, Math.min(1, steps)));
