@@ -1,5 +1,5 @@
 /** The field as the lead sees it in the morning: who is off, whether it is the café or the coffee. Server only. */
-import { checkState, worstState, type CheckState } from '@/core/cafes/checkState';
+import { checkState, STATE_WORDS, worstState, type CheckState } from '@/core/cafes/checkState';
 import type { CafeMove } from '@/core/cafes/advice';
 import { lnWindow } from '@/core/cafes/check';
 import { contributionsOf } from '@/core/cafes/contributions';
@@ -386,7 +386,8 @@ function madeCell(atDay: number, own: readonly StoredCheck[]): MatrixCell {
   const states = own.map(checkState);
   const state = worstState(states);
   const off = states.filter((one) => one !== 'inside').length;
-  const words = state === 'inside' ? 'all inside' : `${off} of ${own.length} off, ${state}`;
+  const count = own.length === 1 ? '' : `${off} of ${own.length} off, `;
+  const words = state === 'inside' ? 'all inside' : `${count}${STATE_WORDS[state]}`;
   return { time: timeWords(atDay), state, words: `${timeWords(atDay)}: ${words}` };
 }
 

@@ -197,7 +197,7 @@ export interface TodayPageProps {
 }
 
 /** So much of the field is named; the rest is counted. */
-const MOST_NEWS = 3;
+const MOST_NEWS = 10;
 
 /** What needs me now? */
 export function TodayPage(props: TodayPageProps) {
