@@ -192,7 +192,11 @@ export function AcceptForm(props: AcceptFormProps) {
             label="Dial to start at"
             quantity="dial"
             step={setup?.grinder.stepSize ?? 1}
-            hint={grindHint(firstDial, proposal, setup?.grinder ?? {})}
+            hint={
+              isOnBench(view, setup)
+                ? 'Where it stands on the bench'
+                : grindHint(firstDial, proposal, setup?.grinder ?? {})
+            }
             large
             {...bind('startDial')}
           />
@@ -296,13 +300,19 @@ function grindHint(
   return intervalWords(written(low), written(high));
 }
 
+/** Is this release dialled in on this setup already? */
+const isOnBench = (
+  { bench }: Pick<ReleaseView, 'bench'>,
+  setup: StoredSetup | undefined,
+): boolean => bench !== null && bench.setup.id === setup?.id;
+
 /** Where the dial stands on this setup for this release, else where it is to begin. */
 function startDialOf(
   { bench }: ReleaseView,
   setup: StoredSetup | undefined,
   first: FirstDial | null,
 ): number | undefined {
-  if (bench && bench.setup.id === setup?.id)
+  if (bench && isOnBench({ bench }, setup))
     return bench.shots.at(-1)?.dial ?? bench.draft.startDial;
   return first?.dial;
 }
