@@ -123,6 +123,7 @@ export function BenchWork({ flight }: { flight: FlightView }) {
                 key={cup.code}
                 flight={flight}
                 cup={cup}
+                before={cups[i - 1]?.what.pull}
                 shouldFocus={i > 0}
                 onPoured={() => setChosen(null)}
               />
@@ -169,11 +170,14 @@ function PullWords({
 function Pour({
   flight,
   cup,
+  before,
   shouldFocus,
   onPoured,
 }: {
   flight: FlightView;
   cup: BenchCup;
+  /** The cup that is pulled before it. */
+  before: ArmPull | undefined;
   shouldFocus: boolean;
   onPoured: () => void;
 }) {
@@ -203,7 +207,8 @@ function Pour({
         clock: pull.clock,
         temperatureC: pull.temperatureC,
         beans: pull.beans,
-        purged: pull.purged,
+        // Where the dial stays nothing is purged, and none is noted.
+        purged: pull.purged && before?.dial !== pull.dial,
         pulledAt: new Date().toISOString(),
       });
       if (!answer.ok) return;
