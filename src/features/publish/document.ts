@@ -54,6 +54,12 @@ const MOST_NOTES = 6;
 /** What was found in straight cups of this recipe: a start for the words of its card. */
 export const notesInCups = (bench: Bench): string[] => notesFoundIn(bench).slice(0, MOST_NOTES);
 
+/** Of this batch, and of the one before where the recipe carries over: while it is not on target here, none. */
+function confirmedShotsOf(bench: Bench, repeats: number, last: RecipeBody | undefined): number {
+  if (!isOnTargetStatus(bench.advice.status)) return 0;
+  return repeats + (isCarried(bench) ? (last?.confirmedShots ?? 0) : 0);
+}
+
 /** The body that publishing now would make. */
 export function publishedBody(
   house: House,
@@ -104,7 +110,7 @@ export function publishedBody(
     },
     sensory: { right: words.right, short: words.short, long: words.long },
     fits: [],
-    confirmedShots: repeats.length + (isCarried(bench) ? (last?.confirmedShots ?? 0) : 0),
+    confirmedShots: confirmedShotsOf(bench, repeats.length, last),
     version: (versions[0]?.number ?? 0) + 1,
     publishedOn: today,
     whatChanged: words.whatChanged,
