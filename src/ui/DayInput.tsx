@@ -4,7 +4,8 @@ import { lazy, Suspense, useState, useSyncExternalStore } from 'react';
 import { dayWords } from '@/core/dayWords';
 import { TextInput, type DayProps } from './fields';
 
-const DayPicker = lazy(() => import('./DayPicker'));
+/** Without the server the picker cannot come: the day is typed, and the page stands. */
+const DayPicker = lazy(() => import('./DayPicker').catch(() => ({ default: TypedDay })));
 
 /**
  * A calendar day. The picker weighs half as much as a page, and most pages with a day on them are only
@@ -22,7 +23,7 @@ export function DayInput({ autoFocus = false, ...props }: DayProps) {
     <div style={{ display: 'contents' }} onFocus={() => setHadFocus(true)}>
       <TextInput
         label={label}
-        value={value === '' ? '' : dayWords(value)}
+        value={IS_DAY.test(value) ? dayWords(value) : value}
         hint={hint}
         fault={fault}
         onChange={() => undefined}
@@ -34,6 +35,23 @@ export function DayInput({ autoFocus = false, ...props }: DayProps) {
     <Suspense fallback={waiting}>
       <DayPicker {...props} autoFocus={autoFocus || hadFocus} />
     </Suspense>
+  );
+}
+
+/** A whole day; one that is being typed is shown as it stands. */
+const IS_DAY = /^\d{4}-\d\d-\d\d$/;
+
+/** A day as it is stored; what is no day is refused by name, as everywhere. */
+function TypedDay({ label, value, hint, fault, onChange, autoFocus }: DayProps) {
+  return (
+    <TextInput
+      label={label}
+      value={value}
+      hint={hint ?? 'As 2026-05-20'}
+      fault={fault}
+      onChange={onChange}
+      autoFocus={autoFocus}
+    />
   );
 }
 
