@@ -51,6 +51,7 @@ test('bench, tabs, Publish, Open today, Today and the public page say the same o
     await openPage(page, `${server.url}${path}/publish`);
     const gates = await squeezed(page, 'Readiness');
     const publish = await page.locator('main').innerText();
+    const preview = await squeezed(page, 'Preview of the card');
 
     const isOnTarget = /approved|on target/i.test(tabs);
     same('on target, tab and Open today', path, isOnTarget, /Approved|On target/.test(text));
@@ -61,7 +62,7 @@ test('bench, tabs, Publish, Open today, Today and the public page say the same o
       isOnTarget,
       /✓ stands\s+Repeated on target/.test(gates),
     );
-    same('on target, tab and card', path, isOnTarget, /Repeated on target \d+ times/.test(publish));
+    same('on target, tab and card', path, isOnTarget, /Repeated on target \d+ times/.test(preview));
 
     const masses = /(\d+\.\d) → (\d+\.\d) g/;
     same('masses, plate and Open today', path, masses.exec(plate)?.[0], masses.exec(text)?.[0]);
