@@ -258,13 +258,16 @@ describe('a dose for one grinder', () => {
       from: { diameterMm: 58, ratedG: 18 },
       to: { ...place, diameterMm: 58, ratedG },
       cremaGPerMl: 0.75,
-    }).recipe!;
+    });
 
   it('is never fitted to more than half a gram over another basket, nor its window widened for two grams', () => {
-    expect(fitted(20).doseG).toBe(20.5);
-    expect(fitted(20).timeS).toEqual([25, 30]);
-    expect(fitted(22).doseG).toBe(22.5);
-    expect(fitted(22).timeS[1] - fitted(22).timeS[0]).toBeGreaterThan(8);
+    const [near, far] = [fitted(20), fitted(22)];
+    expect(near.recipe).toMatchObject({ doseG: 20.5, timeS: [25, 30] });
+    // No factor acted on its time, so its cups teach none.
+    expect(near.lnLaw).toBe(0);
+    expect(far.recipe!.doseG).toBe(22.5);
+    expect(far.recipe!.timeS[1] - far.recipe!.timeS[0]).toBeGreaterThan(8);
+    expect(far.lnLaw).toBeGreaterThan(0.2);
   });
 });
 

@@ -95,3 +95,13 @@ export function moveTo(judged: Judged, { dial, doseG }: Setting): Move | null {
     ...(dosed && { doseTrim: { from: judged.aimDoseG, to: doseG } }),
   };
 }
+
+/** Where the bench stands. */
+export function settingNow(judged: Judged): Setting {
+  return { dial: judged.dial, doseG: judged.aimDoseG };
+}
+
+/** Purge and dose of a shot at a setting, g. */
+export function costOf(judged: Judged, setting: Setting): number {
+  return setting.doseG + purgeBefore(judged, setting);
+}

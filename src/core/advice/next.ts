@@ -3,7 +3,7 @@
  * repeat, nearest, on target, approved. House heuristic; each reason is given in words. Advice only: the
  * lead decides. Choked and gushing shots are judged first, because their yield is wrong by nature.
  */
-import { inSentence, type CodedMessage, type Message } from '../message';
+import type { CodedMessage } from '../message';
 import { isSameDial, settingLimits } from '../grinder/dial';
 import { dialWords } from '../grinder/notation';
 import { basketWarnings } from '../start/setupLimits';
@@ -13,8 +13,9 @@ import { hasLikedCup } from './approved';
 import { carriedOver, type CarriedOver } from './carried';
 import { correctedLnTime, directionOf, isByVolume, judge, lastOf, type Judged } from './judge';
 import { prepSigns } from './prep';
-import { expectAt, landing, moveTo, purgeBefore } from './grind';
-import { doseToCentre, isSensible, nextSettingOf } from './nextSetting';
+import { alternatives, offersTrim } from './alternatives';
+import { costOf, expectAt, landing, moveTo, purgeBefore, settingNow } from './grind';
+import { doseToCentre, nextSettingOf } from './nextSetting';
 import { isOnTarget, proofOf, shotsAt } from './onTarget';
 import { pulledAfter } from './revise';
 import { settingAfter } from './setting';
@@ -23,7 +24,6 @@ import {
   isOnTargetStatus,
   type Advice,
   type AdviceStatus,
-  type Alternative,
   type Move,
   type MovedVariable,
   type NextInput,
@@ -34,8 +34,6 @@ import { plainReason, REASONS } from './reasons';
 
 /** A move to the end of the dial is not worth making below this landing probability. */
 const RANGE_ENDS_BELOW = 0.25;
-/** Where no setting of a locked dose can land more often, the trim is offered. */
-const TRIM_OFFERED_BELOW = 0.5;
 /** A shot this far off the recipe's temperature is no shot of the recipe. */
 const OTHER_TEMPERATURE_C = 0.5;
 
@@ -90,7 +88,7 @@ export function nextMove(input: NextInput): Advice {
     alternatives: alternatives(judged, judgement, beside),
     // What is settled stands for all its shots: one of them off the window does not move it.
     window: isOnTargetStatus(judgement.status) ? null : movableWindow(judged),
-    offersTrim: offersTrim(judged, judgement),
+    offersTrim: offersTrim(judged, judgement.status),
     proof:
       input.shots.length === 0 || judged.isRevised ? null : (carry?.proof ?? proofOf(judged, here)),
     marks: judged.marks,
@@ -230,17 +228,6 @@ function taste(judged: Judged): Judgement | null {
   };
 }
 
-/** A locked dose whose best setting hardly lands, where the trim would. */
-function offersTrim(judged: Judged, { status }: Judgement): boolean {
-  if (judged.input.doseSchool === 'trim' || judged.marks.length < 2 || judged.isRevised)
-    return false;
-  if (status !== 'grind' && status !== 'nearest') return false;
-  const doseG = doseToCentre(judged, judged.dial);
-  if (doseG === null) return false;
-  const best = landing(judged, nextSettingOf(judged).setting);
-  return best < TRIM_OFFERED_BELOW && landing(judged, { dial: judged.dial, doseG }) > best;
-}
-
 /** Does the recipe of the batch before hold for this one? Where it does, even at a dial nobody pulled. */
 function carried(judged: Judged, carry: CarriedOver | null): Judgement | null {
   if (!carry || !judged.marks.at(-1)?.valid) return null;
@@ -340,10 +327,6 @@ function grindMove(judged: Judged): {
   return { status, move, isNearest };
 }
 
-function settingNow(judged: Judged): Setting {
-  return { dial: judged.dial, doseG: judged.aimDoseG };
-}
-
 /** Why a shot is pulled again as it was. */
 function stayReason(judged: Judged): CodedMessage {
   const { mark } = lastOf(judged);
@@ -355,67 +338,6 @@ function stayReason(judged: Judged): CodedMessage {
     : plainReason('noBetter');
 }
 
-/** Purge and dose of a shot at a setting, g. */
-function costOf(judged: Judged, setting: Setting): number {
-  return setting.doseG + purgeBefore(judged, setting);
-}
-
 function moves(move: Move | null, variable: MovedVariable): boolean {
   return move?.variable === variable || (variable === 'doseG' && move?.doseTrim !== undefined);
-}
-
-/** What else could be done, with what it would be expected to give: at most two. */
-function alternatives(
-  judged: Judged,
-  { status, move }: Judgement,
-  beside: Move | undefined,
-): Alternative[] {
-  if (judged.input.shots.length === 0 || judged.isRevised) return [];
-  const found: Alternative[] = [];
-  const here = settingNow(judged);
-  const add = (setting: Setting, message: (move: Move | null) => Message) => {
-    const other = moveTo(judged, setting);
-    found.push({
-      move: other,
-      message: message(other),
-      expect: expectAt(judged, setting),
-      costG: costOf(judged, setting),
-    });
-  };
-  if (beside)
-    found.push({
-      move: beside,
-      message: beside.message,
-      expect: expectAt(
-        judged,
-        here,
-        pulledAfter(judged.input.target, beside, expectAt(judged, here).timeS),
-      ),
-      costG: costOf(judged, here),
-    });
-  if (isLikedOutside(judged) && !judged.input.target.tasteFirst && !isOnTargetStatus(status))
-    add(here, () => windowMoves(judged).message);
-  if (status === 'grind' || status === 'dose' || status === 'taste')
-    add(here, () => ({ id: 'advice.other.repeat' }));
-  if (status === 'grind' || status === 'nearest') {
-    const doseG = doseToCentre(judged, judged.dial);
-    const trimmed = { dial: judged.dial, doseG: doseG ?? judged.aimDoseG };
-    const isOffered =
-      judged.input.doseSchool === 'trim' ||
-      landing(judged, nextSettingOf(judged).setting) < TRIM_OFFERED_BELOW;
-    if (doseG !== null && isOffered && judged.marks.length > 1 && isSensible(judged, trimmed))
-      add(trimmed, (other) => ({
-        id: 'advice.other.trim',
-        values: { move: other!.message },
-      }));
-  }
-  if ((status === 'measure' || status === 'prep') && move === null) {
-    const best = nextSettingOf(judged).setting;
-    if (best.dial !== judged.dial || best.doseG !== judged.aimDoseG)
-      add(best, (other) => ({
-        id: 'advice.other.believe',
-        values: { move: inSentence(other!.message) },
-      }));
-  }
-  return found.slice(0, 2);
 }

@@ -9,9 +9,9 @@ type CafeTaste = (typeof CHECK_TASTES)[number];
 type OffTaste = Exclude<CafeTaste, 'fine'>;
 
 const TASTE_WORDS: readonly (readonly [OffTaste, RegExp])[] = [
-  ['sour', /sour|\bacid|sauer|säuer|acide|aigre|[aá]cid[oa]|\bagri?[oa]/i],
-  ['bitter', /bitter|harsh|\bamer|\bamar/i],
-  ['weak', /weak|thin\b|watery|dünn|wässrig|aqueu|léger|acquos|debol|aguad|floj|débil|frac[oa]/i],
+  ['sour', /\bsour(?!ce)|\bacid|sauer|säuer|acide|aigre|[aá]cid[oa]|\bagri?[oa]/i],
+  ['bitter', /bitter|harsh|\bam[eè]r(?!i)|\bamar/i],
+  ['weak', /weak|\bthin\b|watery|dünn|wässrig|aqueu|léger|acquos|debol|aguad|floj|débil|frac[oa]/i],
   ['uneven', /uneven|unausgewogen|inégal|disugual|desigual/i],
 ];
 

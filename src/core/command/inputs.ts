@@ -5,7 +5,7 @@
 import type { TypedFigure } from '../entity/field';
 
 /** `src/app/commands.ts` says here which commands there are: what stands below it knows them by type alone. */
-// eslint-disable-next-line @typescript-eslint/no-empty-object-type
+// eslint-disable-next-line @typescript-eslint/no-empty-object-type -- filled by declaration merging
 export interface Registered {}
 
 interface Described {

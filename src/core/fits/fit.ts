@@ -170,7 +170,7 @@ export function fitRecipe(input: FitInput): Fit {
     centreS,
     coarserSteps,
     notes: notes.length === 0 ? [{ code: 'same' }] : notes,
-    lnLaw: Math.log(law),
+    lnLaw: keepsTime ? 0 : Math.log(law),
     missingC: heat.answeredC,
   };
 }

@@ -77,7 +77,7 @@ export function Signals({
       {standings.map(({ partnerId, kind, words }) => (
         <Notice key={partnerId} $kind={kind === 'off' ? 'fault' : 'caution'}>
           <Link href={`/field/cafes/${partnerId}`}>{words}</Link>.
-          {kind === 'off' && ' It has been so since its first checks: no change was found.'}
+          {kind === 'off' && ' No change was found that explains it.'}
         </Notice>
       ))}
       <List>

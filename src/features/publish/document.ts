@@ -26,9 +26,10 @@ export interface PublishWords {
 }
 
 /** Where the recipe holds: the dial of its good shots; a recipe that carried over may hold at one nobody pulled. */
-function dialOf({ draft, advice, shots }: Bench, repeats: readonly { readonly dial: number }[]) {
+function dialOf(bench: Bench, repeats: readonly { readonly dial: number }[]) {
+  const { draft, advice } = bench;
   if (draft.carriedFrom !== null && isOnTargetStatus(advice.status)) return advice.setting.dial;
-  return repeats.at(-1)?.dial ?? shots.at(-1)?.dial ?? draft.startDial;
+  return repeats.at(-1)?.dial ?? shotsOfThis(bench).at(-1)?.dial ?? draft.startDial;
 }
 
 export interface PublishedOn {
