@@ -195,7 +195,7 @@ export function takeRobust(worker: DemoWorker, releaseId: string, lead: string):
       timeS: [middleS - 2, middleS + 2],
       ...holdsOf(best),
       startDial: advice.setting.dial,
-      why: 'The recipe that forgives, from nine blind cups',
+      why: 'The forgiving recipe, from nine blind cups',
       basedOn: draft.id,
     },
     lead,

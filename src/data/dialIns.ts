@@ -159,6 +159,26 @@ export function listNewestDialIns(db: Db, most: number): StoredDialIn[] {
   ).all(most) as StoredDialIn[];
 }
 
+/** Where a shot or a cup stands. */
+export interface Whereabouts {
+  readonly dialInId: string;
+  readonly stage: 'pull' | 'taste';
+}
+
+/** Where each of these shots and cups stands, by its id; other ids are left out. */
+export function whereaboutsOf(db: Db, ids: readonly string[]): Map<string, Whereabouts> {
+  const asked = JSON.stringify(ids);
+  const rows = prepared(
+    db,
+    `SELECT s.id, r.dial_in_id AS dialInId, 'pull' AS stage FROM shot s
+       JOIN recipe_draft r ON r.id = s.recipe_draft_id WHERE s.id IN ${IDS}
+     UNION ALL
+     SELECT t.id, r.dial_in_id, 'taste' FROM tasting t JOIN shot s ON s.id = t.shot_id
+       JOIN recipe_draft r ON r.id = s.recipe_draft_id WHERE t.id IN ${IDS}`,
+  ).all(asked, asked) as (Whereabouts & { id: string })[];
+  return new Map(rows.map(({ id, ...place }) => [id, place]));
+}
+
 /** Every revision of every recipe of these releases, by its id. */
 export function findDraftsOf(db: Db, releaseIds: readonly string[]): Map<string, StoredDraft> {
   const drafts = prepared(db, `${SELECT_DRAFT} WHERE d.release_id IN ${IDS}`)

@@ -41,18 +41,24 @@ const eventRow = z.object({
   person: z.string().nullable(),
   words: z.string(),
 });
-export type StoredEvent = z.output<typeof eventRow>;
+
+const releaseEventRow = eventRow.extend({
+  /** The shot or the cup it was about. */
+  rowId: z.string().nullable(),
+});
+export type StoredEvent = z.output<typeof releaseEventRow>;
 
 /** What was done to a release, newest first. */
 export function listEvents(db: Db, releaseId: string): StoredEvent[] {
   return prepared(
     db,
-    `SELECT e.id, e.at, p.name AS person, e.words
+    `SELECT e.id, e.at, p.name AS person, e.words,
+       coalesce(json_extract(e.result, '$.shotId'), json_extract(e.result, '$.tastingId')) AS rowId
        FROM event e LEFT JOIN person p ON p.id = e.person_id
        WHERE e.release_id = ? ORDER BY e.at DESC, e.rowid DESC`,
   )
     .all(releaseId)
-    .map((row) => eventRow.parse(row));
+    .map((row) => releaseEventRow.parse(row));
 }
 
 const freshRow = eventRow.extend({

@@ -82,6 +82,17 @@ export function listShots(db: Db, dialInId: string): readonly StoredShot[] {
   return shotsOfDialIns(db, [dialInId])(dialInId);
 }
 
+/** How many shots each of these dial-ins has; one without any is left out. */
+export function countShots(db: Db, dialInIds: readonly string[]): Map<string, number> {
+  const rows = prepared(
+    db,
+    `SELECT r.dial_in_id AS dialInId, count(*) AS shots FROM shot s
+     JOIN recipe_draft r ON r.id = s.recipe_draft_id
+     WHERE r.dial_in_id IN ${IDS} AND s.removed_at IS NULL GROUP BY r.dial_in_id`,
+  ).all(JSON.stringify(dialInIds)) as { dialInId: string; shots: number }[];
+  return new Map(rows.map(({ dialInId, shots }) => [dialInId, shots]));
+}
+
 export interface ShotFields extends ShotInput {
   readonly draftId: string;
   /** Now when absent. */

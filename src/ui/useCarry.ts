@@ -1,15 +1,25 @@
 'use client';
 
 import { useRouter } from 'next/navigation';
+import { useMay } from './person';
 import { useCommand } from './useCommand';
+import { offerBenchUndo } from './usePutOnBench';
 
 /** Puts the last recipe of a coffee on the bench for its new batch, and goes to pull it. */
 export function useCarry(releaseId: string, batchId: string) {
   const router = useRouter();
+  const isLead = useMay('lead');
   const { submit, faults, isBusy } = useCommand({ leavesPage: true });
   const carry = () =>
-    void submit('carryRecipe', { releaseId, batchId }).then(({ ok }) => {
-      if (ok) router.push(`/releases/${releaseId}/pull`);
+    void submit('carryRecipe', { releaseId, batchId }).then((answer) => {
+      if (!answer.ok) return;
+      if (isLead)
+        offerBenchUndo(
+          releaseId,
+          'The recipe came over to the new batch.',
+          answer.result.previousDraftId,
+        );
+      router.push(`/releases/${releaseId}/pull`);
     });
   return { carry, faults, isBusy };
 }

@@ -14,6 +14,7 @@ import {
 } from '@/data/findable';
 import { runInSteps, cached } from '@/data/cache';
 import type { House } from '@/data/house';
+import { whereaboutsOf } from '@/data/dialIns';
 import { findRelease, findReleaseNames, type ReleaseName } from '@/data/releases';
 
 export interface Asked extends FindFilters {
@@ -100,10 +101,18 @@ export function readQuickFind(db: Db, house: House, search: Search): QuickFind {
 function find(db: Db, house: House, { words, roast, ...filters }: Asked, most: number): Hit[] {
   runToEnd(refreshIndex(db));
   const isOfRoast = roastFilter(db, house, roast);
-  return findWords(db, words, filters, roast === null ? most : MOST_BEFORE_ROAST)
+  const rows = findWords(db, words, filters, roast === null ? most : MOST_BEFORE_ROAST)
     .filter(({ releaseId }) => isOfRoast(releaseId))
-    .slice(0, most)
-    .map(({ rowId, ...row }) => ({ ...row, id: `${row.kind} ${rowId}`, href: hrefOf(row) }));
+    .slice(0, most);
+  const placeOf = whereaboutsOf(
+    db,
+    rows.map(({ rowId }) => rowId),
+  );
+  return rows.map(({ rowId, ...row }) => ({
+    ...row,
+    id: `${row.kind} ${rowId}`,
+    href: hrefOf(row, placeOf.get(rowId)?.dialInId),
+  }));
 }
 
 /** So many are looked at for their roast. */
@@ -135,6 +144,12 @@ const STAGE_OF: Record<FindableKind, string> = {
   person: '',
 };
 
-function hrefOf({ kind, releaseId }: Pick<FoundRow, 'kind' | 'releaseId'>): string {
-  return releaseId === null ? '/people' : `/releases/${releaseId}/${STAGE_OF[kind]}`;
+/** A shot and a cup stand with the batch they are of, which may not be the one on the bench. */
+function hrefOf(
+  { kind, releaseId }: Pick<FoundRow, 'kind' | 'releaseId'>,
+  dialInId: string | undefined,
+): string {
+  if (releaseId === null) return '/people';
+  const page = `/releases/${releaseId}/${STAGE_OF[kind]}`;
+  return dialInId === undefined ? page : `${page}?dialIn=${dialInId}`;
 }

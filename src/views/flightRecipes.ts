@@ -24,8 +24,11 @@ export interface FlightRecipe {
 /** So many older revisions of the recipe on the bench are offered. */
 const MOST_OLDER = 6;
 
-/** The one on the bench first, then its older revisions, then the other recipes of the release. */
-export function readFlightRecipes(db: Db, { release, bench }: ReleaseView): FlightRecipe[] {
+/** The one looked at first, then its older revisions, then the other recipes of the release. */
+export function readFlightRecipes(
+  db: Db,
+  { release, bench, benchDraftId }: ReleaseView,
+): FlightRecipe[] {
   if (!bench) return [];
   const own = listDrafts(db, bench.draft.dialInId).reverse();
   const older = own.filter(({ id }) => id !== bench.draft.id).slice(0, MOST_OLDER);
@@ -41,7 +44,6 @@ export function readFlightRecipes(db: Db, { release, bench }: ReleaseView): Flig
   return drafts.flatMap((draft): FlightRecipe[] => {
     const grinder = setups.get(draft.setupId)?.grinder;
     if (!grinder) return [];
-    const isOnBench = draft.id === bench.draft.id;
     const last = lastDial.get(draft.id);
     // As it reads on the grinder today; where nobody can translate it, as it stood.
     const { dial, at } = last ?? { dial: draft.startDial, at: draft.createdAt };
@@ -52,8 +54,8 @@ export function readFlightRecipes(db: Db, { release, bench }: ReleaseView): Flig
         revision: draft.revision,
         style: draft.style,
         drink: draft.drink,
-        isOnBench,
-        pull: pullOf(draft, isOnBench ? bench.advice.setting.dial : onToday),
+        isOnBench: draft.id === benchDraftId,
+        pull: pullOf(draft, draft.id === bench.draft.id ? bench.advice.setting.dial : onToday),
         notation: { notation: grinder.notation, divisions: grinder.divisions },
       },
     ];

@@ -46,10 +46,12 @@ export interface ReleaseView {
   readonly release: StoredRelease;
   /** Every batch, newest roast first. */
   readonly batches: readonly BatchView[];
-  /** The batch on the bench, or the newest. */
+  /** The batch on the bench, or the newest; another where somebody looks at that one. */
   readonly batch: BatchView;
   readonly facts: ReleaseFacts;
   readonly bench: Bench | null;
+  /** The recipe on the bench; not the one of `bench` where somebody looks at another batch. */
+  readonly benchDraftId: string | null;
   readonly versions: readonly VersionLine[];
   /** What is public, against the bench. */
   readonly published: PublicState | null;
@@ -90,6 +92,14 @@ function readBatch(
 
 export interface Reader {
   readonly today: string;
+  /** Another batch or dial-in than the one on the bench. */
+  readonly lookedAt?: LookedAt | undefined;
+}
+
+export interface LookedAt {
+  readonly batchId: string;
+  /** The newest recipe of its dial-in; null where nothing was pulled of the batch. */
+  readonly draft: StoredDraft | null;
 }
 
 /** Releases judged between two steps. */
@@ -103,13 +113,15 @@ export function* releasesInSteps(
   db: Db,
   house: House,
   ids: readonly string[],
-  { today }: Reader,
+  { today, lookedAt }: Reader,
 ): Generator<void, ReleaseView[]> {
   const releases = findReleases(db, ids);
   const batchIds = releases.flatMap(({ batches }) => batches.map(({ id }) => id));
   const marksOf = marksOfBatches(db, batchIds);
   const spentOf = spentOfBatches(db, batchIds);
-  const drafts = findBenchDrafts(db, ids);
+  const onBench = findBenchDrafts(db, ids);
+  const benchDraftOf = new Map(onBench.map(({ releaseId, id }) => [releaseId, id]));
+  const drafts = lookedAt ? [lookedAt.draft].filter((draft) => draft !== null) : onBench;
   const draftOf = new Map(drafts.map((draft) => [draft.releaseId, draft]));
   const setups = allSetups(db);
   const dialInIds = drafts.map(({ dialInId }) => dialInId);
@@ -131,11 +143,13 @@ export function* releasesInSteps(
       }),
     );
     const draft = draftOf.get(release.id);
-    const batch = batches.find(({ id }) => id === draft?.batchId) ?? batches[0];
+    const batchId = lookedAt?.batchId ?? draft?.batchId;
+    const batch = batches.find(({ id }) => id === batchId) ?? batches[0];
     if (!batch) continue;
     const setup = draft && setups.get(draft.setupId);
     const facts = factsToday(release, batch, today);
     const versions = versionsOf(release.id);
+    const benchDraftId = benchDraftOf.get(release.id) ?? null;
     const shots = draft ? shotsOf(draft.dialInId) : [];
     const bench =
       draft && setup
@@ -148,6 +162,7 @@ export function* releasesInSteps(
             shots,
             tastings: tastingsOf(draft.dialInId),
             periods: erasOf.get(setup.grinder.id) ?? [],
+            isOnBench: draft.id === benchDraftId,
           })
         : null;
     const address = addressOf(release.id)[0] ?? null;
@@ -158,6 +173,7 @@ export function* releasesInSteps(
       batch,
       facts,
       bench,
+      benchDraftId,
       versions,
       published: publicState(versions[0] ?? null, {
         isWithdrawn: address?.withdrawnAt != null,
@@ -166,14 +182,16 @@ export function* releasesInSteps(
       address,
       heldCard: heldOf(release.id),
       cafes: cafesOf(release.id),
-      newBatch: newBatchOf(db, house, {
-        release,
-        batches,
-        bench,
-        published: versions[0] ?? null,
-        isWrong: address?.isWrong ?? false,
-        today,
-      }),
+      newBatch: lookedAt
+        ? null
+        : newBatchOf(db, house, {
+            release,
+            batches,
+            bench,
+            published: versions[0] ?? null,
+            isWrong: address?.isWrong ?? false,
+            today,
+          }),
     });
   }
   return views;
@@ -219,6 +237,7 @@ function readBench(
     shots: all,
     tastings,
     periods,
+    isOnBench,
   }: {
     release: StoredRelease;
     draft: StoredDraft;
@@ -228,6 +247,7 @@ function readBench(
     shots: readonly StoredShot[];
     tastings: readonly StoredTasting[];
     periods: readonly CalibrationPeriod[];
+    isOnBench: boolean;
   },
 ): Bench {
   const target = targetOf(house, draft, { roast: batch.roast, opensOn: batch.span.opens });
@@ -249,5 +269,16 @@ function readBench(
     (sum, shot) => sum + shot.doseG + purgeOf(shot, setup.grinder.retentionG),
     0,
   );
-  return { draft, setup, target, judging, periods, shots, shotCount: all.length, advice, spentG };
+  return {
+    draft,
+    isOnBench,
+    setup,
+    target,
+    judging,
+    periods,
+    shots,
+    shotCount: all.length,
+    advice,
+    spentG,
+  };
 }

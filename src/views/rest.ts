@@ -85,7 +85,7 @@ export type CheckState = 'done' | 'missed' | 'overdue' | 'ahead' | 'short';
 
 export function readRest(db: Db, house: House, view: ReleaseView): RestView {
   const { release, bench, today } = view;
-  const key = `${release.id} ${bench?.draft.id} ${today}`;
+  const key = `${release.id} ${view.batch.id} ${bench?.draft.id} ${today}`;
   return cached(db, { name: 'rest', tags: [...MODEL_TAGS, 'shot', 'tasting'], key }, () => ({
     ageing: bench && ageingView(db, house, view, bench),
     ...plannedFor(house, view),

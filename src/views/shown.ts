@@ -20,6 +20,8 @@ export interface BenchShot extends StoredShot {
 
 export interface Bench {
   readonly draft: StoredDraft;
+  /** False where somebody looks at an earlier batch: its recipe is not in force. */
+  readonly isOnBench: boolean;
   readonly setup: StoredSetup;
   readonly target: Target;
   readonly judging: JudgingRules;

@@ -80,7 +80,7 @@ export interface OpenRecipe {
 /** Recipes of a release one can go on with; none where there is no choice. */
 export function openRecipes(
   db: Db,
-  { release, batches, bench }: ReleaseView,
+  { release, batches, benchDraftId }: ReleaseView,
   setups: readonly StoredSetup[],
 ): OpenRecipe[] {
   const open = listOpenDrafts(db, release.id).flatMap((draft): OpenRecipe[] => {
@@ -97,7 +97,7 @@ export function openRecipes(
         setupName: setup.name,
         roastDate: batch.roastDate,
         recipe,
-        isOnBench: id === bench?.draft.id,
+        isOnBench: id === benchDraftId,
       },
     ];
   });

@@ -16,7 +16,7 @@ test('ordinary cups find the best point; the lead takes the recipe that forgives
   await openRelease(page, server.url, 'Las Veredas Rojas', 'taste');
   const best = page.getByRole('region', { name: 'The best this coffee can give' });
   await expect(best).toContainText(/22 cups of \d recipes by 6 tasters/);
-  const table = best.getByRole('region', { name: 'Best point and the recipe that forgives' });
+  const table = best.getByRole('region', { name: 'Best point and the forgiving recipe' });
   await expect(table.getByRole('row')).toHaveCount(4);
   const ratioRow = table.getByRole('row', { name: /^Ratio/ });
   const forgiving = /→ (\d+\.\d) g/.exec(await ratioRow.innerText())![1]!;
@@ -38,7 +38,7 @@ test('ordinary cups find the best point; the lead takes the recipe that forgives
     page.getByText(/Tasted today: you \d+ cups?, about \d+ mg of caffeine/),
   ).toBeVisible();
 
-  await best.getByRole('button', { name: 'Use the recipe that forgives' }).focus();
+  await best.getByRole('button', { name: 'Use the forgiving recipe' }).focus();
   await page.keyboard.press('Enter');
   const plate = page.getByLabel('Recipe in force');
   await expect(plate).toContainText('On the bench');
@@ -55,7 +55,7 @@ test('a bench hand reads it and cannot take it; a coffee without cups says how n
   const best = page.getByRole('region', { name: 'The best this coffee can give' });
   await expect(best).toContainText(/a first cup is expected within about \d\.\d points/);
   await expect(best.getByRole('region', { name: 'Cups that would tell most' })).toBeVisible();
-  await expect(best.getByRole('button', { name: 'Use the recipe that forgives' })).toHaveCount(0);
+  await expect(best.getByRole('button', { name: 'Use the forgiving recipe' })).toHaveCount(0);
 
   await test.step('what the trial may change and take holds the next cups', async () => {
     const cups = best.getByRole('region', { name: 'Cups that would tell most' });

@@ -146,6 +146,33 @@ test('a new batch is carried over from Today, confirmed by one shot and one cup,
   await expect(page.getByRole('button', { name: /^Publish version 5/ })).toBeVisible();
 });
 
+test('the shots and cups of the batch before are one choice away, and its recipe goes back on the bench and off it again', async ({
+  page,
+}) => {
+  await openRelease(page, server.url, 'Harbour Lamp', 'pull');
+  const shots = page.getByLabel('Ledger of shots').getByRole('row');
+  await expect(shots).toHaveCount(2);
+  const batch = page.getByLabel('Batch', { exact: true });
+  const before = batch
+    .locator('option', { hasNotText: 'on the bench' })
+    .filter({ hasText: /\d shots/ });
+  const words = (await before.first().innerText()).trim();
+  await batch.selectOption({ label: words });
+  await expect(shots).toHaveCount(Number(/(\d+) shots/.exec(words)![1]) + 1);
+  const other = page.getByRole('region', { name: 'Another batch' });
+  await expect(other).toContainText('not on the bench');
+  await page.locator('body').press('4');
+  await page.waitForURL(/\/taste\?dialIn=/);
+  await untilReady(page);
+  await expect(other).toBeVisible();
+  await expect(page.getByText('Nothing to taste yet')).toHaveCount(0);
+  await press(page, 'Put on the bench');
+  await expect(other).toHaveCount(0);
+  await expect(page.getByText(/The batch roasted .* is on the bench again/)).toBeVisible();
+  await page.locator('body').press('z');
+  await expect(other).toContainText('not on the bench');
+});
+
 test('Rest says what age asks of the grinder today, and which checks have coffee', async ({
   page,
 }) => {

@@ -102,7 +102,7 @@ test('nine cups in three flights find the recipe that forgives; plate and card s
   const found = { yieldG: Number(forgiving), temperatureC: Number(hottest) };
   expect(likingOf(BEST) - likingOf(found)).toBeLessThan(0.6);
 
-  await best.getByRole('button', { name: 'Use the recipe that forgives' }).click();
+  await best.getByRole('button', { name: 'Use the forgiving recipe' }).click();
   const plate = page.getByLabel('Recipe in force');
   await expect(plate).toContainText(`→ ${forgiving}`);
   await expect(plate).toContainText(/Taste holds\s*±\s\d+\.?\d*\sg, ±\s\d\.\d\s°C, ±\s\d+\.\d\ss/);

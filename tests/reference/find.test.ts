@@ -10,7 +10,7 @@ const found = (db: Db, search: Record<string, string>) =>
     kind,
     releaseName,
     marked: parts.filter(({ isFound }) => isFound).map(({ text }) => text),
-    stage: href.split('/').at(-1),
+    stage: href.split(/[/?]/)[3] ?? href,
   }));
 
 function houseOfTwo() {

@@ -13,9 +13,21 @@ import { suggestMapping } from '@/formats/sheets/columns';
 import { parseCsv } from '@/formats/sheets/csv';
 import { readHouseModel } from '@/views/houseModel';
 import { readRecords } from '@/views/records';
+import { readFind } from '@/views/find';
+import { readLog } from '@/views/log';
+import { batchChoices, lookedAt, type AskedBatch } from '@/views/lookedAt';
 import { readRelease } from '@/views/release';
 import { readToday } from '@/views/today';
-import { BATCH, newId, openHouse, send, shotInput, stopClock, WORDS } from '../support/house';
+import {
+  BATCH,
+  newId,
+  openHouse,
+  RECIPE,
+  send,
+  shotInput,
+  stopClock,
+  WORDS,
+} from '../support/house';
 
 const LIKED = {
   moment: 'hot',
@@ -200,5 +212,94 @@ describe('a new batch of a coffee that has a recipe', () => {
     send(third.db, 'carryRecipe', input, id);
     send(third.db, 'carryRecipe', input, id);
     expect(third.view().bench!.draft.revision).toBe(1);
+  });
+});
+
+describe('the batch before it', () => {
+  /** Carried over: the first batch with its shots and cups is no longer on the bench. */
+  function carriedOver() {
+    const second = openSecondBatch();
+    const draftId = carry(second);
+    const { db, releaseId } = second;
+    const house = findHouse(db)!;
+    const onBench = () => second.view();
+    const look = (asked: AskedBatch) => {
+      const at = lookedAt(db, onBench(), asked);
+      return at && readRelease(db, house, releaseId, { today: DAY, lookedAt: at })!;
+    };
+    return { ...second, draftId, onBench, look };
+  }
+
+  it('can be looked at with its shots, cups and recipe, while the bench stays as it is', () => {
+    const { db, firstDraftId, draftId, onBench, look } = carriedOver();
+    expect(onBench().bench!.shots).toHaveLength(0);
+    const choices = batchChoices(db, onBench());
+    expect(choices).toMatchObject([
+      { shots: 0, isOnBench: true },
+      { shots: 3, isOnBench: false },
+    ]);
+    const dialIn = choices[1]!.query.replace('dialIn=', '');
+    for (const asked of [{ dialIn }, { batch: choices[1]!.batchId }]) {
+      const view = look(asked)!;
+      expect(view.bench).toMatchObject({ isOnBench: false, draft: { id: firstDraftId } });
+      expect(view.bench!.shots.flatMap(({ tastings }) => tastings)).toHaveLength(3);
+      expect(view).toMatchObject({ benchDraftId: draftId, newBatch: null });
+      expect(view.batch.id).toBe(choices[1]!.batchId);
+    }
+    // What is on the bench, and what the coffee does not have, leave the bench.
+    expect(look({ dialIn: choices[0]!.query.replace('dialIn=', '') })).toBeUndefined();
+    expect(look({ dialIn: 'none', batch: choices[1]!.batchId })).toBeUndefined();
+    expect(look({ batch: ['a', 'b'] })).toBeUndefined();
+    expect(look({})).toBeUndefined();
+  });
+
+  it('is chosen by dial-in where it was pulled on several setups, and shown without a recipe where on none', () => {
+    const { db, releaseId, onBench, look } = carriedOver();
+    const { batchId } = send(db, 'saveBatch', {
+      releaseId,
+      batch: { ...BATCH, roastDate: '2026-05-30' },
+    });
+    const { draft, setup } = onBench().bench!;
+    send(db, 'acceptRecipe', {
+      ...RECIPE,
+      releaseId,
+      batchId: draft.batchId,
+      setupId: setup.id,
+      style: 'longQuick',
+    });
+    expect(batchChoices(db, onBench()).map(({ dialInName }) => dialInName)).toEqual([
+      '',
+      expect.stringMatching(/^Long and quick, /),
+      expect.stringMatching(/^Classic, /),
+      '',
+    ]);
+    const view = look({ batch: String(batchId) })!;
+    expect(view).toMatchObject({ bench: null, batch: { roastDate: '2026-05-30' } });
+    expect(view.benchDraftId).toBe(onBench().bench!.draft.id);
+  });
+
+  it('is where Find and the log lead for its shots and cups', () => {
+    const { db, releaseId, onBench } = carriedOver();
+    const { query } = batchChoices(db, onBench())[1]!;
+    const lines = readLog(db, releaseId).flatMap(({ href }) => href ?? []);
+    expect(new Set(lines)).toEqual(
+      new Set([`/releases/${releaseId}/pull?${query}`, `/releases/${releaseId}/taste?${query}`]),
+    );
+    const { id: shotId } = db.prepare('SELECT id FROM shot LIMIT 1').get() as { id: string };
+    send(db, 'recordTasting', { ...LIKED, shotId, remark: 'quince on the finish' });
+    const { hits } = readFind(db, findHouse(db)!, { q: 'quince' });
+    expect(hits.map(({ href }) => href)).toEqual([`/releases/${releaseId}/taste?${query}`]);
+  });
+
+  it('goes back on the bench in words of its own, and off it again', () => {
+    const { db, releaseId, firstDraftId, draftId, onBench } = carriedOver();
+    const { previousDraftId } = send(db, 'useRecipe', { releaseId, draftId: firstDraftId });
+    expect(previousDraftId).toBe(draftId);
+    expect(onBench()).toMatchObject({ benchDraftId: firstDraftId, bench: { isOnBench: true } });
+    expect(readLog(db, releaseId)[0]!.words).toMatch(
+      /^put the classic recipe of the batch roasted .* on the bench again/,
+    );
+    send(db, 'useRecipe', { releaseId, draftId: String(previousDraftId) });
+    expect(onBench().benchDraftId).toBe(draftId);
   });
 });

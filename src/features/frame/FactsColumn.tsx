@@ -11,7 +11,7 @@ import { roastWord, SERVED_LABELS } from '@/core/vocabulary';
 import { blendedOf } from '@/core/schema/shares';
 import { useUnits } from '@/ui/person';
 import { labelText } from '@/ui/type';
-import type { ReleaseView } from '@/views/release';
+import type { BatchView, ReleaseView } from '@/views/release';
 import { kindWords, originWords } from './words';
 
 const Facts = styled.aside`
@@ -68,8 +68,17 @@ const ROAST_SOURCES = {
 } as const;
 
 /** The coffee's facts, narrow, beside every stage. */
-export function FactsColumn({ view }: { view: ReleaseView }) {
-  const { release, batch, batches } = view;
+export function FactsColumn({
+  view,
+  batch,
+  isOnBench,
+}: {
+  view: ReleaseView;
+  /** The one looked at. */
+  batch: BatchView;
+  isOnBench: boolean;
+}) {
+  const { release, batches } = view;
   const { mass } = useUnits();
   const components = blendedOf(release.components, batch.sharesPct);
   const [only] = components;
@@ -92,7 +101,12 @@ export function FactsColumn({ view }: { view: ReleaseView }) {
       'Roasted',
       `${dayWords(batch.roastDate)}${batch.label && ` (${batch.label})`}, rested ${batch.rest.restDays} days`,
     ],
-    ['Batches', batches.length > 1 ? `${batches.length}, this one on the bench` : ''],
+    [
+      'Batches',
+      batches.length > 1
+        ? `${batches.length}, this one ${isOnBench ? '' : 'not '}on the bench`
+        : '',
+    ],
     ['Sample left', batch.leftG === null ? '' : mass(Math.max(0, batch.leftG), 0)],
     ['Served', SERVED_LABELS[release.serving]],
     ['Promised', release.promisedNotes.join(', ')],

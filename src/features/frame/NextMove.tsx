@@ -65,6 +65,8 @@ export function NextMove({ bench, releaseId }: { bench: Bench; releaseId: string
   const { window, offersTrim } = bench.advice;
   const { mass, say, units } = useUnits();
   const isLead = useMay('lead');
+  // An earlier batch is looked at: what would change its recipe waits until it is on the bench.
+  const mayTake = isLead && bench.isOnBench;
   const last = bench.shots.at(-1);
   const headline =
     last?.draftId === bench.draft.id
@@ -94,13 +96,13 @@ export function NextMove({ bench, releaseId }: { bench: Bench; releaseId: string
       </Reasons>
       {status === 'taste' &&
         move &&
-        (isLead ? (
+        (mayTake ? (
           <TakeMove bench={bench} move={move} releaseId={releaseId} />
         ) : (
-          <p>The lead puts it on the bench.</p>
+          bench.isOnBench && <p>The lead puts it on the bench.</p>
         ))}
-      {isLead && window && <MoveWindow bench={bench} window={window} releaseId={releaseId} />}
-      {isLead && offersTrim && <AllowTrim releaseId={releaseId} />}
+      {mayTake && window && <MoveWindow bench={bench} window={window} releaseId={releaseId} />}
+      {mayTake && offersTrim && <AllowTrim releaseId={releaseId} />}
       {!isOnTargetStatus(status) && (
         <Expect>
           Expect <strong>{figure(expect.timeS, 0)} s</strong> {CLOCK_LABELS[expect.clock]}, likely{' '}
@@ -110,7 +112,7 @@ export function NextMove({ bench, releaseId }: { bench: Bench; releaseId: string
       )}
       {alternatives.length > 0 && (
         <Others>
-          <p>Or:</p>
+          <p>Other ways:</p>
           <ul>
             {alternatives.map(({ message, expect: other, costG: otherG }) => (
               <li key={say(message)}>

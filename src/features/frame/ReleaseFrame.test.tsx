@@ -1,20 +1,27 @@
 import { screen, waitFor } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { DONE, fakeServer, router } from '../../../tests/support/browser';
-import { send } from '../../../tests/support/house';
+import { BATCH, send } from '../../../tests/support/house';
 import { renderAs } from '../../../tests/support/render';
 import { houseWith, type ViewedHouse } from '../../../tests/support/view';
+import { batchChoices } from '@/views/lookedAt';
 import { ReleaseFrame } from './ReleaseFrame';
 import { stagesOf } from './stages';
 
 jest.mock('next/navigation', () => ({
   useRouter: () => router,
   useSelectedLayoutSegment: () => 'pull',
+  useSearchParams: () => search,
 }));
 
-function openFrame({ view }: ViewedHouse) {
+let search = new URLSearchParams();
+beforeEach(() => {
+  search = new URLSearchParams();
+});
+
+function openFrame({ db, view }: ViewedHouse) {
   renderAs(
-    <ReleaseFrame view={view()} stages={stagesOf(view())}>
+    <ReleaseFrame view={view()} stages={stagesOf(view())} choices={batchChoices(db, view())}>
       <p>The stage</p>
     </ReleaseFrame>,
   );
@@ -58,6 +65,46 @@ describe('the frame of a release', () => {
   it('marks the stage that is open', () => {
     openFrame(houseWith());
     expect(screen.getByRole('link', { current: 'page' }).textContent).toMatch(/Pull/);
+  });
+});
+
+describe('the batch switch', () => {
+  /** A second batch, not pulled yet. */
+  const houseOfTwo = () => {
+    const house = houseWith({});
+    const batch = { ...BATCH, roastDate: '2026-05-14' };
+    const { batchId } = send(house.db, 'saveBatch', { releaseId: house.releaseId, batch });
+    return { house, batchId: String(batchId) };
+  };
+
+  it('is not there for a coffee of one batch', () => {
+    openFrame(houseWith({}));
+    expect(screen.queryByLabelText('Batch')).toBeNull();
+  });
+
+  it('leads to another batch on the same stage', async () => {
+    const { house, batchId } = houseOfTwo();
+    const user = openFrame(house);
+    const select = screen.getByLabelText('Batch');
+    expect(select.textContent).toMatch(/1 shot, on the bench/);
+    await user.selectOptions(select, `batch=${batchId}`);
+    expect(router.push).toHaveBeenLastCalledWith(
+      `/releases/${house.releaseId}/pull?batch=${batchId}`,
+    );
+  });
+
+  it('stays with it on the stages of one batch, and says no next move of the bench there', async () => {
+    const { house, batchId } = houseOfTwo();
+    search = new URLSearchParams({ batch: batchId });
+    const user = openFrame(house);
+    expect(screen.getByRole('link', { name: /Taste/ }).getAttribute('href')).toMatch(
+      `/taste?batch=${batchId}`,
+    );
+    expect(screen.getByRole('link', { name: /Publish/ }).getAttribute('href')).toMatch(/publish$/);
+    await user.keyboard('5');
+    expect(router.push).toHaveBeenLastCalledWith(expect.stringMatching(`/rest.batch=${batchId}`));
+    expect(screen.queryByLabelText('Next move')).toBeNull();
+    expect(screen.getByLabelText('Coffee').textContent).toMatch(/2, this one not on the bench/);
   });
 });
 

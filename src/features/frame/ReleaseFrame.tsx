@@ -21,6 +21,8 @@ import { labelText, readingText } from '@/ui/type';
 import { useKeys } from '@/ui/useKeys';
 import { publicWords } from '@/words/publicWords';
 import { reachWords } from '@/words/reachWords';
+import type { BatchChoice } from '@/views/lookedAt';
+import { BatchSwitch, OF_ONE_BATCH, useLookedAt } from './BatchSwitch';
 import { FactsColumn } from './FactsColumn';
 import { NextMove } from './NextMove';
 import { useSayRelease } from './releaseName';
@@ -220,32 +222,46 @@ const PlateBar = styled.p`
 export function ReleaseFrame({
   view,
   stages,
+  choices,
   children,
 }: {
+  /** What is on the bench, whichever batch a page looks at. */
   view: ReleaseView;
   stages: readonly Stage[];
+  choices: readonly BatchChoice[];
   children: ReactNode;
 }) {
-  const { release, batch, bench } = view;
-  const { rest, span } = batch;
+  const { release, bench } = view;
   const router = useRouter();
   const segment = useSelectedLayoutSegment();
   // A flight is part of tasting.
   const current = segment === 'flights' ? 'taste' : segment;
   useSayRelease(release.name);
   const base = `/releases/${release.id}`;
-  const isWide = WITH_OWN_PLATE.includes(current ?? '');
+  const isOfOneBatch = OF_ONE_BATCH.includes(current ?? '');
+  const lookedAt = useLookedAt(choices);
+  const isElsewhere = isOfOneBatch && lookedAt?.isOnBench === false;
+  const batch =
+    (isElsewhere && view.batches.find(({ id }) => id === lookedAt.batchId)) || view.batch;
+  const { rest, span } = batch;
+  const isWide = isElsewhere || WITH_OWN_PLATE.includes(current ?? '');
+  /** A stage of one batch stays with the batch that is looked at. */
+  const addressOf = (path: string) =>
+    `${base}/${path}${isElsewhere && OF_ONE_BATCH.includes(path) ? `?${lookedAt.query}` : ''}`;
   useKeys(
     Object.fromEntries(
       stages.map(({ path, verb }, i) => [
         String(i + 1),
-        { words: verb, act: () => router.push(`${base}/${path}`) },
+        { words: verb, act: () => router.push(addressOf(path)) },
       ]),
     ),
   );
   return (
     <NotationProvider of={bench?.setup.grinder ?? {}}>
       <Head aria-label="Rest and stages">
+        {isOfOneBatch && (
+          <BatchSwitch choices={choices} shown={lookedAt} path={`${base}/${current}`} />
+        )}
         <RestStrip
           restDays={rest.restDays}
           state={rest.state}
@@ -257,7 +273,7 @@ export function ReleaseFrame({
           {stages.map(({ path, verb, figure, isDone }, i) => (
             <StageLink
               key={path}
-              href={`${base}/${path}`}
+              href={addressOf(path)}
               aria-current={path === current ? 'page' : undefined}
               data-done={isDone}
             >
@@ -269,8 +285,8 @@ export function ReleaseFrame({
         </Stages>
       </Head>
       <Columns data-wide={isWide}>
-        <FactsColumn view={view} />
-        {bench && <Bar view={view} saysNext={current === 'pull'} />}
+        <FactsColumn view={view} batch={batch} isOnBench={!isElsewhere} />
+        {bench && <Bar view={view} saysNext={current === 'pull' && !isElsewhere} />}
         <Stage>
           {isWide && bench && <RecipeInForce view={view} />}
           {children}

@@ -10,6 +10,7 @@ import { database, type Db } from '@/data/database';
 import { findHouse, type House } from '@/data/house';
 import { log } from '@/data/log';
 import { hasSignIns, type Person } from '@/data/people';
+import { lookedAt, type AskedBatch } from '@/views/lookedAt';
 import { readRelease, type ReleaseView } from '@/views/release';
 import { findSignedIn, type SignedIn } from '@/data/session';
 import { knownWords } from '@/data/storage';
@@ -61,14 +62,26 @@ export async function loadHouse(prepare = nothing): Promise<Loaded> {
   return houseOfRequest(null);
 }
 
-/** A release as the screens show it, once what the page needs is prepared. */
+/**
+ * A release as the screens show it, once what the page needs is prepared; another batch than the one on the bench
+ * where the address asks for it.
+ */
 export async function loadRelease(
   id: string,
   prepare = nothing,
+  asked: AskedBatch = {},
 ): Promise<Loaded & { readonly view: ReleaseView }> {
   await loadHouse(prepare);
   const view = await releaseOfRequest(id);
-  return { ...(await houseOfRequest(null)), view };
+  const loaded = await houseOfRequest(null);
+  const db = database();
+  const other = lookedAt(db, view, asked);
+  return {
+    ...loaded,
+    view: other
+      ? (readRelease(db, loaded.house, id, { today: view.today, lookedAt: other }) ?? notFound())
+      : view,
+  };
 }
 
 /** The database with its house; where the disk or the file is against it, the page that says what to do. */

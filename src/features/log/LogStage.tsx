@@ -1,11 +1,12 @@
 'use client';
 
-import type { StoredEvent } from '@/data/events';
+import { Link } from '@/ui/Link';
+import type { LogLine } from '@/views/log';
 import { Moment } from '@/ui/moment';
 import { StageTitle, Table, TableScroll, TableHead } from '@/ui/type';
 
 /** Who did what when, for one release; nothing is ever taken out of it. */
-export function LogStage({ events }: { events: readonly StoredEvent[] }) {
+export function LogStage({ events }: { events: readonly LogLine[] }) {
   return (
     <section>
       <StageTitle>Who did what when</StageTitle>
@@ -13,7 +14,7 @@ export function LogStage({ events }: { events: readonly StoredEvent[] }) {
         <Table>
           <TableHead columns={['When', { words: 'Who' }, { words: 'What' }]} />
           <tbody>
-            {events.map(({ id, at, person, words }) => (
+            {events.map(({ id, at, person, words, href }) => (
               <tr key={id}>
                 <td style={{ whiteSpace: 'nowrap' }}>
                   <Moment at={at} />
@@ -21,7 +22,9 @@ export function LogStage({ events }: { events: readonly StoredEvent[] }) {
                 <td className="words" style={{ whiteSpace: 'nowrap' }}>
                   {person}
                 </td>
-                <td className="words">{words}</td>
+                <td className="words">
+                  {href === null ? words : <Link href={href}>{words}</Link>}
+                </td>
               </tr>
             ))}
           </tbody>

@@ -20,7 +20,7 @@ export const carryRecipe = defineCommand({
     const { db, id, today } = context;
     const view = readRelease(db, findHouse(db)!, releaseId, { today });
     const carried = view?.newBatch;
-    if (carried?.batchId !== batchId)
+    if (view === null || carried?.batchId !== batchId)
       throw userFault(
         'conflict',
         'batchId',
@@ -47,7 +47,7 @@ export const carryRecipe = defineCommand({
     return {
       releaseId,
       words: `carried the recipe over to the batch roasted ${dayWords(roastDate)}, dial ${carried.dialWords}`,
-      result: { draftId: id },
+      result: { draftId: id, previousDraftId: view.benchDraftId },
     };
   },
 });

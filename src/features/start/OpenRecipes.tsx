@@ -6,7 +6,7 @@ import { Button } from '@/ui/Button';
 import { Faults } from '@/ui/Faults';
 import { useMay, useUnits } from '@/ui/person';
 import { SectionTitle, Small, Table, TableHead, TableScroll } from '@/ui/type';
-import { useCommand } from '@/ui/useCommand';
+import { usePutOnBench } from '@/ui/usePutOnBench';
 import type { OpenRecipe } from '@/views/start';
 
 /** Several recipes of a release stand open at once; one of them is on the bench, because somebody said so. */
@@ -19,7 +19,7 @@ export function OpenRecipes({
 }) {
   const isLead = useMay('lead');
   const { mass, massFigure, temperature } = useUnits();
-  const { submit, faults, isBusy } = useCommand();
+  const { put, faults, isBusy } = usePutOnBench(releaseId);
   if (open.length === 0) return null;
   return (
     <section>
@@ -60,10 +60,15 @@ export function OpenRecipes({
                     isLead && (
                       <Button
                         isPending={isBusy}
-                        aria-label={`Use the ${STYLE_LABELS[style].toLowerCase()} recipe ${drink === 'milk' ? 'for milk drinks ' : ''}on ${setupName}`}
-                        onPress={() => void submit('useRecipe', { releaseId, draftId })}
+                        aria-label={`Put on the bench: ${STYLE_LABELS[style].toLowerCase()} recipe ${drink === 'milk' ? 'for milk drinks ' : ''}on ${setupName}, batch of ${dayWords(roastDate)}`}
+                        onPress={() =>
+                          void put(
+                            draftId,
+                            `The ${STYLE_LABELS[style].toLowerCase()} recipe of the batch of ${dayWords(roastDate)} is on the bench.`,
+                          )
+                        }
                       >
-                        Use this recipe
+                        Put on the bench
                       </Button>
                     )
                   )}

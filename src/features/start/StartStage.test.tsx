@@ -76,7 +76,7 @@ describe('Start', () => {
     const table = within(screen.getByRole('region', { name: 'Recipes of this release' }));
     const benched = table.getByText('on the bench').closest('tr')!;
     expect(within(benched).getByText('Soak first')).toBeTruthy();
-    await user.click(table.getByRole('button', { name: /^Use the classic recipe/ }));
+    await user.click(table.getByRole('button', { name: /^Put on the bench: classic recipe/ }));
     await waitFor(() => expect(sent).toHaveLength(1));
     expect(sent[0]).toMatchObject({
       kind: 'useRecipe',

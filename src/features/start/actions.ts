@@ -1,5 +1,6 @@
 /** Putting a recipe on the bench. */
 import { z } from 'zod';
+import { dayWords } from '@/core/dayWords';
 import { userFault } from '@/core/errors';
 import { DRAFT } from '@/core/entity/draft';
 import { entryShape } from '@/core/schema/entry';
@@ -99,11 +100,13 @@ export const useRecipe = defineCommand({
         'draftId',
         'That recipe is no longer open: a newer one stands in its place. Reload the page.',
       );
+    const previousDraftId = findBenchDraft(db, releaseId)?.id ?? null;
     putOnBench(db, releaseId, draftId);
+    const batch = findRelease(db, releaseId)?.batches.find(({ id }) => id === draft.batchId);
     return {
       releaseId,
-      words: `went on with the ${STYLE_LABELS[draft.style].toLowerCase()} recipe${forWords(draft.drink)}, ${draft.recipe.doseG} → ${draft.recipe.yieldG} g`,
-      result: {},
+      words: `put the ${STYLE_LABELS[draft.style].toLowerCase()} recipe${forWords(draft.drink)}${batch ? ` of the batch roasted ${dayWords(batch.roastDate)}` : ''} on the bench again, ${draft.recipe.doseG} → ${draft.recipe.yieldG} g`,
+      result: { previousDraftId },
     };
   },
 });

@@ -38,7 +38,7 @@ it('says before any cup how near a first one should be, and which cups would tel
   expect(screen.getByText(/a first cup is expected within about \d\.\d points/)).toBeTruthy();
   const flight = screen.getByRole('region', { name: 'Cups that would tell most' });
   expect(within(flight).getAllByRole('row')).toHaveLength(4);
-  expect(screen.queryByRole('button', { name: 'Use the recipe that forgives' })).toBeNull();
+  expect(screen.queryByRole('button', { name: 'Use the forgiving recipe' })).toBeNull();
 });
 
 it('finds the better side from ordinary cups, and takes the recipe that forgives in one press', async () => {
@@ -47,12 +47,12 @@ it('finds the better side from ordinary cups, and takes the recipe that forgives
   expect(best.cups).toBe(3);
   expect(best.robust.ratio).toBeGreaterThan(2);
   expect(screen.getByText(/3 cups of 3 recipes by 1 taster/)).toBeTruthy();
-  await userEvent.click(screen.getByRole('button', { name: 'Use the recipe that forgives' }));
+  await userEvent.click(screen.getByRole('button', { name: 'Use the forgiving recipe' }));
   await waitFor(() => expect(sent).toHaveLength(1));
   expect(sent[0]!.kind).toBe('acceptRecipe');
   const { yieldG, why, doseG } = sent[0]!.input as { yieldG: number; why: string; doseG: number };
   expect(yieldG).toBeCloseTo(best.robust.ratio * doseG, 0);
-  expect(why).toMatch(/recipe that forgives, from 3 cups/);
+  expect(why).toMatch(/forgiving recipe, from 3 cups/);
 });
 
 it('counts a cup where its shot really was, and neither milk nor a choked shot', () => {

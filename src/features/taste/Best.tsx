@@ -50,7 +50,7 @@ export function Best({
           ? `No straight cup with a liking yet. Starting from ${startWords(releases)}, a first cup is expected within about ${figure(expectedLeft, 1)} points of the best this coffee can give.`
           : `${cupWords(cups, recipes, tasters)}, starting from ${startWords(releases)}: about ${figure(expectedLeft, 2)} points are left to find. ${
               isEnough
-                ? 'That is enough: use the recipe that forgives.'
+                ? 'Little is left to gain.'
                 : room.endedBy === null
                   ? 'The cups below would tell most.'
                   : ENDED[room.endedBy]
@@ -159,26 +159,33 @@ function Found({ best, bench, releaseId }: { best: BestView; bench: Bench; relea
   const yieldG = settableG(robust.ratio * doseG);
   const temperatureC = settableC(robust.temperatureC);
   const middleS = Math.round(robust.timeS - clockDelayS(bench));
+  const timeS = [middleS - HALF_WINDOW_S, middleS + HALF_WINDOW_S] as const;
+  const { recipe } = bench.draft;
+  const isInForce =
+    bench.isOnBench &&
+    recipe.yieldG === yieldG &&
+    recipe.temperatureC === temperatureC &&
+    recipe.timeS.join() === timeS.join();
   const { take, faults, isBusy } = useRevision(bench, releaseId, {
     yieldG,
     temperatureC,
-    timeS: [middleS - HALF_WINDOW_S, middleS + HALF_WINDOW_S],
+    timeS,
     ...holdsOf(best),
-    why: `The recipe that forgives, from ${cupWords(best.cups, best.recipes, best.tasters)}`,
+    why: `The forgiving recipe, from ${cupWords(best.cups, best.recipes, best.tasters)}`,
   });
   const [coolest, hottest] = interval80.temperatureC;
   const between = ([low, high]: readonly [number, number], digits: number) =>
     `${figure(low, digits)}-${figure(high, digits)}`;
   return (
     <>
-      <TableScroll aria-label="Best point and the recipe that forgives" style={{ marginTop: 8 }}>
+      <TableScroll aria-label="Best point and the forgiving recipe" style={{ marginTop: 8 }}>
         <Table>
           <TableHead
             columns={[
               { hidden: 'Variable' },
               'Best so far',
               'Likely (8 in 10)',
-              'Recipe that forgives',
+              'Forgiving recipe',
               'Within 0.3 points',
             ]}
           />
@@ -213,11 +220,17 @@ function Found({ best, bench, releaseId }: { best: BestView; bench: Bench; relea
       </TableScroll>
       <p style={{ marginTop: 8 }}>
         What cafés are usually off by costs about {figure(costPoints, 1)} points there.{' '}
-        {isLead && (
-          <Button onPress={take} isPending={isBusy}>
-            Use the recipe that forgives
-          </Button>
-        )}
+        {isInForce
+          ? 'It is the recipe on the bench.'
+          : isLead &&
+            bench.isOnBench && (
+              <>
+                Another way than the next move:{' '}
+                <Button onPress={take} isPending={isBusy}>
+                  Use the forgiving recipe
+                </Button>
+              </>
+            )}
       </p>
       <Faults faults={faults} />
     </>

@@ -7,7 +7,7 @@ import { Button } from '@/ui/Button';
 import { Faults } from '@/ui/Faults';
 import { useMay, useUnits } from '@/ui/person';
 import { SectionTitle, Small } from '@/ui/type';
-import { useCommand } from '@/ui/useCommand';
+import { usePutOnBench } from '@/ui/usePutOnBench';
 import { useRevision } from '@/ui/useRevision';
 
 /** The same coffee in milk: a recipe of its own beside the straight one, judged by cups in milk alone. */
@@ -35,7 +35,9 @@ export function MilkRecipe({
       {other ? (
         <Other other={other} releaseId={releaseId} />
       ) : (
-        isLead && drink === 'straight' && <First bench={bench} releaseId={releaseId} />
+        isLead &&
+        bench.isOnBench &&
+        drink === 'straight' && <First bench={bench} releaseId={releaseId} />
       )}
       <Small as="p" style={{ marginTop: 8 }}>
         Milk, soya and nut drinks are allergens: say what is in the jug; local food-labelling law
@@ -49,7 +51,7 @@ export function MilkRecipe({
 function Other({ other, releaseId }: { other: OpenRecipe; releaseId: string }) {
   const { mass, massFigure, temperature } = useUnits();
   const isLead = useMay('lead');
-  const { submit, faults, isBusy } = useCommand();
+  const { put, faults, isBusy } = usePutOnBench(releaseId);
   const { recipe, drink, draftId } = other;
   const name = drink === 'milk' ? 'The recipe for milk drinks' : 'The straight recipe';
   return (
@@ -58,10 +60,7 @@ function Other({ other, releaseId }: { other: OpenRecipe; releaseId: string }) {
         {name}: {massFigure(recipe.doseG)} → {mass(recipe.yieldG)} in {recipe.timeS.join('-')} s,{' '}
         {temperature(recipe.temperatureC)}.{' '}
         {isLead && (
-          <Button
-            isPending={isBusy}
-            onPress={() => void submit('useRecipe', { releaseId, draftId })}
-          >
+          <Button isPending={isBusy} onPress={() => void put(draftId, `${name} is on the bench.`)}>
             {drink === 'milk' ? 'Go to the milk recipe' : 'Go to the straight recipe'}
           </Button>
         )}

@@ -76,7 +76,7 @@ export function SurfacePicture({ drawing }: { drawing: SurfaceDrawing }) {
       />
       <InView
         heightPx={SURFACE_HEIGHT_PX}
-        label="Lines of equal liking over two variables; the table above says the best point, its band and the recipe that forgives"
+        label="Lines of equal liking over two variables; the table above says the best point, its band and the forgiving recipe"
       >
         {() => <SurfaceChart drawing={drawing} axes={axes} held={held} written={written} />}
       </InView>
@@ -99,8 +99,8 @@ export function SurfacePicture({ drawing }: { drawing: SurfaceDrawing }) {
       </Held>
       <Small as="p">
         Lines: 0.1, 0.3, 0.6 and 1 point under the best. Dots are cups, larger where liked more.
-        Dashed: where the best point lies, 8 in 10. Diamond and box: the recipe that forgives, and
-        how far it may be off.
+        Dashed: where the best point lies, 8 in 10. Diamond and box: the forgiving recipe, and how
+        far it may be off.
       </Small>
     </section>
   );

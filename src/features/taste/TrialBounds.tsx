@@ -73,8 +73,8 @@ export function TrialBounds({
           Keep these limits
         </Button>{' '}
         <Small>
-          Empty is open. Two equal figures leave a variable alone. The recipe that forgives stays
-          inside them too.
+          Empty is open. Two equal figures leave a variable alone. The forgiving recipe stays inside
+          them too.
         </Small>
       </p>
       <Faults faults={faults} shown={row.hasMerged ? [...SHOWN, 'rowVersion'] : SHOWN} />

@@ -1,8 +1,10 @@
 import type { Metadata } from 'next';
 import type { ReactNode } from 'react';
+import { database } from '@/data/database';
 import { loadRelease } from '@/features/frame/load';
 import { ReleaseFrame } from '@/features/frame/ReleaseFrame';
 import { stagesOf } from '@/features/frame/stages';
+import { batchChoices } from '@/views/lookedAt';
 
 interface Props {
   readonly params: Promise<{ id: string }>;
@@ -18,7 +20,12 @@ export async function generateMetadata({ params }: Props): Promise<Metadata> {
 export default async function ReleaseLayout({ params, children }: Props & { children: ReactNode }) {
   const { view } = await loadRelease((await params).id);
   return (
-    <ReleaseFrame key={view.release.id} view={view} stages={stagesOf(view)}>
+    <ReleaseFrame
+      key={view.release.id}
+      view={view}
+      stages={stagesOf(view)}
+      choices={batchChoices(database(), view)}
+    >
       {children}
     </ReleaseFrame>
   );

@@ -1,6 +1,8 @@
 import type { HouseRow } from '@/core/entity/house';
 import { database } from '@/data/database';
 import { loadRelease } from '@/features/frame/load';
+import { OtherBatch } from '@/features/frame/OtherBatch';
+import type { AskedBatch } from '@/views/lookedAt';
 import { TasteStage } from '@/features/taste/TasteStage';
 import { allSetups } from '@/data/setups';
 import { stagedOf } from '@/data/staged';
@@ -14,25 +16,34 @@ import { openRecipes } from '@/views/start';
 
 export const metadata = { title: 'Taste' };
 
-export default async function TastePage({ params }: { params: Promise<{ id: string }> }) {
-  const { view, house } = await loadRelease((await params).id, prepareModel);
+interface Props {
+  readonly params: Promise<{ id: string }>;
+  readonly searchParams: Promise<AskedBatch>;
+}
+
+export default async function TastePage({ params, searchParams }: Props) {
+  const { view, house } = await loadRelease((await params).id, prepareModel, await searchParams);
   const db = database();
   return (
-    <TasteStage
-      view={view}
-      best={readBest(db, house, view)}
-      flights={readFlights(db, view.release.id)}
-      recipes={readFlightRecipes(db, view)}
-      open={openRecipes(db, view, [...allSetups(db).values()])}
-      tasters={readPalates(db, view.today)}
-      staged={Object.fromEntries(
-        stagedOf(
-          db,
-          (view.bench?.shots ?? []).map(({ id }) => id),
-        ),
-      )}
-      plane={{ points: readPlane(db, view.release.id), region: regionOf(house) }}
-    />
+    <>
+      <OtherBatch view={view} />
+      <TasteStage
+        key={view.bench?.draft.dialInId}
+        view={view}
+        best={readBest(db, house, view)}
+        flights={readFlights(db, view.release.id)}
+        recipes={readFlightRecipes(db, view)}
+        open={openRecipes(db, view, [...allSetups(db).values()])}
+        tasters={readPalates(db, view.today)}
+        staged={Object.fromEntries(
+          stagedOf(
+            db,
+            (view.bench?.shots ?? []).map(({ id }) => id),
+          ),
+        )}
+        plane={{ points: readPlane(db, view.release.id), region: regionOf(house) }}
+      />
+    </>
   );
 }
 
