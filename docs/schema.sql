@@ -23,7 +23,7 @@ CREATE TABLE batch (
   release_id TEXT NOT NULL REFERENCES release (id) ON DELETE CASCADE,
   roast_date TEXT NOT NULL CHECK (roast_date GLOB '[0-9][0-9][0-9][0-9]-[0-9][0-9]-[0-9][0-9]'),
   roast_level REAL CHECK (roast_level BETWEEN -2 AND 2)
-, row_version INTEGER NOT NULL DEFAULT 1, label TEXT NOT NULL DEFAULT '' CHECK (length(label) <= 40), colour_bean REAL CHECK (colour_bean BETWEEN 0 AND 200), colour_ground REAL CHECK (colour_ground BETWEEN 0 AND 200), weight_loss_pct REAL CHECK (weight_loss_pct BETWEEN 5 AND 30), sample_g REAL CHECK (sample_g BETWEEN 0 AND 100000), removed_at TEXT, crush TEXT CHECK (crush IN ('resists', 'cracks', 'crumbles')), shares_pct TEXT NOT NULL DEFAULT '' CHECK (length(shares_pct) <= 80), open_sample_id TEXT REFERENCES sample (id)) STRICT;
+, row_version INTEGER NOT NULL DEFAULT 1, label TEXT NOT NULL DEFAULT '' CHECK (length(label) <= 40), colour_bean REAL CHECK (colour_bean BETWEEN 0 AND 200), colour_ground REAL CHECK (colour_ground BETWEEN 0 AND 200), weight_loss_pct REAL CHECK (weight_loss_pct BETWEEN 5 AND 30), sample_g REAL CHECK (sample_g BETWEEN 0 AND 100000), removed_at TEXT, crush TEXT CHECK (crush IN ('resists', 'cracks', 'crumbles')), shares_pct TEXT NOT NULL DEFAULT '' CHECK (length(shares_pct) <= 80), open_sample_id TEXT REFERENCES sample (id), created_at TEXT NOT NULL DEFAULT '') STRICT;
 
 CREATE INDEX batch_by_release ON batch (release_id, roast_date);
 

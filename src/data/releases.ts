@@ -18,6 +18,8 @@ export interface StoredComponent extends ComponentRow {
 export interface StoredBatch extends BatchRow {
   readonly id: string;
   readonly rowVersion: number;
+  /** When it was entered, which may be long after its roast. */
+  readonly createdAt: string;
   /** Bags that were set aside, in the order they were noted. */
   readonly samples: readonly StoredSample[];
   /** The bag in use. */
@@ -50,8 +52,8 @@ const SELECT_COMPONENTS = `
   SELECT release_id AS owner, id, ${COMPONENT_TABLE.selected()}
   FROM component WHERE release_id IN ${IDS} ORDER BY release_id, position`;
 const SELECT_BATCHES = `
-  SELECT release_id AS owner, id, row_version AS rowVersion, open_sample_id AS openSampleId,
-    ${BATCH_TABLE.selected()}
+  SELECT release_id AS owner, id, row_version AS rowVersion, created_at AS createdAt,
+    open_sample_id AS openSampleId, ${BATCH_TABLE.selected()}
   FROM batch WHERE release_id IN ${IDS} AND removed_at IS NULL
   ORDER BY roast_date DESC, id DESC`;
 
@@ -62,8 +64,8 @@ function completeComponent(row: unknown): StoredComponent {
 type BareBatch = Omit<StoredBatch, 'samples' | 'frozen' | 'rechecks'>;
 
 function completeBatch(row: unknown): BareBatch {
-  const { id, rowVersion, openSampleId } = row as StoredBatch;
-  return { id, rowVersion, openSampleId, ...BATCH_TABLE.read(row) };
+  const { id, rowVersion, createdAt, openSampleId } = row as StoredBatch;
+  return { id, rowVersion, createdAt, openSampleId, ...BATCH_TABLE.read(row) };
 }
 
 function withSamples<B extends BareBatch>(batch: B, samples: readonly StoredSample[]) {
@@ -256,9 +258,9 @@ function insertComponents(db: Db, releaseId: string, components: readonly Compon
 export function insertBatch(db: Db, id: string, releaseId: string, fields: BatchInput): void {
   prepared(
     db,
-    `INSERT INTO batch (id, release_id, ${BATCH_TABLE.columns})
-     VALUES (@id, @releaseId, ${BATCH_TABLE.parameters})`,
-  ).run({ ...BATCH_TABLE.write(fields), id, releaseId });
+    `INSERT INTO batch (id, release_id, created_at, ${BATCH_TABLE.columns})
+     VALUES (@id, @releaseId, @at, ${BATCH_TABLE.parameters})`,
+  ).run({ ...BATCH_TABLE.write(fields), id, releaseId, at: now() });
 }
 
 /** False when someone else changed the batch since `rowVersion` was read, or took it away. */

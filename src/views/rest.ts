@@ -23,6 +23,7 @@ import { cached } from '@/data/cache';
 import type { StoredSample } from '@/data/samples';
 import { shotsOfDialIns } from '@/data/shots';
 import { tastingsOfDialIns } from '@/data/tastings';
+import { dayOf } from '@/data/today';
 import { ageingOf } from './batchLevels';
 import { cupsOfCheck, gramsOfCheck, hasShotOn, openRechecks, shotsOfCheck } from './checks';
 import { MODEL_TAGS } from './houseModel';
@@ -149,7 +150,11 @@ function plannedFor(
   { batch, batches, bench, today }: ReleaseView,
 ): Pick<RestView, 'checks' | 'elsewhere' | 'askOn' | 'room' | 'bags'> {
   const closed = { weekdays: house.closedWeekdays, dates: house.closedDates };
-  const planned = plannedChecks(batch, closed);
+  const enteredOn = dayOf(batch.createdAt);
+  // Nobody missed what lay before the house knew of the batch.
+  const planned = plannedChecks(batch, closed).filter(
+    (check) => daysBetween(enteredOn, check.day) >= 0 || shotsOfCheck(batch, check) > 0,
+  );
   const isPast = ({ day }: PlannedCheck) => daysBetween(day, today) > 0;
   const isDone = (check: PlannedCheck) => shotsOfCheck(batch, check) > 0;
   const gramsEach = gramsOfCheck(bench);

@@ -32,10 +32,10 @@ describe('the check plan', () => {
     expect(kinds(0)).toEqual([]);
   });
 
-  it('moves off closed days outwards: the first back, the others on', () => {
+  it('moves off closed days to the next open one, none before it opens', () => {
     // 14 May 2026 is a Thursday, 29 May and 12 June are Fridays.
     const closed = { weekdays: [4, 5], dates: ['2026-05-23'] };
-    expect(daysOf(SPAN, closed)).toEqual(['2026-05-13', '2026-05-24', '2026-05-30', '2026-06-13']);
+    expect(daysOf(SPAN, closed)).toEqual(['2026-05-16', '2026-05-24', '2026-05-30', '2026-06-13']);
   });
 
   it('takes a house that never opens at its word', () => {
@@ -58,6 +58,7 @@ describe('the check plan', () => {
         );
         expect(days.some((day) => isClosed(day, { weekdays: closed, dates: [] }))).toBe(false);
         expect(days).toEqual([...new Set(days)].sort());
+        expect(days[0]! >= addDays(SPAN.openOn, shift)).toBe(true);
       }),
     );
   });

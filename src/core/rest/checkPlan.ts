@@ -1,8 +1,7 @@
 /**
  * When a recipe should be checked over the life of a batch: the day it opens and the day it fades tell most, then the
- * middle of its best days, then their end (model.md §5, house heuristic). Checks move off closed days outwards, so that
- * the span they hold is never shorter than the card's: the first back, the others on. What somebody asked for stands on
- * the day they said.
+ * middle of its best days, then their end (house heuristic). Checks move off closed days to the next open one: before it
+ * opens there is nothing to check. What somebody asked for stands on the day they said.
  */
 import { addDays, daysBetween, type Day } from './day';
 import type { Rest } from './rest';
@@ -29,10 +28,10 @@ export function isClosed(day: Day, { weekdays, dates }: ClosedDays): boolean {
   return weekdays.includes(weekdayOf(day)) || dates.includes(day);
 }
 
-/** The nearest open day from `day` on in a direction; `day` itself when none is found. */
-function openDayFrom(day: Day, direction: 1 | -1, closed: ClosedDays): Day {
+/** The first day on which somebody is there, from `day` on; `day` itself when none is found. */
+export function nextOpenDay(day: Day, closed: ClosedDays): Day {
   for (let moved = 0; moved <= MOST_DAYS_MOVED; moved++) {
-    const candidate = addDays(day, direction * moved);
+    const candidate = addDays(day, moved);
     if (!isClosed(candidate, closed)) return candidate;
   }
   return day;
@@ -87,10 +86,10 @@ export function plannedChecks(
 ): PlannedCheck[] {
   const middle = addDays(bestFrom, Math.round(daysBetween(bestFrom, bestTo) / 2));
   const dayOf: Record<(typeof SPAN_KINDS)[number], Day> = {
-    opens: openDayFrom(openOn, -1, closed),
-    middle: openDayFrom(middle, 1, closed),
-    bestEnds: openDayFrom(bestTo, 1, closed),
-    fades: openDayFrom(fadesOn, 1, closed),
+    opens: nextOpenDay(openOn, closed),
+    middle: nextOpenDay(middle, closed),
+    bestEnds: nextOpenDay(bestTo, closed),
+    fades: nextOpenDay(fadesOn, closed),
   };
   const all: readonly PlannedCheck[] = [
     ...rechecks.map((asked) => ({ kind: 'asked' as const, day: asked.day, asked })),
@@ -100,9 +99,6 @@ export function plannedChecks(
   for (const check of all) if (!byDay.has(check.day)) byDay.set(check.day, check);
   return [...byDay.values()].sort((a, b) => daysBetween(b.day, a.day));
 }
-
-/** The first day on which somebody is there, from `day` on. */
-export const nextOpenDay = (day: Day, closed: ClosedDays): Day => openDayFrom(day, 1, closed);
 
 /** What a check is for, in words: "as it opens", "asked for: two cafés run fast". */
 export function checkWords({ kind, asked }: Pick<PlannedCheck, 'kind' | 'asked'>): string {
