@@ -2,10 +2,12 @@
  * What once contradicted itself: the same judgement, said in two places by two rules, or said of something that is not
  * so. Each row was seen to fail on the program that said it.
  */
+import fc from 'fast-check';
 import { adviseCardReader, type CardReaderShot } from '@/core/advice/cardReader';
 import { nextMove } from '@/core/advice/next';
 import { opening } from '@/core/cafes/alarms';
 import { answerAtTheBar, NOTHING_KNOWN } from '@/core/cafes/atTheBar';
+import { figure } from '@/core/figure';
 import { fitRecipe } from '@/core/fits/fit';
 import type { Shot } from '@/core/schema/shot';
 import { findHouse } from '@/data/house';
@@ -41,6 +43,45 @@ describe('age on Pull', () => {
     const younger = said([{ restDays: 22 }, { timeS: 34, restDays: 8 }]);
     expect(younger).toMatch(/14 days younger.*s slower of this is age/);
     expect(younger).not.toMatch(/[-−]\d+ days/);
+  });
+});
+
+describe('what is expected of the next shot', () => {
+  it('is one figure: the seconds a reason gives for pulling it again are those expected', () => {
+    let met = 0;
+    const times = fc.array(fc.double({ min: 22, max: 34, noNaN: true }), {
+      minLength: 3,
+      maxLength: 6,
+    });
+    fc.assert(
+      fc.property(times, (all) => {
+        const { reasons, expect: expected } = nextMove(
+          question(all.map((timeS) => shot({ timeS }))),
+        );
+        const outvoted = reasons.find(({ code }) => code === 'outvoted');
+        if (!outvoted) return;
+        met++;
+        expect(figure(Number(outvoted.message.values!.timeS), 0)).toBe(figure(expected.timeS, 0));
+      }),
+      { numRuns: 400 },
+    );
+    expect(met).toBeGreaterThan(5);
+  });
+
+  it('is the same on the offer of a new batch as once it is on the bench', () => {
+    for (const timeS of [25.6, 27, 28.4, 29.5]) {
+      const house = houseWith({ timeS }, { timeS });
+      const { db, releaseId, view } = house;
+      db.exec("UPDATE recipe_draft SET decided_on = '2026-05-16'");
+      const batch = { ...BATCH, roastDate: '2026-05-10' };
+      const { batchId } = send(db, 'saveBatch', { releaseId, batch });
+      const offered = view().newBatch!.advice.expect;
+      send(db, 'carryRecipe', { releaseId, batchId });
+      const { advice } = view().bench!;
+      const said = advice.reasons.find(({ code }) => code === 'newBatch')!.message.values!.timeS;
+      expect(figure(Number(said), 0)).toBe(figure(advice.expect.timeS, 0));
+      expect(figure(advice.expect.timeS, 0)).toBe(figure(offered.timeS, 0));
+    }
   });
 });
 

@@ -102,10 +102,12 @@ function firstShot(judged: Judged, carry: CarriedOver | null): Judgement | null 
   if (judged.input.shots.length > 0 && !judged.isRevised) return null;
   if (carry) {
     const move = moveTo(judged, carry.setting);
+    // The same seconds that are expected of this shot.
+    const { timeS } = expectAt(judged, settingAfter(settingNow(judged), move));
     return {
       status: move ? 'grind' : 'repeat',
       move,
-      reasons: [REASONS.newBatch(dialNamed(judged, carry.setting), carry.proof)],
+      reasons: [REASONS.newBatch(dialNamed(judged, carry.setting), timeS)],
     };
   }
   const { memory } = judged.input;

@@ -51,7 +51,7 @@ const nearestTen = (value: number) => 10 * Math.round(value / 10);
 export const REASONS = {
   remembered: (dialIns: number) =>
     reason('remembered', { dialIns, weight: isMostlyRule(dialIns) ? 'mostlyRule' : 'own' }),
-  newBatch: (dial: string, { meanS }: Proof) => reason('newBatch', { dial, meanS }),
+  newBatch: (dial: string, timeS: number) => reason('newBatch', { dial, timeS }),
   carriesOver: (dial: string, proof: Proof, isLiked: boolean) =>
     reason('carriesOver', { dial, ...proofFigures(proof), cup: isLiked ? 'liked' : 'untasted' }),
   oneMore: (dial: string, proof: Proof) =>
