@@ -1,6 +1,9 @@
 /** The pages of the demo house read against each other: what one says of a coffee, all say. */
 import { expect, test, type Page } from '../support/browserTest';
+import { readDocument } from '@/formats/recipe/readers';
+import { cardLines } from '@/formats/recipe/lines';
 import { openPage } from '../support/openRelease';
+import { readPdf, squeezed } from '../support/readPdf';
 import type { RunningServer } from '../support/server';
 import { signIn } from '../support/signIn';
 
@@ -27,18 +30,19 @@ async function openCards(page: Page): Promise<OpenCard[]> {
   return cards;
 }
 
-const squeezed = async (page: Page, label: string) =>
+const textOf = async (page: Page, label: string) =>
   (await page.getByLabel(label, { exact: true }).first().innerText())
     .replaceAll('\u00a0', ' ')
     .replaceAll('\n', ' ');
 
-test('bench, tabs, Publish, Open today, Today and the public page say the same of every coffee', async ({
+test('bench, tabs, Publish, Open today, Releases and all that is public say the same of every coffee', async ({
   page,
 }) => {
   test.slow();
   await signIn(page, server.url);
   const cards = await openCards(page);
   expect(cards.length).toBeGreaterThan(6);
+  const feed = await (await page.request.get(`${server.url}/feed.xml`)).text();
   const apart: string[] = [];
   const same = (what: string, of: string, a: unknown, b: unknown) => {
     if (JSON.stringify(a) !== JSON.stringify(b))
@@ -46,12 +50,12 @@ test('bench, tabs, Publish, Open today, Today and the public page say the same o
   };
   for (const { path, text } of cards) {
     await openPage(page, `${server.url}${path}/pull`);
-    const plate = await squeezed(page, 'Recipe in force');
+    const plate = await textOf(page, 'Recipe in force');
     const tabs = await page.getByRole('navigation', { name: 'Stages' }).innerText();
     await openPage(page, `${server.url}${path}/publish`);
-    const gates = await squeezed(page, 'Readiness');
+    const gates = await textOf(page, 'Readiness');
     const publish = await page.locator('main').innerText();
-    const preview = await squeezed(page, 'Preview of the card');
+    const preview = await textOf(page, 'Preview of the card');
 
     const isOnTarget = /approved|on target/i.test(tabs);
     same('on target, tab and Open today', path, isOnTarget, /Approved|On target/.test(text));
@@ -81,13 +85,29 @@ test('bench, tabs, Publish, Open today, Today and the public page say the same o
     same('version, tab and Publish', path, number, /Version (\d+) is public/.exec(publish)?.[1]);
     if (number === undefined) continue;
     const link = page.getByRole('link', { name: 'Open the public page' });
-    const body = await (
-      await page.request.get(`${server.url}${(await link.getAttribute('href'))!}`)
-    ).text();
-    const card = body.replace(/<[^>]+>/g, ' ').replaceAll('\u00a0', ' ');
+    const address = (await link.getAttribute('href'))!.replace(/\/$/, '');
+    const get = async (rest: string) => page.request.get(`${server.url}${address}${rest}`);
+    const card = (await (await get('/')).text()).replace(/<[^>]+>/g, ' ').replaceAll('\u00a0', ' ');
     expect(card, path).toMatch(new RegExp(`Version ${number}\\b`));
     const onCard = /public \(version \d+\): (?:[^.]*? )?(\d+\.\d) g(?! dose)/.exec(plate)?.[1];
-    expect(card, path).toContain(`${onCard ?? masses.exec(plate)![2]!} g`);
+    const publicYield = `${onCard ?? masses.exec(plate)![2]!} g`;
+    expect(card, path).toContain(publicYield);
+
+    // What leaves the house says what the card says.
+    const { body } = readDocument(await (await get('/recipe.json')).text());
+    same('version, tab and document', path, number, String(body.version));
+    same('yield, card and document', path, publicYield, `${body.recipe.yieldG.toFixed(1)} g`);
+    const { text: paper } = await readPdf(new Uint8Array(await (await get('/card.pdf')).body()));
+    for (const words of [`Version ${number}`, publicYield, cardLines(body).Time])
+      expect(paper, path).toContain(squeezed(words));
+    const token = address.split('/').at(-1)!;
+    const entry = feed.split('<entry>').find((one) => one.includes(`${token}:`)) ?? '';
+    expect(entry, path).toContain(`version ${number}</title>`);
+    expect(entry.replaceAll('\u00a0', ' '), path).toContain(publicYield);
+    const name = body.coffee.name;
+    await openPage(page, `${server.url}/releases?q=${encodeURIComponent(name)}`);
+    const line = page.getByLabel('Releases').getByRole('row').filter({ hasText: name }).first();
+    await expect(line, path).toContainText(`version ${number}, public`);
   }
   expect(apart).toEqual([]);
 });

@@ -1,6 +1,5 @@
 /** The card on paper: one page, its own font, and word for word the published recipe. */
 import { expect, test } from '../support/browserTest';
-import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { bagCardPdf } from '@/formats/paper/bagCard';
 import { cafeSheetPdf } from '@/formats/paper/cafeSheet';
 import { cardPdf } from '@/formats/paper/card';
@@ -15,6 +14,7 @@ import {
   coffeeWords,
 } from '@/formats/recipe/lines';
 import { openRelease } from '../support/openRelease';
+import { readPdf, squeezed } from '../support/readPdf';
 import type { RunningServer } from '../support/server';
 import { signIn } from '../support/signIn';
 
@@ -22,27 +22,6 @@ let server: RunningServer;
 test.beforeAll(async ({ demoHouse }) => {
   server = await demoHouse.asMade();
 });
-
-interface ReadPdf {
-  readonly pages: number;
-  /** Of its first page. */
-  readonly text: string;
-  readonly isTagged: boolean;
-  readonly lang: string | undefined;
-}
-
-/** Words of a page as they read, without the breaks of its lines. */
-async function readPdf(bytes: Uint8Array): Promise<ReadPdf> {
-  const pdf = await getDocument({ data: bytes.slice(), useSystemFonts: false }).promise;
-  const content = await (await pdf.getPage(1)).getTextContent();
-  const text = content.items.map((item) => ('str' in item ? item.str : '')).join('');
-  const { info } = (await pdf.getMetadata()) as { info: { Language?: string } };
-  const isTagged = (await pdf.getMarkInfo())?.Marked === true;
-  return { pages: pdf.numPages, text: squeezed(text), isTagged, lang: info.Language };
-}
-
-/** Where a line breaks, its space is not in the file: words are compared without any. */
-const squeezed = (text: string) => text.replace(/\s/g, '');
 
 function expectWords(text: string, body: RecipeBody, address: string): void {
   const lines = cardLines(body);

@@ -13,7 +13,9 @@ import { readinessOf } from '@/features/publish/readiness';
 import { openCoffees } from '@/features/today/openCoffees';
 import { todayRows } from '@/features/today/todayRows';
 import { readDocument } from '@/formats/recipe/readers';
+import { listMessages } from '@/data/messages';
 import { findAddress, listVersions } from '@/data/publications';
+import { publicCards } from '@/server/feed';
 import { readReleaseList } from '@/views/releaseList';
 import { readToday } from '@/views/today';
 import { publicWords } from '@/words/publicWords';
@@ -171,6 +173,15 @@ function expectAgreement(house: ViewedHouse): void {
     if (isPublic && recipe.yieldG !== draft.recipe.yieldG)
       expect(words).toContain(`${recipe.yieldG.toFixed(1)} g`);
     if (isPublic && shown.published!.isThis) expect(shown.published!.differs).toEqual([]);
+    const told = listMessages(db).filter(({ versionNumber }) => versionNumber === newest.number);
+    expect(told).toHaveLength(2);
+    for (const { body: letter } of told) {
+      expect(letter).toContain(`${recipe.doseG.toFixed(1)} g`);
+      expect(letter).toContain(`${recipe.yieldG.toFixed(1)} g`);
+    }
+    const inFeed = publicCards(db).filter(({ name }) => name === shown.release.name);
+    expect(inFeed.map(({ number }) => number)).toEqual(isPublic ? [newest.number] : []);
+    for (const { summary } of inFeed) expect(summary).toContain(`${recipe.yieldG.toFixed(1)} g`);
   }
   expect(open!.setting!.published).toEqual(shown.published);
 
