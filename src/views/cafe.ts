@@ -5,6 +5,7 @@ import { fitted } from '@/core/cafes/cafeFit';
 import { INTERVAL_SDS, ODD_UNDER } from '@/core/cafes/cafeRules';
 import { stepsIn } from '@/words/stepsIn';
 import type { Db } from '@/data/database';
+import { versionsOfReleases } from '@/data/publications';
 import { checksOfPartner, type StoredCheck } from '@/data/cafeChecks';
 import type { House } from '@/data/house';
 import { messagesToPartner, type Message } from '@/data/messages';
@@ -41,6 +42,8 @@ export interface CafeCoffee {
 
 export interface CheckLine extends StoredCheck {
   readonly state: CheckState;
+  /** Made before the card it is measured by was public: brought in later, from a sheet. */
+  readonly isBeforeCard: boolean;
   readonly coffee: string;
 }
 
@@ -88,6 +91,8 @@ export function readCafe(
   const reading = readCafesNow(db, house);
   const { model } = reading.state;
   const all = checksOfPartner(db, partnerId, '');
+  const shown = all.slice(-SHOWN_CHECKS).reverse();
+  const versionsOf = versionsOfReleases(db, [...new Set(shown.map(({ releaseId }) => releaseId))]);
   const slope = model.slope(partnerId);
   const weeks = weeksOf(all);
   const signals = signalViews(db, reading).filter(({ partnerIds }) =>
@@ -99,14 +104,15 @@ export function readCafe(
     signals,
     standings: cafeStandings(reading, signals).filter((one) => one.partnerId === partnerId),
     coffees: coffeesOf(reading, partner),
-    checks: all
-      .slice(-SHOWN_CHECKS)
-      .reverse()
-      .map((check) => ({
-        ...check,
-        state: checkState(check),
-        coffee: reading.names.coffee(check.releaseId),
-      })),
+    checks: shown.map((check) => ({
+      ...check,
+      state: checkState(check),
+      isBeforeCard: versionsOf(check.releaseId).some(
+        ({ number, publishedAt }) =>
+          number === check.versionNumber && publishedAt > check.visitedAt,
+      ),
+      coffee: reading.names.coffee(check.releaseId),
+    })),
     messages: messagesToPartner(db, partnerId),
     unsure: model
       .signals(partnerId)

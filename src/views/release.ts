@@ -10,9 +10,9 @@ import { purgeOf } from '@/core/advice/judge';
 import type { ReleaseFacts } from '@/core/coffee/features';
 import { readRoast } from '@/core/coffee/roast';
 import { restOn, spanOf } from '@/core/rest/rest';
-import { daysBetween } from '@/core/rest/day';
 import { groupBy } from '@/core/groupBy';
 import { runToEnd } from '@/core/runToEnd';
+import { isRoastAhead } from '@/core/state/batchAge';
 import { coffeeLeftG } from '@/core/state/coffeeLeft';
 import { publicState, type PublicState } from '@/core/state/recipeState';
 import type { Db } from '@/data/database';
@@ -81,8 +81,8 @@ function readBatch(
       roastDate: batch.roastDate,
       ...spanAsked,
       frozen: batch.frozen,
-      // A clock set back must not close the page of a batch roasted "tomorrow".
-      on: daysBetween(batch.roastDate, today) < 0 ? batch.roastDate : today,
+      // A clock set back must not close the page of a batch roasted "tomorrow"; that it is so is said.
+      on: isRoastAhead(batch.roastDate, today) ? batch.roastDate : today,
     }),
     span: spanOf(spanAsked),
     marks,
@@ -142,9 +142,12 @@ export function* releasesInSteps(
         spent: spentOf(batch.id),
       }),
     );
-    const draft = draftOf.get(release.id);
-    const batchId = lookedAt?.batchId ?? draft?.batchId;
-    const batch = batches.find(({ id }) => id === batchId) ?? batches[0];
+    const asked = draftOf.get(release.id);
+    const batchId = lookedAt?.batchId ?? asked?.batchId;
+    const found = batches.find(({ id }) => id === batchId);
+    // The recipe of a batch that is gone is not judged on another one.
+    const draft = found && asked;
+    const batch = found ?? batches[0];
     if (!batch) continue;
     const setup = draft && setups.get(draft.setupId);
     const facts = factsToday(release, batch, today);

@@ -9,6 +9,7 @@ import { restSpan, type RestSpan } from '@/core/rest/rest';
 import { headOf } from '@/words/adviceWords';
 import { dialWords } from '@/core/grinder/notation';
 import { dueOf, type Due, type Standing } from '@/core/due/due';
+import { isRoastAhead } from '@/core/state/batchAge';
 import { tastersOf, type PublicState } from '@/core/state/recipeState';
 import { METRIC, type Units } from '@/core/units';
 import { runToEnd } from '@/core/runToEnd';
@@ -156,6 +157,9 @@ function standingOf(house: House, view: ReleaseView, { today, units }: Required<
   return {
     today,
     roastDate: batch.roastDate,
+    roastsAhead: batches
+      .map(({ roastDate }) => roastDate)
+      .filter((day) => isRoastAhead(day, today)),
     rest: batch.rest,
     bench: bench && {
       shots: bench.shotCount,

@@ -109,7 +109,7 @@ function statements({ db, releaseId, view }: ViewedHouse) {
   const house = findHouse(db)!;
   const standings = readToday(db, house, { today: TODAY });
   const mine = standings.find(({ id }) => id === releaseId)!;
-  const [open] = openCoffees(standings).filter((one) => one.releaseId === releaseId);
+  const [open] = openCoffees(standings, TODAY).filter((one) => one.releaseId === releaseId);
   const { due } = todayRows(standings, TODAY, { names: [], count: 1 });
   const stage = Object.fromEntries(stagesOf(shown).map((one) => [one.path, one]));
   const gate = Object.fromEntries(readinessOf(shown).map((one) => [one.gate, one]));

@@ -11,6 +11,7 @@ function standing(daysOld: number, changes: Partial<Standing> = {}): Standing {
   return {
     today: TODAY,
     roastDate,
+    roastsAhead: [],
     rest: restOn({ roastDate, roastLevel: 0, school: 'byRoast', frozen: [], on: TODAY }),
     bench: null,
     isPublic: false,

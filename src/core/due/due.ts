@@ -12,6 +12,8 @@ import type { Rest } from '../rest/rest';
 export interface Standing {
   readonly today: Day;
   readonly roastDate: Day;
+  /** Batches that say they are roasted after today. */
+  readonly roastsAhead: readonly Day[];
   readonly rest: Rest;
   /** The recipe on the bench; null before a proposal was accepted. */
   readonly bench: {
@@ -63,15 +65,21 @@ const said = (name: string, values: Message['values'] = {}): Message => ({
 
 /** Everything due for a release, most urgent first. */
 export function dueOf(standing: Standing): Due[] {
-  const due = [
+  const all = [
+    ...standing.roastsAhead.map((day) => due('roastAhead', 3, 'read', { day: dayWords(day) })),
     ...heldDue(standing),
-    ...publicDue(standing),
-    ...(standing.bench ? benchDue(standing, standing.bench) : arrivalDue(standing)),
-    ...newBatchDue(standing),
-    ...sampleDue(standing),
+    // Of a batch whose age nobody knows nothing else is asked.
+    ...(standing.roastsAhead.includes(standing.roastDate) ? [] : batchDue(standing)),
   ];
-  return due.sort((a, b) => b.urgency - a.urgency);
+  return all.sort((a, b) => b.urgency - a.urgency);
 }
+
+const batchDue = (standing: Standing): Due[] => [
+  ...publicDue(standing),
+  ...(standing.bench ? benchDue(standing, standing.bench) : arrivalDue(standing)),
+  ...newBatchDue(standing),
+  ...sampleDue(standing),
+];
 
 /** "today", "tomorrow", "in 4 days", "3 days ago". */
 export function whenOf(today: Day, day: Day): Message {

@@ -149,12 +149,12 @@ export function CafePage({ view, signal, coffees, houseAddress }: CafePageProps)
   );
 }
 
-/** "1 step finer, dial 11 → 10: 89 % that its mean shot lies in the window, 32 % as it is." */
+/** "1 step finer, dial 11 → 10: 9 in 10 that its mean shot lies in the window, 3 in 10 as it is." */
 function moveWords(
   { move: { inWindow, asItIs }, change, from, to }: NonNullable<CafeCoffee['next']>,
   partner: StoredPartner,
 ): string {
-  const chance = (of: number) => `${figure(Math.min(99, 100 * of), 0)} %`;
+  const chance = (of: number) => say(chanceMessage(of));
   if (change === null)
     return `Leave the dial: ${chance(asItIs)} that its mean shot lies in the window.`;
   const dial = (value: number) => dialWords(partner, roundDial(value));
@@ -199,10 +199,7 @@ function Learnt({ learnt: { secondsPerStep, half80, weeks, hint } }: Pick<CafeVi
         <p>
           Inside by week:{' '}
           {weeks
-            .map(
-              ({ day, inside, made }) =>
-                `${shortDayWords(day)} ${figure((100 * inside) / made, 0)} %`,
-            )
+            .map(({ day, inside, made }) => `${shortDayWords(day)} ${inside} of ${made}`)
             .join(' · ')}
         </p>
       )}
@@ -327,6 +324,7 @@ function CheckTable({ checks, partner }: { checks: readonly CheckLine[]; partner
               <td className="words">{check.coffee}</td>
               <td className="words">
                 {STATE_SIGNS[check.state]} {STATE_WORDS[check.state]}
+                {check.isBeforeCard && `, before version ${check.versionNumber} was public`}
               </td>
               <td>{figure(check.doseG, 1)}</td>
               <td>{figure(check.yieldG, 1)}</td>

@@ -3,6 +3,7 @@
 import dynamic from 'next/dynamic';
 import { Link } from '@/ui/Link';
 import styled from 'styled-components';
+import { chanceMessage } from '@/core/chance';
 import { dayWords } from '@/core/dayWords';
 import { CHECK_TASTE_LABELS, type CheckTaste } from '@/core/entity/cafeCheck';
 import { batchOfKey } from '@/core/cafes/signalKey';
@@ -11,6 +12,7 @@ import { figure, signed } from '@/core/figure';
 import { CHART_HEIGHT_PX, InView } from '@/ui/charts/InView';
 import { Moment } from '@/ui/moment';
 import { SectionTitle, Small, StageTitle, Table, TableHead, TableScroll } from '@/ui/type';
+import { say } from '@/words/say';
 import type { ReleaseCafesView } from '@/views/releaseCafes';
 import { shapeOf } from './batchShapes';
 import { recheckAddress } from './recheckAddress';
@@ -144,7 +146,7 @@ function Cafes({ cafes }: Pick<ReleaseCafesView, 'cafes'>) {
                 </td>
                 <td className="words">{line.roastDate && dayWords(line.roastDate)}</td>
                 <td>{line.offS !== null && `${signed(line.offS)} ± ${figure(line.half80S, 1)}`}</td>
-                <td>{line.offS !== null && `${figure(Math.min(99, 100 * line.inWindow), 0)} %`}</td>
+                <td>{line.offS !== null && say(chanceMessage(line.inWindow))}</td>
                 <td>
                   {line.inside} of {line.made}
                 </td>
@@ -185,7 +187,7 @@ function Batches({ batches, drawn }: Pick<ReleaseCafesView, 'batches' | 'drawn'>
                 <td>
                   {signed(offS)} ± {figure(half80S, 1)}
                 </td>
-                <td>{figure(Math.min(99, 100 * probability), 0)} %</td>
+                <td>{say(chanceMessage(probability))}</td>
               </tr>
             ))}
           </tbody>

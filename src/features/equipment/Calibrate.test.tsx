@@ -28,7 +28,7 @@ describe('the calibration of a grinder', () => {
       ['14', '23'],
     ]);
     const found = await screen.findByText(/One step changes a shot of 28 s by/);
-    expect(found.textContent).toMatch(/by 2\.9 s \(80 %: ± 0\.\d\).* at 12\.0 \(± 0\.\d\)/);
+    expect(found.textContent).toMatch(/by 2\.9 s \(8 in 10: ± 0\.\d\).* at 12\.0 \(± 0\.\d\)/);
     await user.click(screen.getByRole('button', { name: 'Take these figures' }));
     expect(onTake).toHaveBeenCalledWith({
       secondsPerStep: expect.stringMatching(/^2\.8[5-9]/) as string,

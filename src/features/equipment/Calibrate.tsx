@@ -107,7 +107,7 @@ export function Calibrate({
       )}
       {found && (
         <Notice $kind="good" role="status">
-          One step changes a shot of 28 s by {figure(found.secondsPerStep, 1)} s (80 %: ±{' '}
+          One step changes a shot of 28 s by {figure(found.secondsPerStep, 1)} s (8 in 10: ±{' '}
           {figure(found.secondsPerStepHalf80, 1)}); your usual coffee runs 28 s at{' '}
           {unit === '' ? figure(found.referenceDial, 1) : written(found.referenceDial)} (±{' '}
           {[figure(found.referenceDialHalf80, 1), unit].filter(Boolean).join(' ')}

@@ -3,6 +3,7 @@
 import { Link } from '@/ui/Link';
 import styled from 'styled-components';
 import { altitudeWords } from '@/core/coffee/altitude';
+import { isRoastAhead } from '@/core/state/batchAge';
 import { dayWords } from '@/core/dayWords';
 import { COMPONENT, type ComponentRow } from '@/core/entity/component';
 import { entriesOf } from '@/core/entity/field';
@@ -99,7 +100,11 @@ export function FactsColumn({
     ],
     [
       'Roasted',
-      `${dayWords(batch.roastDate)}${batch.label && ` (${batch.label})`}, rested ${batch.rest.restDays} days`,
+      `${dayWords(batch.roastDate)}${batch.label && ` (${batch.label})`}, ${
+        isRoastAhead(batch.roastDate, view.today)
+          ? 'which lies ahead'
+          : `rested ${batch.rest.restDays} days`
+      }`,
     ],
     [
       'Batches',

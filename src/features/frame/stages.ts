@@ -2,6 +2,7 @@
 import { figure, signed } from '@/core/figure';
 import { isOnTargetStatus } from '@/core/advice/types';
 import { easeOf } from '@/core/ease/ease';
+import { isRoastAhead } from '@/core/state/batchAge';
 import type { ReleaseView } from '@/views/release';
 
 export const STAGES = [
@@ -28,6 +29,7 @@ export function stagesOf(view: ReleaseView): Stage[] {
 }
 
 function statesOf({
+  today,
   facts,
   batch,
   bench,
@@ -55,7 +57,7 @@ function statesOf({
     },
     taste: { figure: `${cups} ${cups === 1 ? 'cup' : 'cups'}`, isDone: cups > 0 },
     rest: {
-      figure: `day ${batch.rest.restDays}`,
+      figure: isRoastAhead(batch.roastDate, today) ? 'date ahead' : `day ${batch.rest.restDays}`,
       isDone: batch.rest.state === 'best',
     },
     publish: {

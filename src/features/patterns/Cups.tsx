@@ -59,7 +59,7 @@ export function Cups({ groups, exportHref }: { groups: readonly CupGroup[]; expo
             </Table>
           </TableScroll>
           <Small>
-            Liking is the mean of the releases’ own means, with its 80 % interval: cups of one
+            Liking is the mean of the releases’ own means, with its band of 8 in 10: cups of one
             coffee are not counted as many coffees. Few releases say little; who tasted matters as
             much as the process. A blend counts with its first component.{' '}
             <a href={exportHref}>Export CSV</a>

@@ -47,8 +47,8 @@ export function Notes({ rows, exportHref }: { rows: readonly NoteRow[]; exportHr
         </Table>
       </TableScroll>
       <Small>
-        A coffee counts once, however many cups of it were tasted. A place is named where the 80 %
-        interval of the difference leaves 0 out and it has three coffees or more; with many notes
+        A coffee counts once, however many cups of it were tasted. A place is named where the band
+        of the difference, 8 in 10, leaves 0 out and it has three coffees or more; with many notes
         and places one or the other is chance. <a href={exportHref}>Export CSV</a>
       </Small>
     </section>

@@ -64,8 +64,8 @@ export function Tongue({ rows, exportHref }: { rows: readonly TongueRow[]; expor
             </Table>
           </TableScroll>
           <Small>
-            Points of 10 for one step, with the 80 % band; bold where the band leaves 0 out. Cups
-            are compared within one taster of one coffee: neither a generous taster nor a fine
+            Points of 10 for one step, with the band of 8 in 10; bold where the band leaves 0 out.
+            Cups are compared within one taster of one coffee: neither a generous taster nor a fine
             coffee counts. Narrow above to a roast, process or variety. Few of these cups were
             pulled to find this out, so it is a hint: a ladder of three cups, blind, tells more.{' '}
             <a href={exportHref}>Export CSV</a>

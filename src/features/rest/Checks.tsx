@@ -67,8 +67,9 @@ export function Checks({ rest, roastDate, releaseId, ...asks }: ChecksProps) {
       <AskRecheck {...asks} day={rest.askOn} />
       <HeldBack room={room} />
       <Small>
-        By the span of the house’s rest school; moved off closed days to the next open one. The first and the
-        last day tell most. Rule of thumb. A check that was asked for waits until it is made.
+        By the span of the house’s rest school; moved off closed days to the next open one. The
+        first and the last day tell most. Rule of thumb. A check that was asked for waits until it
+        is made.
       </Small>
     </Box>
   );

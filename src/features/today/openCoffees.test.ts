@@ -9,7 +9,7 @@ test('what is open is within its span, oldest first, with the setting of its own
     new Date(Date.parse(TODAY) - daysAgo * 86_400_000).toISOString().slice(0, 10);
   for (const daysAgo of [1, 13, 300])
     send(db, 'saveBatch', { releaseId, batch: { ...BATCH, roastDate: day(daysAgo) } });
-  const open = openCoffees(readToday(db, findHouse(db)!, { today: TODAY }));
+  const open = openCoffees(readToday(db, findHouse(db)!, { today: TODAY }), TODAY);
   const dates = open.map(({ roastDate }) => roastDate);
   expect(dates).toContain(day(13));
   expect(dates).not.toContain(day(1));

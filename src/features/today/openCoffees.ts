@@ -1,5 +1,6 @@
 /** Coffees in their span of rest days, each with the setting of the bench. */
-import { REST_STATE_LABELS } from '@/core/rest/rest';
+import { batchAge } from '@/core/state/batchAge';
+import { say } from '@/words/say';
 import type { OpenSetting, Standings } from '@/views/today';
 
 export interface OpenCoffee {
@@ -13,7 +14,7 @@ export interface OpenCoffee {
   readonly setting: (OpenSetting & { readonly isOfOtherBatch: boolean }) | null;
 }
 
-export function openCoffees(standings: readonly Standings[]): OpenCoffee[] {
+export function openCoffees(standings: readonly Standings[], today: string): OpenCoffee[] {
   return standings
     .flatMap(({ id, name, active, setting }) =>
       active
@@ -23,7 +24,7 @@ export function openCoffees(standings: readonly Standings[]): OpenCoffee[] {
           batchId: batch.id,
           name,
           roastDate: batch.roastDate,
-          rest: `day ${batch.rest.restDays}, ${REST_STATE_LABELS[batch.rest.state].toLowerCase()}`,
+          rest: say(batchAge(batch, today, 'inside')),
           setting: setting && { ...setting, isOfOtherBatch: setting.batchId !== batch.id },
         })),
     )

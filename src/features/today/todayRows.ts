@@ -1,7 +1,8 @@
 /** What the page of today shows, from how the house stands: rows of strips, a due list, the rest. */
+import { batchAge } from '@/core/state/batchAge';
+import { say } from '@/words/say';
 import type { Due } from '@/core/due/due';
 import { daysBetween } from '@/core/rest/day';
-import { REST_STATE_LABELS } from '@/core/rest/rest';
 import type { BatchView } from '@/views/release';
 import type { Standings } from '@/views/today';
 import type { CalendarStripProps } from '@/ui/CalendarStrip';
@@ -76,7 +77,7 @@ function stripRow(
     releaseId: id,
     name,
     batch: label,
-    state: `Day ${rest.restDays}, ${REST_STATE_LABELS[rest.state].toLowerCase()}`,
+    state: say(batchAge({ roastDate, rest }, today)),
     edges: [
       fromToday(roastDate),
       fromToday(rest.openOn),

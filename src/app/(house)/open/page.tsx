@@ -11,5 +11,5 @@ export default async function Open() {
   const { house, person } = await loadHouse(prepareToday);
   const asked = { today: today(), units: person.units };
   const db = database();
-  return <OpenPage coffees={openCoffees(readToday(db, house, asked))} />;
+  return <OpenPage coffees={openCoffees(readToday(db, house, asked), asked.today)} />;
 }
