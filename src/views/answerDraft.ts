@@ -52,7 +52,7 @@ export function draftAnswer(
   // Which coffee they mean is open: no move is told of another one.
   const change = isOpen ? null : changeWords(reading, partner, releaseId);
   const seen = signal
-    ? seenWords(signal, reading, { partner, coffee: name, recipe })
+    ? seenWords(signal, reading, { partner, coffee: { id: releaseId, name }, recipe })
     : call
       ? calledWords(call, language, { coffee: name, doseG: recipe.doseG })
       : [];
@@ -128,14 +128,14 @@ function furthestOff({ nextShot }: CafesReading, partner: StoredPartner): string
 
 function seenWords(
   signal: CafeSignal,
-  { names }: CafesReading,
+  { names, nextShot }: CafesReading,
   {
     partner: { id, language, releaseIds },
-    coffee,
+    coffee: { id: releaseId, name: coffee },
     recipe,
   }: {
     partner: StoredPartner;
-    coffee: string;
+    coffee: { readonly id: string; readonly name: string };
     recipe: { readonly doseG: number; readonly yieldG: number };
   },
 ): string[] {
@@ -143,7 +143,10 @@ function seenWords(
   const hasSeveral = releaseIds.length > 1;
   const g = (value: number) => `${figureIn(language, Math.abs(value), 1)} g`;
   const ran = (size: number, of: string | null) => {
-    const seconds = names.timeS(of, id) * (Math.exp(size) - 1);
+    const then = names.timeS(of, id) * (Math.exp(size) - 1);
+    const next = nextShot(id, releaseId);
+    // A bar that turned its dial past the window since then is told how it runs now.
+    const seconds = next !== null && next.move.steps * then < 0 ? next.offS : then;
     const s = `${figureIn(language, Math.max(1, Math.round(Math.abs(seconds))), 0)} s`;
     return say(seconds < 0 ? 'reply.fast' : 'reply.slow', { coffee, s });
   };

@@ -80,6 +80,15 @@ it('asks for the order weight, machine, grinder of a step alone, and names none 
   expect(drafted(step(id, releaseId)).body).not.toMatch(/none of them alone/);
 });
 
+it('to a bar that turned its dial past the window since then says how it runs now', () => {
+  // It ran fast when the signal was found, and runs slow now: what it says and what it asks for agree.
+  const { id, drafted } = cafe('en', 33);
+  const { body } = drafted(step(id, null));
+  expect(body).toMatch(/runs about [345] s slow/);
+  expect(body).toMatch(/coarser/);
+  expect(body).not.toMatch(/fast|finer/);
+});
+
 it('of a batch says that it is the batch, and asks nobody for a round', () => {
   const { id, releaseId, drafted } = cafe('en');
   const { body, asksRound } = drafted({

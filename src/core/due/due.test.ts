@@ -43,6 +43,14 @@ describe('what a release asks for', () => {
     expect(words(held)[0]).toBe('The planned card was held back: The recipe on the bench changed.');
   });
 
+  it('asks nothing of a batch whose age nobody knows, but that its date is put right', () => {
+    const roastDate = addDays(TODAY, 1);
+    for (const bench of [null, BENCH])
+      expect(words(standing(8, { roastDate, roastsAhead: [roastDate], bench }))).toEqual([
+        'Roast date 21 May 2026 lies ahead of today: correct it, or the date of this machine.',
+      ]);
+  });
+
   it.each([
     [0, 'Fresh from the roaster: read it. Opens in 6 days.'],
     [3, 'Opens in 3 days: propose a starting recipe.'],
