@@ -1,6 +1,6 @@
 'use client';
 
-import { useRouter } from 'next/navigation';
+import { usePathname, useRouter } from 'next/navigation';
 import { useMay } from './person';
 import { useCommand } from './useCommand';
 import { offerBenchUndo } from './usePutOnBench';
@@ -9,7 +9,10 @@ import { offerBenchUndo } from './usePutOnBench';
 export function useCarry(releaseId: string, batchId: string) {
   const router = useRouter();
   const isLead = useMay('lead');
-  const { submit, faults, isBusy } = useCommand({ leavesPage: true });
+  const bench = `/releases/${releaseId}/pull`;
+  // Who is there already sees it brought up to date, plate and all.
+  const isThere = usePathname() === bench;
+  const { submit, faults, isBusy } = useCommand({ leavesPage: !isThere });
   const carry = () =>
     void submit('carryRecipe', { releaseId, batchId }).then((answer) => {
       if (!answer.ok) return;
@@ -19,7 +22,7 @@ export function useCarry(releaseId: string, batchId: string) {
           'The recipe came over to the new batch.',
           answer.result.previousDraftId,
         );
-      router.push(`/releases/${releaseId}/pull`);
+      if (!isThere) router.push(bench);
     });
   return { carry, faults, isBusy };
 }

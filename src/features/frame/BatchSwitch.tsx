@@ -22,9 +22,21 @@ export function useLookedAt(choices: readonly BatchChoice[]): BatchChoice | unde
   );
 }
 
+/** Beside the stages where there is room: label and choice in one line. */
 const Switch = styled.div`
-  display: grid;
-  max-width: 340px;
+  flex: 0 1 330px;
+  min-width: 260px;
+
+  > div {
+    flex-direction: row;
+    align-items: center;
+    gap: 8px;
+  }
+
+  @media (max-width: 1180px) {
+    order: -1;
+    flex-basis: 100%;
+  }
 `;
 
 /** Every batch of the coffee, with its shots: what stands on Pull, Taste and Rest is of the one chosen. */

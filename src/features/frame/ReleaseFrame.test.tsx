@@ -104,6 +104,7 @@ describe('the batch switch', () => {
     await user.keyboard('5');
     expect(router.push).toHaveBeenLastCalledWith(expect.stringMatching(`/rest.batch=${batchId}`));
     expect(screen.queryByLabelText('Next move')).toBeNull();
+    expect(screen.getByRole('link', { name: /Pull/ }).textContent).toMatch(/0 shots/);
     expect(screen.getByLabelText('Coffee').textContent).toMatch(/2, this one not on the bench/);
   });
 });

@@ -11,7 +11,7 @@ import { displayTemperatureC, stopAtG } from '@/core/start/setupLimits';
 import { reachOf } from '@/core/programme/reach';
 import { programmeOf } from '@/core/programme/styles';
 import { CLOCK_LABELS } from '@/core/vocabulary';
-import type { ReleaseView } from '@/views/release';
+import type { BatchView, ReleaseView } from '@/views/release';
 import { NotationProvider } from '@/ui/notation';
 import { CONTENT_ID } from '@/ui/Page';
 import { useUnits } from '@/ui/person';
@@ -39,10 +39,19 @@ const Head = styled.section`
   }
 `;
 
+const Row = styled.div`
+  display: flex;
+  flex-wrap: wrap;
+  align-items: center;
+  justify-content: space-between;
+  gap: 0 18px;
+  margin-top: 6px;
+`;
+
 const Stages = styled.nav`
   display: flex;
   gap: 2px;
-  margin-top: 6px;
+  min-width: 0;
   overflow-x: auto;
 `;
 
@@ -244,6 +253,8 @@ export function ReleaseFrame({
   const batch =
     (isElsewhere && view.batches.find(({ id }) => id === lookedAt.batchId)) || view.batch;
   const { rest, span } = batch;
+  // The tabs say what the pages they open say.
+  const shown = isElsewhere ? stages.map((stage) => ofOtherBatch(stage, lookedAt, rest)) : stages;
   const isWide = isElsewhere || WITH_OWN_PLATE.includes(current ?? '');
   /** A stage of one batch stays with the batch that is looked at. */
   const addressOf = (path: string) =>
@@ -259,9 +270,6 @@ export function ReleaseFrame({
   return (
     <NotationProvider of={bench?.setup.grinder ?? {}}>
       <Head aria-label="Rest and stages">
-        {isOfOneBatch && (
-          <BatchSwitch choices={choices} shown={lookedAt} path={`${base}/${current}`} />
-        )}
         <RestStrip
           restDays={rest.restDays}
           state={rest.state}
@@ -269,24 +277,29 @@ export function ReleaseFrame({
           marks={stripMarks(batch)}
           isTall
         />
-        <Stages aria-label="Stages" className="screen-only">
-          {stages.map(({ path, verb, figure, isDone }, i) => (
-            <StageLink
-              key={path}
-              href={addressOf(path)}
-              aria-current={path === current ? 'page' : undefined}
-              data-done={isDone}
-            >
-              <span className="key">{i + 1}</span>
-              <span className="verb">{verb}</span>
-              <span className="figure">{figure}</span>
-            </StageLink>
-          ))}
-        </Stages>
+        <Row>
+          <Stages aria-label="Stages" className="screen-only">
+            {shown.map(({ path, verb, figure, isDone }, i) => (
+              <StageLink
+                key={path}
+                href={addressOf(path)}
+                aria-current={path === current ? 'page' : undefined}
+                data-done={isDone}
+              >
+                <span className="key">{i + 1}</span>
+                <span className="verb">{verb}</span>
+                <span className="figure">{figure}</span>
+              </StageLink>
+            ))}
+          </Stages>
+          {isOfOneBatch && (
+            <BatchSwitch choices={choices} shown={lookedAt} path={`${base}/${current}`} />
+          )}
+        </Row>
       </Head>
       <Columns data-wide={isWide}>
         <FactsColumn view={view} batch={batch} isOnBench={!isElsewhere} />
-        {bench && <Bar view={view} saysNext={current === 'pull' && !isElsewhere} />}
+        {bench && <Bar view={view} saysNext={current === 'pull'} isElsewhere={isElsewhere} />}
         <Stage>
           {isWide && bench && <RecipeInForce view={view} />}
           {children}
@@ -303,6 +316,21 @@ export function ReleaseFrame({
       </Columns>
     </NotationProvider>
   );
+}
+
+/** A stage of one batch, as it stands with another batch than the one on the bench. */
+function ofOtherBatch(
+  stage: Stage,
+  { shots }: BatchChoice,
+  { restDays }: BatchView['rest'],
+): Stage {
+  const figures: Partial<Record<Stage['path'], string>> = {
+    pull: `${shots} ${shots === 1 ? 'shot' : 'shots'}`,
+    taste: '',
+    rest: `day ${restDays}`,
+  };
+  const figure = figures[stage.path];
+  return figure === undefined ? stage : { ...stage, figure, isDone: false };
 }
 
 /** Stages that set a plate of their own beside their work: the proposal, the card. */
@@ -323,7 +351,16 @@ function RecipeInForce({ view }: { view: ReleaseView }) {
 }
 
 /** The recipe in one line where there is no room for its plate; at the bench with what to do now. */
-function Bar({ view, saysNext }: { view: ReleaseView; saysNext: boolean }) {
+function Bar({
+  view,
+  saysNext,
+  isElsewhere,
+}: {
+  view: ReleaseView;
+  saysNext: boolean;
+  /** The page below is of another batch. */
+  isElsewhere: boolean;
+}) {
   const { massFigure, mass, temperature, units } = useUnits();
   const { draft, shots, advice } = view.bench!;
   const last = shots.at(-1);
@@ -331,10 +368,11 @@ function Bar({ view, saysNext }: { view: ReleaseView; saysNext: boolean }) {
   const doseG = doseInForce(last?.draftId === draft.id ? last : undefined, draft.recipe);
   return (
     <PlateBar className="screen-only">
+      {isElsewhere && 'On the bench: '}
       {massFigure(doseG)} → {mass(yieldG)} in {timeS.join('-')} s {CLOCK_LABELS[clock]},{' '}
       {temperature(temperatureC)}
       {draft.drink === 'milk' && ', for milk drinks'}
-      {saysNext && last && <strong>{headOf(advice, units)}</strong>}
+      {saysNext && !isElsewhere && last && <strong>{headOf(advice, units)}</strong>}
     </PlateBar>
   );
 }

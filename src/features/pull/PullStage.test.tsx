@@ -6,7 +6,10 @@ import { houseWith } from '../../../tests/support/view';
 import { UndoBar } from '@/ui/undo';
 import { PullStage } from './PullStage';
 
-jest.mock('next/navigation', () => ({ useRouter: () => router }));
+jest.mock('next/navigation', () => ({
+  useRouter: () => router,
+  usePathname: () => '/releases/r/pull',
+}));
 
 function openBench(...shots: Record<string, unknown>[]) {
   const { view, pull, releaseId } = houseWith(...shots);
