@@ -14,12 +14,12 @@ import { withRatio } from '@/core/schema/recipe';
 import { proposeFrom } from '@/core/start/propose';
 import { roundTo } from '@/core/start/proposedVariables';
 import type { Db } from '@/data/database';
-import { findDraft, type StoredDraft, type StoredRecipe } from '@/data/dialIns';
+import { findDialIn, findDraft, type StoredDraft, type StoredRecipe } from '@/data/dialIns';
 import { periodsOf } from '@/data/calibrationPeriods';
 import type { House } from '@/data/house';
 import type { StoredRelease } from '@/data/releases';
 import { findSetup, type StoredSetup } from '@/data/setups';
-import { listShots } from '@/data/shots';
+import { countShots, listShots } from '@/data/shots';
 import { expectationOf } from './batchLevels';
 import { factsToday } from './facts';
 import { memoryFor } from './grinderMemory';
@@ -98,6 +98,7 @@ export function newBatchOf(db: Db, house: House, asked: OfRelease): NewBatch | n
   const source = draftId === null ? null : sourceOf(db, draftId);
   const older = batches.find(({ id }) => id === source?.draft.batchId);
   if (!source || !older || daysBetween(older.roastDate, batch.roastDate) <= 0) return null;
+  if (isPulled(db, source.draft, batch.id)) return null;
   const recipe = recipeFor(db, house, { release, older, batch, source, today });
   const { restDays } = batch.rest;
   const carried = carriedInput(db, house, { release, batch, source, recipe, restDays, today });
@@ -114,6 +115,12 @@ export function newBatchOf(db: Db, house: House, asked: OfRelease): NewBatch | n
     dialWords: dialMoveWords(source.setup.grinder, source.dial, setting.dial),
     advice: { setting, expect },
   };
+}
+
+/** A batch pulled on its own recipe goes on with that one, whatever is on the bench. */
+function isPulled(db: Db, { releaseId, setupId, style }: StoredDraft, batchId: string): boolean {
+  const dialInId = findDialIn(db, { releaseId, batchId, setupId, style });
+  return dialInId !== null && countShots(db, [dialInId]).has(dialInId);
 }
 
 /** What is expected of a batch whose recipe on the bench came over; null where it did not. */

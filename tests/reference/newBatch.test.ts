@@ -299,6 +299,10 @@ describe('the batch before it', () => {
     expect(readLog(db, releaseId)[0]!.words).toMatch(
       /^put the classic recipe of the batch roasted .* on the bench again/,
     );
+    // Not pulled yet, the new batch can be carried over anew; once it was, it goes on with its own.
+    expect(onBench().newBatch).not.toBeNull();
+    send(db, 'logShot', shotInput(draftId));
+    expect(onBench().newBatch).toBeNull();
     send(db, 'useRecipe', { releaseId, draftId: String(previousDraftId) });
     expect(onBench().benchDraftId).toBe(draftId);
   });
