@@ -93,6 +93,21 @@ module.exports = {
       to: { path: '^src/devices/simulated', dependencyTypesNot: ['type-only'] },
     },
     {
+      name: 'verdicts-are-the-cores',
+      severity: 'error',
+      comment:
+        'How far a setting is, what comes next, who is off: read from a view, worked out by no screen. A cup being typed and what a stranger or a bar asks have no view yet.',
+      from: { path: '^src/(app|features|ui|formats|server|card)/', pathNot: '\\.test\\.tsx?$' },
+      to: {
+        path: [
+          '^src/core/advice/(?!(types|setting|prep|cardReader|tasteMove)\\.)',
+          '^src/core/cafes/(?!(atTheBar|checkState|schedule|signalKey)\\.)',
+          '^src/core/state/(cafeState|coffeeLeft|firstDial)\\.',
+        ],
+        dependencyTypesNot: ['type-only'],
+      },
+    },
+    {
       name: 'features-do-not-import-each-other',
       severity: 'error',
       from: { path: '^src/features/([^/]+)/' },

@@ -2,6 +2,7 @@
  * Which setting to pull next (model.md §3b): the one from which a proof is expected to cost least. Staying
  * is a repeat. House heuristic, prototyped; the dose moves only where the house trims.
  */
+import { OVER_RATING_G } from '../extraction/settable';
 import { roundDial, settingLimits } from '../grinder/dial';
 import { lnWindow, settledAt, shotsAt } from './onTarget';
 import { LEAST_SHOTS, proofCost } from './proofCost';
@@ -23,7 +24,6 @@ const FARTHEST_STEPS = 40;
 /** Dose trim: at most this off the recipe, and within these of the basket's rating, as a lead may go. */
 const TRIM_LIMIT_G = 1;
 const UNDER_RATING_G = 2;
-export const OVER_RATING_G = 1;
 /** However little the shots seem to mind the dose, it is not moved by more than this says. */
 const LEAST_DOSE_EXPONENT = 0.5;
 

@@ -1,7 +1,7 @@
 /** Blind flights at the bench: planned, poured, revealed, decided. */
 import { z } from 'zod';
 import { revealedCups } from '@/core/panel/reveal';
-import { OVER_RATING_G } from '@/core/advice/nextSetting';
+import { OVER_RATING_G } from '@/core/extraction/settable';
 import { userFault } from '@/core/errors';
 import { armSchema, type Arm } from '@/core/panel/arm';
 import { dialWords } from '@/core/grinder/notation';
