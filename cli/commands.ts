@@ -79,6 +79,7 @@ const advice = z.object({
   reasons: coded,
   costG: z.number(),
   window: z.tuple([z.number(), z.number()]).nullable(),
+  keptYieldG: z.number().nullable(),
   offersTrim: z.boolean(),
   alternatives: z.array(
     z.object({ move, words: z.string(), expect: expectation, costG: z.number() }),

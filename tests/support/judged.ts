@@ -23,6 +23,8 @@ export interface Row {
   readonly notOr?: RegExp;
   /** The window that follows the cup. */
   readonly window?: readonly [number, number] | undefined;
+  /** The yield that follows the cup. */
+  readonly keptYieldG?: number | null;
   readonly offersTrim?: boolean;
 }
 
@@ -87,5 +89,6 @@ export function check(row: Row): void {
   if (row.or) expect(others).toContainEqual(expect.stringMatching(row.or));
   for (const other of others) if (row.notOr) expect(other).not.toMatch(row.notOr);
   if ('window' in row) expect(advice.window).toEqual(row.window ?? null);
+  if ('keptYieldG' in row) expect(advice.keptYieldG).toBe(row.keptYieldG);
   if (row.offersTrim) expect(advice.offersTrim).toBe(true);
 }

@@ -11,7 +11,7 @@ import {
   type Move,
   type Setting,
 } from './types';
-import { isLikedOutside, windowMoves } from './window';
+import { isLikedOutside, isWonHere, keptMessage } from './window';
 
 /** Where no setting of a locked dose can land more often, the trim is offered. */
 const TRIM_OFFERED_BELOW = 0.5;
@@ -56,8 +56,17 @@ export function alternatives(
       ),
       costG: costOf(judged, here),
     });
-  if (isLikedOutside(judged) && !judged.input.target.tasteFirst && !isOnTargetStatus(status))
-    add(here, () => windowMoves(judged).message);
+  const isKept = status === 'taste' && move === null;
+  if (isLikedOutside(judged) && !isKept && !isOnTargetStatus(status))
+    add(here, () => keptMessage(judged).message);
+  if (status === 'repeat' && isWonHere(judged)) {
+    const { setting } = nextSettingOf(judged);
+    if (setting.dial !== judged.dial || setting.doseG !== judged.aimDoseG)
+      add(setting, (other) => ({
+        id: 'advice.other.offEdge',
+        values: { move: inSentence(other!.message) },
+      }));
+  }
   if (status === 'grind' || status === 'dose' || status === 'taste')
     add(here, () => ({ id: 'advice.other.repeat' }));
   if (status === 'grind' || status === 'nearest') {

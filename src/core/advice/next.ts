@@ -29,7 +29,14 @@ import {
   type NextInput,
   type Setting,
 } from './types';
-import { isLikedOutside, isRightEnough, movableWindow, windowMoves } from './window';
+import {
+  isKeptOutside,
+  isLikedOutside,
+  isRightEnough,
+  isWonHere,
+  keptMessage,
+  keptRecipe,
+} from './window';
 import { plainReason, REASONS } from './reasons';
 
 /** A move to the end of the dial is not worth making below this landing probability. */
@@ -64,6 +71,7 @@ export function nextMove(input: NextInput): Advice {
   const { beside, ...judgement }: Judgement =
     firstShot(judged, carry) ??
     outOfRange(judged) ??
+    likedTwice(judged) ??
     measurement(judged) ??
     preparation(judged) ??
     taste(judged) ??
@@ -73,6 +81,8 @@ export function nextMove(input: NextInput): Advice {
   const here = settingNow(judged);
   const setting = settingAfter(here, judgement.move);
   const { yieldG, temperatureC, timeS } = input.target;
+  // What is settled stands for all its shots: one of them off the window does not move it.
+  const kept = isOnTargetStatus(judgement.status) ? null : keptRecipe(judged);
   const pulled =
     judgement.status === 'taste' && judgement.move
       ? pulledAfter(input.target, judgement.move, expectAt(judged, setting).timeS)
@@ -86,8 +96,8 @@ export function nextMove(input: NextInput): Advice {
     purgeG: purgeBefore(judged, setting),
     costG: costOf(judged, setting),
     alternatives: alternatives(judged, judgement, beside),
-    // What is settled stands for all its shots: one of them off the window does not move it.
-    window: isOnTargetStatus(judgement.status) ? null : movableWindow(judged),
+    window: kept?.timeS ?? null,
+    keptYieldG: kept?.yieldG ?? null,
     offersTrim: offersTrim(judged, judgement.status),
     proof:
       input.shots.length === 0 || judged.isRevised ? null : (carry?.proof ?? proofOf(judged, here)),
@@ -131,6 +141,13 @@ function outOfRange(judged: Judged): Judgement | null {
   return { ...grindMove(judged), reasons: [reason] };
 }
 
+/** Liked twice though its time or yield is another: the recipe follows the cup. */
+function likedTwice(judged: Judged): Judgement | null {
+  return isKeptOutside(judged)
+    ? { status: 'taste', move: null, reasons: [keptMessage(judged)] }
+    : null;
+}
+
 /** A shot of the wrong dose, yield or clock, where that leaves open on which side of the window it is. */
 function measurement(judged: Judged): Judgement | null {
   const { target } = judged.input;
@@ -160,7 +177,8 @@ function preparation(judged: Judged): Judgement | null {
   if (direction?.verdict === 'uneven') reasons.push(plainReason('uneven'));
   if (mark.side === 'fast' && direction?.verdict === 'over')
     reasons.push(plainReason('fastAndBitter'));
-  if (mark.side === 'slow' && direction?.verdict === 'under')
+  // A light coffee may be both: it resists, and is sour until it is hotter or longer.
+  if (mark.side === 'slow' && direction?.verdict === 'under' && target.roastLevel >= 0)
     reasons.push(plainReason('slowAndSour'));
   if (reasons.length === 0) return null;
   return farOff(judged, reasons) ?? { status: 'prep', move: null, reasons };
@@ -189,6 +207,19 @@ function farOff(judged: Judged, reasons: readonly CodedMessage[]): Judgement | n
   return { status: 'grind', move, reasons: [REASONS.knownFar(timeS, interval80)] };
 }
 
+/** What the scales of a liked cup would ask for, were it not liked. */
+function worthTrying(judged: Judged): Pick<Judgement, 'beside'> {
+  const { target, grinder, machine } = judged.input;
+  const { shot } = lastOf(judged);
+  const direction = directionOf(shot, target.roastLevel)?.worthTrying;
+  const beside =
+    direction &&
+    tasteMove({
+      ...{ direction, target, roastLevel: target.roastLevel, dial: shot.dial, grinder, machine },
+    });
+  return beside ? { beside } : {};
+}
+
 /** Taste speaks when the time is right, or before the time where the house tastes first. */
 function taste(judged: Judged): Judgement | null {
   const { target, grinder, machine } = judged.input;
@@ -201,7 +232,7 @@ function taste(judged: Judged): Judgement | null {
   if (mark.side !== 'inside') {
     if (!target.tasteFirst) return null;
     if (isLikedOutside(judged) || isRightEnough(judged))
-      return { status: 'taste', move: null, reasons: [windowMoves(judged)] };
+      return { status: 'taste', move: null, reasons: [keptMessage(judged)] };
     // Too slow and bitter, too fast and sour: clock and cup agree, and the grind answers both.
     if (direction.verdict === 'under' || direction.verdict === 'over') return null;
   }
@@ -256,7 +287,7 @@ function settled(judged: Judged): Judgement | null {
   if (!isOnTarget(judged, here)) return null;
   const proof = proofOf(judged, here);
   return hasLikedCup(judged, shotsAt(judged, here).here)
-    ? { status: 'approved', move: null, reasons: [REASONS.approved(proof)] }
+    ? { status: 'approved', move: null, reasons: [REASONS.approved(proof)], ...worthTrying(judged) }
     : { status: 'onTarget', move: null, reasons: [REASONS.onTarget(proof)] };
 }
 
@@ -271,6 +302,12 @@ function grind(judged: Judged): Judgement {
       reasons: [REASONS.nearest(proofOf(judged, settingNow(judged)))],
     };
   if (move === null) return { status: 'repeat', move, reasons: [stayReason(judged)] };
+  if (mark.landed && isWonHere(judged))
+    return {
+      status: 'repeat',
+      move: null,
+      reasons: [REASONS.wonHere(proofOf(judged, settingNow(judged)))],
+    };
   if (mark.landed)
     return {
       status,
@@ -281,6 +318,9 @@ function grind(judged: Judged): Judgement {
     timeReason(judged),
     ...ageShare(judged),
     ...(shot.seen.includes('dampDay') ? [plainReason('dampDay')] : []),
+    ...(mark.side === 'slow' && directionOf(shot, target.roastLevel, mark.side)?.verdict === 'under'
+      ? [plainReason('slowAndSourLight')]
+      : []),
   ];
   if (!mark.inDose || !mark.inYield) {
     const timeS = mark.timeOnTargetClockS;

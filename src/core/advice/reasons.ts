@@ -7,6 +7,7 @@ import type { BeanState, Clock } from '../vocabulary';
 import type { PrepSign } from './prep';
 import { proofFigures, proofMessage } from './proof';
 import type { Proof } from './types';
+import type { Kept } from './window';
 
 const advice = (name: string, values: Message['values'] = {}): Message => ({
   id: `advice.${name}`,
@@ -35,6 +36,7 @@ type PlainReason =
   | 'dampDay'
   | 'fastAndBitter'
   | 'slowAndSour'
+  | 'slowAndSourLight'
   | 'noBetter';
 
 export const plainReason = (name: PlainReason): CodedMessage => reason(name);
@@ -102,7 +104,11 @@ export const REASONS = {
     }),
   otherTemperature: (pulledC: number, recipeC: number) =>
     reason('otherTemperature', { pulledC, recipeC }),
-  likedOutside: (lowS: number, highS: number) => reason('likedOutside', { lowS, highS }),
+  likedOutside: ({ timeS: [lowS, highS], yieldG }: Kept) =>
+    yieldG === null
+      ? reason('likedOutside', { lowS, highS })
+      : reason('likedCut', { lowS, highS, yieldG }, 'likedOutside'),
+  wonHere: (proof: Proof) => reason('wonHere', { proof: proofMessage(proof) }),
   landed: (proof: Proof) => reason('landed', { proof: proofMessage(proof) }),
   edge: ({ meanS }: Proof, isNearEdge: boolean) =>
     reason('edge', { meanS, where: isNearEdge ? 'edge' : 'middle' }),

@@ -30,11 +30,12 @@ export interface TasteMoveInput {
 }
 
 const LARGE_RATIO = { least: 0.25, most: 0.4, mostAtPoints: 8, leastAtPoints: 4.5 } as const;
-/** A light coffee that is far under goes straight to the longer ratio of its style. */
-const FAR_UNDER_LIGHT = { most: 0.75, fromPoints: 6 } as const;
+/** A light coffee that is far under goes straight towards the longer ratio of its style. */
+const FAR_UNDER_LIGHT = { ...LARGE_RATIO, most: 0.75, mostAtPoints: 6.5 } as const;
 const FLAT_RATIO = 0.25;
 const SMALL_RATIO = 0.1;
-const STRENGTH_RATIO = 0.2;
+/** Of the yield, by how weak or strong the cup is called. */
+const STRENGTH_SHARE = { little: 0.08, much: 0.15 } as const;
 const TEMPERATURE_STEP_C = 1;
 const TWO_STEPS_FROM = 3.5;
 
@@ -51,9 +52,9 @@ export function tasteMove(input: TasteMoveInput): TasteMove | null {
     case 'flat':
       return smallMove(input, true);
     case 'weak':
-      return ratioMove(input, -STRENGTH_RATIO);
+      return yieldMove(input, -strengthShare(input));
     case 'strong':
-      return ratioMove(input, STRENGTH_RATIO);
+      return yieldMove(input, strengthShare(input));
     case 'under':
     case 'over':
       if (direction.size === 'large')
@@ -70,14 +71,21 @@ export function otherFlatMove(input: TasteMoveInput): TasteMove {
 }
 
 function largeRatio(points: number, isLightUnder: boolean): number {
-  if (isLightUnder && points >= FAR_UNDER_LIGHT.fromPoints) return FAR_UNDER_LIGHT.most;
-  const { least, most, mostAtPoints, leastAtPoints } = LARGE_RATIO;
+  const { least, most, mostAtPoints, leastAtPoints } = isLightUnder ? FAR_UNDER_LIGHT : LARGE_RATIO;
   const share = Math.min(1, (points - leastAtPoints) / (mostAtPoints - leastAtPoints));
   return least + share * (most - least);
 }
 
-function ratioMove({ target }: TasteMoveInput, ratioChange: number): TasteMove {
-  const to = Math.round(2 * (target.yieldG + ratioChange * target.doseG)) / 2;
+const ratioMove = (input: TasteMoveInput, ratioChange: number): TasteMove =>
+  yieldMove(input, (ratioChange * input.target.doseG) / input.target.yieldG);
+
+/** Twice as weak moves further. */
+const strengthShare = ({ direction: { strength } }: TasteMoveInput): number =>
+  Math.abs(strength) >= 2 ? STRENGTH_SHARE.much : STRENGTH_SHARE.little;
+
+/** @param share of the yield, more or less of it. */
+function yieldMove({ target }: TasteMoveInput, share: number): TasteMove {
+  const to = Math.round(2 * target.yieldG * (1 + share)) / 2;
   return {
     variable: 'yieldG',
     from: target.yieldG,
@@ -86,7 +94,7 @@ function ratioMove({ target }: TasteMoveInput, ratioChange: number): TasteMove {
       id: 'advice.move.yield',
       values: {
         at: 'start',
-        side: ratioChange > 0 ? 'longer' : 'shorter',
+        side: share > 0 ? 'longer' : 'shorter',
         fromG: target.yieldG,
         toG: to,
         ratio: to / target.doseG,

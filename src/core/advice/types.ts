@@ -128,6 +128,8 @@ export interface Advice {
   readonly alternatives: readonly Alternative[];
   /** A window that follows a liked cup, s; null where the window stands. */
   readonly window: readonly [number, number] | null;
+  /** The yield of that cup, where it is another than the recipe's, g. */
+  readonly keptYieldG: number | null;
   /** The dose is locked, and a trim would land clearly better. */
   readonly offersTrim: boolean;
   /** Of the setting the bench stands at; null before its first shot. */

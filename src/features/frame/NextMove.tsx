@@ -101,7 +101,7 @@ export function NextMove({ bench, releaseId }: { bench: Bench; releaseId: string
         ) : (
           bench.isOnBench && <p>The lead puts it on the bench.</p>
         ))}
-      {mayTake && window && <MoveWindow bench={bench} window={window} releaseId={releaseId} />}
+      {mayTake && window && <KeepCup bench={bench} window={window} releaseId={releaseId} />}
       {mayTake && offersTrim && <AllowTrim releaseId={releaseId} />}
       {!isOnTargetStatus(status) && (
         <Expect>
@@ -153,8 +153,8 @@ function TakeMove({ bench, move, releaseId }: { bench: Bench; move: Move; releas
   );
 }
 
-/** A cup that is liked outside the window is right: the window follows it, in one press. */
-function MoveWindow({
+/** A cup that is liked outside the recipe is right: the recipe follows it, in one press. */
+function KeepCup({
   bench,
   window: [low, high],
   releaseId,
@@ -163,14 +163,19 @@ function MoveWindow({
   window: readonly [number, number];
   releaseId: string;
 }) {
+  const { keptYieldG } = bench.advice;
+  const { mass } = useUnits();
   const { take, faults, isBusy } = useRevision(bench, releaseId, {
     timeS: [low, high],
-    why: 'A liked cup outside the window',
+    ...(keptYieldG !== null && { yieldG: keptYieldG }),
+    why: 'A liked cup outside the recipe',
   });
   return (
     <div>
       <Button onPress={take} isPending={isBusy}>
-        Move the window to {low}-{high} s
+        {keptYieldG === null
+          ? `Move the window to ${low}-${high} s`
+          : `Keep ${mass(keptYieldG)} in ${low}-${high} s`}
       </Button>
       <Faults faults={faults} />
     </div>

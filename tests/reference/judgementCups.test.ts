@@ -1,0 +1,183 @@
+/**
+ * What an experienced lead would say of cups: a liked one wins, a thin one is not sour, a very sour one lies far. Written
+ * from how the work is done, row by row.
+ */
+import { check, liked, type Row } from '../support/judged';
+
+/** Loved, and as sharp as a bright coffee may be. */
+const loved = { ...liked, liking: 9 };
+const bright = { ...loved, sharpness: 5.5 };
+const lemon = { sharpness: 9, bitterness: 1, sweetness: 2, liking: 1 };
+
+const ROWS: Readonly<Record<string, Row>> = {
+  // A liked cup wins.
+  'on target, a light coffee, liked and sharper than its roast allows': {
+    shots: [{ timeS: 28.3 }, { timeS: 27.8, taste: bright }],
+    target: { roastLevel: -1 },
+    status: 'approved',
+    way: 'stay',
+    or: /^Hotter: 93\.0 → 94\.0/,
+  },
+  'the same cup, less liked, moves': {
+    shots: [{ timeS: 28.3 }, { timeS: 27.8, taste: { ...bright, liking: 7 } }],
+    target: { roastLevel: -1 },
+    status: 'taste',
+    way: 'hotter',
+  },
+  'liked, and a little sharp for a medium roast': {
+    shots: [{ timeS: 28.3 }, { timeS: 27.8, taste: { ...loved, sharpness: 4.2 } }],
+    status: 'approved',
+    or: /^Hotter/,
+  },
+  'liked, but far too sharp for a medium roast': {
+    shots: [{ timeS: 28.3 }, { timeS: 27.8, taste: { ...loved, sharpness: 9 } }],
+    status: 'taste',
+    way: 'longer',
+  },
+  'liked, but bitter': {
+    shots: [{ timeS: 28.3 }, { timeS: 27.8, taste: { ...loved, bitterness: 7 } }],
+    status: 'taste',
+    way: 'coarser',
+  },
+  'two at the edge of their window, both loved': {
+    shots: [
+      { timeS: 30, taste: loved },
+      { timeS: 29.8, taste: loved },
+    ],
+    target: { timeS: [25, 30] },
+    status: 'repeat',
+    way: 'stay',
+    why: ['wonHere'],
+    or: /^Off the edge: coarser/,
+  },
+  'two at the edge, nobody tasted them': {
+    shots: [{ timeS: 30 }, { timeS: 29.8 }],
+    target: { timeS: [25, 30] },
+    status: 'grind',
+    way: 'coarser',
+    why: ['edge'],
+  },
+  'liked once outside the window, where time comes first': {
+    shots: [{ timeS: 22, taste: loved }],
+    status: 'grind',
+    way: 'finer',
+    or: /move the window to 20-24 s/,
+    window: [20, 24],
+  },
+  'liked twice outside the window, where time comes first': {
+    shots: [
+      { timeS: 22, taste: loved },
+      { timeS: 23, taste: loved },
+    ],
+    status: 'taste',
+    way: 'stay',
+    why: ['likedOutside'],
+    says: /keep it, and move the window to 21-25 s/,
+    window: [21, 25],
+  },
+  'once too fast and once too slow at one dial, both liked, prove nothing together': {
+    shots: [
+      { timeS: 22, taste: loved },
+      { timeS: 35, taste: loved },
+    ],
+    status: 'prep',
+    way: 'stay',
+    why: ['odd'],
+  },
+  'a liked cup cut early gives its yield too, the first time beside the next step': {
+    shots: [{ timeS: 23, yieldG: 30, taste: loved }],
+    status: 'measure',
+    or: /keep it, at 30\.0 g in 21-25 s/,
+    keptYieldG: 30,
+    window: [21, 25],
+  },
+  'a liked cup cut early twice is the recipe': {
+    shots: [
+      { timeS: 23, yieldG: 30, taste: loved },
+      { timeS: 24, yieldG: 30.6, taste: loved },
+    ],
+    status: 'taste',
+    why: ['likedOutside'],
+    says: /keep it, at 30\.5 g in 2\d-2\d s/,
+    keptYieldG: 30.5,
+  },
+  'liked with a wrong dose keeps nothing': {
+    shots: [
+      { timeS: 22, doseG: 16.5, taste: loved },
+      { timeS: 22, doseG: 16.5, taste: loved },
+    ],
+    status: 'measure',
+    why: ['doseOff'],
+    window: undefined,
+  },
+  // Thin is not sour.
+  'thin and not sharp: shorter, never longer or hotter': {
+    shots: [
+      { timeS: 28, taste: { sharpness: 2, bitterness: 1, sweetness: 5, body: 1, liking: 5 } },
+    ],
+    status: 'taste',
+    way: 'shorter',
+    why: ['taste.weak'],
+    says: /36\.0 → 33\.0 g/,
+  },
+  'thin and sharp is under': {
+    shots: [
+      { timeS: 28, taste: { sharpness: 7, bitterness: 1, sweetness: 3, body: 1, liking: 3 } },
+    ],
+    status: 'taste',
+    way: 'longer',
+    why: ['taste.under'],
+  },
+  'called weak, with a little edge': {
+    shots: [{ timeS: 28, taste: { sharpness: 4.5, bitterness: 1, sweetness: 5, strength: -1 } }],
+    status: 'taste',
+    way: 'shorter',
+    says: /36\.0 → 33\.0 g/,
+  },
+  'called very weak moves further': {
+    shots: [{ timeS: 28, taste: { sharpness: 2, bitterness: 1, sweetness: 5, strength: -2 } }],
+    status: 'taste',
+    way: 'shorter',
+    says: /36\.0 → 30\.5 g/,
+  },
+  'called too strong': {
+    shots: [{ timeS: 28, taste: { sharpness: 2, bitterness: 1, sweetness: 5, strength: 2 } }],
+    status: 'taste',
+    way: 'longer',
+    says: /36\.0 → 41\.5 g/,
+  },
+  // Very sour means far.
+  'a very light coffee like lemon at 1:2, in time': {
+    shots: [{ timeS: 28, taste: lemon }],
+    target: { roastLevel: -2 },
+    status: 'taste',
+    way: 'longer',
+    says: /1:2\.(5|6|7)/,
+  },
+  'the same sharpness, well liked on so light a coffee, stays': {
+    shots: [{ timeS: 28.2 }, { timeS: 27.9, taste: { ...loved, sharpness: 9 } }],
+    target: { roastLevel: -2 },
+    status: 'approved',
+  },
+  'sour by half as much moves less': {
+    shots: [{ timeS: 28, taste: { ...lemon, sharpness: 5.8 } }],
+    target: { roastLevel: -2 },
+    status: 'taste',
+    way: 'finer',
+  },
+  'slow and sour on a light coffee: into the window first': {
+    shots: [{ timeS: 38, taste: lemon }],
+    target: { roastLevel: -1 },
+    status: 'grind',
+    way: 'coarser',
+    why: ['tooSlow', 'slowAndSourLight'],
+    says: /into the window first.*hotter or longer/,
+  },
+  'slow and sour on a medium coffee still contradict each other': {
+    shots: [{ timeS: 38, taste: lemon }],
+    status: 'prep',
+    why: ['slowAndSour'],
+  },
+};
+
+it.each(Object.entries(ROWS))('%s', (_name, row) => check(row));
