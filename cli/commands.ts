@@ -18,7 +18,7 @@ import { targetSchema } from '@/core/schema/target';
 import { simulateInputOf, simulateSchema } from '@/core/simulator/question';
 import { simulateShot } from '@/core/simulator/simulate';
 import { tasteOfCup } from '@/core/simulator/cupTaste';
-import { DOSE_SCHOOLS, STYLES } from '@/core/vocabulary';
+import { DOSE_SCHOOLS, TASTE_LEVERS, STYLES } from '@/core/vocabulary';
 import { worded } from '@/words/adviceWords';
 import { withPushes } from './pushes';
 import { coded, command, interval, type Command } from './command';
@@ -125,6 +125,7 @@ const next = command({
     doseSchool: oneOf('Dose school', DOSE_SCHOOLS).default('locked'),
     proofGoal: z.number().min(0.8).max(0.9).default(USUAL_JUDGING.proofGoal),
     leastLiking: z.number().min(0).max(10).default(USUAL_JUDGING.leastLiking),
+    levers: oneOf('Levers', TASTE_LEVERS).default('bySize'),
   }),
   output: advice,
   run: ({ release, style, ...asked }) =>

@@ -86,6 +86,17 @@ export const DOSE_SCHOOL_LABELS: Record<DoseSchool, string> = {
   trim: 'Trimmed where one grinder step is too coarse',
 };
 
+/** What a house reaches for first when a cup is in time and not right. */
+export const TASTE_LEVERS = ['bySize', 'ratioFirst', 'heatFirst', 'grindFirst'] as const;
+export type TasteLevers = (typeof TASTE_LEVERS)[number];
+
+export const TASTE_LEVER_LABELS: Record<TasteLevers, string> = {
+  bySize: 'By how far off the cup is',
+  ratioFirst: 'Ratio first',
+  heatFirst: 'Heat first',
+  grindFirst: 'Grind first',
+};
+
 /** How full a basket is proposed. */
 export const HEADSPACES = ['toRating', 'roomAbove'] as const;
 export type Headspace = (typeof HEADSPACES)[number];

@@ -2,7 +2,7 @@
  * What an experienced lead would say of cups: a liked one wins, a thin one is not sour, a very sour one lies far. Written
  * from how the work is done, row by row.
  */
-import { check, liked, type Row } from '../support/judged';
+import { check, liked, sour, type Row } from '../support/judged';
 
 /** Loved, and as sharp as a bright coffee may be. */
 const loved = { ...liked, liking: 9 };
@@ -177,6 +177,43 @@ const ROWS: Readonly<Record<string, Row>> = {
     shots: [{ timeS: 38, taste: lemon }],
     status: 'prep',
     why: ['slowAndSour'],
+  },
+  // More than one lever.
+  'a house that reaches for heat first, far under': {
+    shots: [{ timeS: 28, taste: sour }],
+    also: { levers: 'heatFirst' },
+    status: 'taste',
+    way: 'hotter',
+    or: /^Longer: 36\.0 → 4\d/,
+    says: /93\.0 → 95\.0 °C.*Two ways: hotter, and a little stronger; longer, and weaker/,
+  },
+  'a house that reaches for heat first, on a machine that sets none': {
+    shots: [{ timeS: 28, taste: sour }],
+    also: { levers: 'heatFirst', machine: { settableTemperature: false } },
+    status: 'taste',
+    way: 'longer',
+    or: /^Grind finer/,
+  },
+  'a house that reaches for the ratio first, a little over': {
+    shots: [{ timeS: 28, taste: { ...liked, liking: 6, bitterness: 5.2 } }],
+    also: { levers: 'ratioFirst' },
+    status: 'taste',
+    way: 'shorter',
+    or: /^Cooler: 93\.0 → 92\.0/,
+  },
+  'a house that reaches for the grind first, at the fine end of its dial': {
+    shots: [{ dial: 0, timeS: 28, taste: sour }],
+    target: { startDial: 0 },
+    also: { levers: 'grindFirst' },
+    status: 'taste',
+    way: 'longer',
+  },
+  'water as hot as it goes': {
+    shots: [{ timeS: 28, taste: sour }],
+    target: { temperatureC: 96.5 },
+    also: { levers: 'heatFirst' },
+    status: 'taste',
+    way: 'longer',
   },
 };
 

@@ -6,7 +6,7 @@ import type { Basket, Grinder, Machine } from '../schema/setup';
 import type { Shot, Taste } from '../schema/shot';
 import { targetSchema, type Target } from '../schema/target';
 import { yieldTolerance } from '../tolerance';
-import { isCupFor, type DoseSchool, type Drink } from '../vocabulary';
+import { isCupFor, type DoseSchool, type Drink, type TasteLevers } from '../vocabulary';
 import { firstsAfterBreak } from './breaks';
 import type { JudgingRules, NextInput } from './types';
 
@@ -15,6 +15,7 @@ export interface HouseJudging {
   readonly doseSchool: DoseSchool;
   readonly proofGoalPct: number;
   readonly leastLiking: number;
+  readonly tasteLevers: TasteLevers;
   readonly doseToleranceG: number;
   readonly yieldToleranceG: number;
   readonly tasteFirst: boolean;
@@ -22,13 +23,14 @@ export interface HouseJudging {
 
 /** How the house judges the dial-ins of a release: its own school of the dose comes first. */
 export function judgingOf(
-  { doseSchool, proofGoalPct, leastLiking }: HouseJudging,
+  { doseSchool, proofGoalPct, leastLiking, tasteLevers }: HouseJudging,
   release: { readonly doseSchool: DoseSchool | undefined },
 ): JudgingRules {
   return {
     doseSchool: release.doseSchool ?? doseSchool,
     proofGoal: proofGoalPct / 100,
     leastLiking,
+    levers: tasteLevers,
   };
 }
 

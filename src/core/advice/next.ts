@@ -7,7 +7,7 @@ import type { CodedMessage } from '../message';
 import { isSameDial, settingLimits } from '../grinder/dial';
 import { dialWords } from '../grinder/notation';
 import { basketWarnings } from '../start/setupLimits';
-import { otherFlatMove, tasteMove } from './tasteMove';
+import { tasteMove, tasteMoves } from './tasteMove';
 import { ageShare } from './age';
 import { hasLikedCup } from './approved';
 import { carriedOver, type CarriedOver } from './carried';
@@ -209,20 +209,19 @@ function farOff(judged: Judged, reasons: readonly CodedMessage[]): Judgement | n
 
 /** What the scales of a liked cup would ask for, were it not liked. */
 function worthTrying(judged: Judged): Pick<Judgement, 'beside'> {
-  const { target, grinder, machine } = judged.input;
+  const { target, grinder, machine, levers } = judged.input;
   const { shot } = lastOf(judged);
   const direction = directionOf(shot, target.roastLevel)?.worthTrying;
+  const { roastLevel } = target;
   const beside =
     direction &&
-    tasteMove({
-      ...{ direction, target, roastLevel: target.roastLevel, dial: shot.dial, grinder, machine },
-    });
+    tasteMove({ direction, target, roastLevel, dial: shot.dial, grinder, machine, levers });
   return beside ? { beside } : {};
 }
 
 /** Taste speaks when the time is right, or before the time where the house tastes first. */
 function taste(judged: Judged): Judgement | null {
-  const { target, grinder, machine } = judged.input;
+  const { target, grinder, machine, levers } = judged.input;
   const { shot, mark } = lastOf(judged);
   const direction = directionOf(shot, target.roastLevel, mark.side);
   if (direction === null)
@@ -243,22 +242,16 @@ function taste(judged: Judged): Judgement | null {
     target.temperatureC !== undefined &&
     Math.abs(pulledC - target.temperatureC) > OTHER_TEMPERATURE_C;
   if (isOther) reasons.unshift(REASONS.otherTemperature(pulledC, target.temperatureC!));
-  const question = {
+  const [found, other] = tasteMoves({
     direction,
     target: isOther ? { ...target, temperatureC: pulledC } : target,
     roastLevel: target.roastLevel,
     dial: shot.dial,
-    grinder,
-    machine,
-  };
-  const found = tasteMove(question);
-  if (found === null) return null;
-  return {
-    status: 'taste',
-    move: found,
-    reasons,
-    ...(direction.verdict === 'flat' && { beside: otherFlatMove(question) }),
-  };
+    ...{ grinder, machine, levers },
+  });
+  if (!found) return null;
+  if (other) reasons.push(REASONS.levers(found, other));
+  return { status: 'taste', move: found, reasons, ...(other && { beside: other }) };
 }
 
 /** Does the recipe of the batch before hold for this one? Where it does, even at a dial nobody pulled. */

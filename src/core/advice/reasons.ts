@@ -6,7 +6,7 @@ import type { Shot } from '../schema/shot';
 import type { BeanState, Clock } from '../vocabulary';
 import type { PrepSign } from './prep';
 import { proofFigures, proofMessage } from './proof';
-import type { Proof } from './types';
+import type { Move, Proof } from './types';
 import type { Kept } from './window';
 
 const advice = (name: string, values: Message['values'] = {}): Message => ({
@@ -47,6 +47,13 @@ function offBy(timeS: number, [low, high]: Window): Message {
   if (timeS < low) return advice('off.fast', { missS: low - timeS });
   return timeS > high ? advice('off.slow', { missS: timeS - high }) : advice('off.edge');
 }
+
+/** A change by taste, and which way it goes. */
+type Way = Pick<Move, 'variable' | 'message'>;
+
+/** What a change by taste does to the strength of the cup. */
+const thenMessage = ({ message: { values } }: Way): Message =>
+  advice('then', { side: values!.side! });
 
 const nearestTen = (value: number) => 10 * Math.round(value / 10);
 
@@ -104,6 +111,9 @@ export const REASONS = {
     }),
   otherTemperature: (pulledC: number, recipeC: number) =>
     reason('otherTemperature', { pulledC, recipeC }),
+  /** Two ways to the same end, and what each does to strength. */
+  levers: (first: Way, second: Way) =>
+    reason('levers', { first: thenMessage(first), second: thenMessage(second) }),
   likedOutside: ({ timeS: [lowS, highS], yieldG }: Kept) =>
     yieldG === null
       ? reason('likedOutside', { lowS, highS })

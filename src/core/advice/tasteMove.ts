@@ -1,13 +1,16 @@
 /**
- * From a direction to one change of the recipe (model.md §4): large → ratio by .25-.4, medium → grind
- * by 1-2 steps and accept the time, small → temperature by 1 °C; weak or strong → ratio.
+ * From a direction to a change of the recipe (model.md §4), by the lever the house reaches for first; where it names
+ * none, by size: large → ratio, medium → grind and accept the time, small → temperature. Weak or strong → ratio.
  * House heuristic.
  */
-import type { Grinder, Machine } from '../schema/setup';
-import { finerSign, grindWord, roundDial } from '../grinder/dial';
+import { settableG } from '../extraction/settable';
+import { finerSign, grindWord, isSameDial, roundDial } from '../grinder/dial';
 import { dialMoveWords } from '../grinder/notation';
 import type { Message } from '../message';
-import type { Direction } from '../taste/direction';
+import type { Grinder, Machine } from '../schema/setup';
+import type { Direction, Size } from '../taste/direction';
+import { RATIO_LIMIT, TEMPERATURE_LIMIT_C } from '../trials/proposalLimits';
+import type { TasteLevers } from '../vocabulary';
 
 export interface TasteMove {
   readonly variable: 'yieldG' | 'dial' | 'temperatureC';
@@ -27,112 +30,160 @@ export interface TasteMoveInput {
   readonly dial: number;
   readonly grinder: Grinder;
   readonly machine?: Machine | undefined;
+  readonly levers?: TasteLevers | undefined;
 }
 
-const LARGE_RATIO = { least: 0.25, most: 0.4, mostAtPoints: 8, leastAtPoints: 4.5 } as const;
+/** By how much the ratio moves, between two sizes of the fault in points. */
+const SMALL_RATIO = { least: 0.1, most: 0.25, leastAtPoints: 1, mostAtPoints: 4.5 } as const;
+const LARGE_RATIO = { least: 0.25, most: 0.4, leastAtPoints: 4.5, mostAtPoints: 8 } as const;
 /** A light coffee that is far under goes straight towards the longer ratio of its style. */
 const FAR_UNDER_LIGHT = { ...LARGE_RATIO, most: 0.75, mostAtPoints: 6.5 } as const;
 const FLAT_RATIO = 0.25;
-const SMALL_RATIO = 0.1;
 /** Of the yield, by how weak or strong the cup is called. */
 const STRENGTH_SHARE = { little: 0.08, much: 0.15 } as const;
-const TEMPERATURE_STEP_C = 1;
+const HEAT_C: Record<Size, number> = { small: 1, medium: 1.5, large: 2 };
 const TWO_STEPS_FROM = 3.5;
 
-/** The one change a direction asks for; null when nothing, or only the preparation, is to change. */
-export function tasteMove(input: TasteMoveInput): TasteMove | null {
-  const { direction } = input;
-  const points = Math.abs(direction.under - direction.over);
-  const more = direction.verdict === 'under';
+type Lever = 'ratio' | 'heat' | 'grind';
+
+/** What is tried first, and what in its stead. */
+const ORDER: Record<Exclude<TasteLevers, 'bySize'> | Size, readonly Lever[]> = {
+  ratioFirst: ['ratio', 'heat', 'grind'],
+  heatFirst: ['heat', 'ratio', 'grind'],
+  grindFirst: ['grind', 'ratio', 'heat'],
+  large: ['ratio', 'heat', 'grind'],
+  medium: ['grind', 'ratio', 'heat'],
+  small: ['heat', 'ratio', 'grind'],
+};
+
+/**
+ * The changes a direction asks for, in the order the house reaches for them; none where nothing, or only the
+ * preparation, is to change. The first is the step, the second the other way.
+ */
+export function tasteMoves(input: TasteMoveInput): readonly TasteMove[] {
+  const { direction, levers = 'bySize' } = input;
   switch (direction.verdict) {
     case 'right':
     case 'uneven':
     case 'unclear':
-      return null;
+      return [];
     case 'flat':
-      return smallMove(input, true);
+      return [...heatMove(input, HEAT_C.small), ...ratioMove(input, FLAT_RATIO)];
     case 'weak':
       return yieldMove(input, -strengthShare(input));
     case 'strong':
       return yieldMove(input, strengthShare(input));
     case 'under':
-    case 'over':
-      if (direction.size === 'large')
-        return ratioMove(input, (more ? 1 : -1) * largeRatio(points, more && input.roastLevel < 0));
-      if (direction.size === 'medium')
-        return grindMove(input, more, points >= TWO_STEPS_FROM ? 2 : 1);
-      return smallMove(input, more);
+    case 'over': {
+      const order = ORDER[levers === 'bySize' ? (direction.size ?? 'small') : levers];
+      return order.flatMap((lever) => moveBy(lever, input));
+    }
   }
 }
 
-/** The other way out of a flat cup, to be tasted beside the first. */
-export function otherFlatMove(input: TasteMoveInput): TasteMove {
-  return ratioMove(input, FLAT_RATIO);
+/** The one change a direction asks for; null where there is none. */
+export const tasteMove = (input: TasteMoveInput): TasteMove | null => tasteMoves(input)[0] ?? null;
+
+/** By how far the cup is off. */
+function moveBy(lever: Lever, input: TasteMoveInput): TasteMove[] {
+  const { verdict, size, under, over } = input.direction;
+  const points = Math.abs(under - over);
+  const isUnder = verdict === 'under';
+  switch (lever) {
+    case 'ratio':
+      return ratioMove(
+        input,
+        (isUnder ? 1 : -1) * ratioChange(points, isUnder && input.roastLevel < 0),
+      );
+    case 'heat':
+      return heatMove(input, (isUnder ? 1 : -1) * HEAT_C[size ?? 'small']);
+    case 'grind':
+      return grindMove(input, isUnder, points >= TWO_STEPS_FROM ? 2 : 1);
+  }
 }
 
-function largeRatio(points: number, isLightUnder: boolean): number {
-  const { least, most, mostAtPoints, leastAtPoints } = isLightUnder ? FAR_UNDER_LIGHT : LARGE_RATIO;
-  const share = Math.min(1, (points - leastAtPoints) / (mostAtPoints - leastAtPoints));
-  return least + share * (most - least);
+function ratioChange(points: number, isLightUnder: boolean): number {
+  if (points < LARGE_RATIO.leastAtPoints)
+    return between(points, { ...SMALL_RATIO, most: LARGE_RATIO.least });
+  return between(points, isLightUnder ? FAR_UNDER_LIGHT : LARGE_RATIO);
 }
 
-const ratioMove = (input: TasteMoveInput, ratioChange: number): TasteMove =>
-  yieldMove(input, (ratioChange * input.target.doseG) / input.target.yieldG);
+function between(
+  points: number,
+  { least, most, leastAtPoints, mostAtPoints }: Record<keyof typeof LARGE_RATIO, number>,
+): number {
+  const share = (points - leastAtPoints) / (mostAtPoints - leastAtPoints);
+  return least + Math.min(1, Math.max(0, share)) * (most - least);
+}
+
+const ratioMove = (input: TasteMoveInput, ratioBy: number): TasteMove[] =>
+  yieldMove(input, (ratioBy * input.target.doseG) / input.target.yieldG);
 
 /** Twice as weak moves further. */
 const strengthShare = ({ direction: { strength } }: TasteMoveInput): number =>
   Math.abs(strength) >= 2 ? STRENGTH_SHARE.much : STRENGTH_SHARE.little;
 
-/** @param share of the yield, more or less of it. */
-function yieldMove({ target }: TasteMoveInput, share: number): TasteMove {
-  const to = Math.round(2 * target.yieldG * (1 + share)) / 2;
-  return {
-    variable: 'yieldG',
-    from: target.yieldG,
-    to,
-    message: {
-      id: 'advice.move.yield',
-      values: {
-        at: 'start',
-        side: share > 0 ? 'longer' : 'shorter',
-        fromG: target.yieldG,
-        toG: to,
-        ratio: to / target.doseG,
+/** @param share of the yield, more or less of it; none beyond what is still espresso. */
+function yieldMove({ target: { doseG, yieldG } }: TasteMoveInput, share: number): TasteMove[] {
+  const to = settableG(yieldG * (1 + share));
+  const [least, most] = RATIO_LIMIT;
+  if (share > 0 ? to > most * doseG : to < least * doseG) return [];
+  return [
+    {
+      variable: 'yieldG',
+      from: yieldG,
+      to,
+      message: {
+        id: 'advice.move.yield',
+        values: {
+          at: 'start',
+          side: share > 0 ? 'longer' : 'shorter',
+          fromG: yieldG,
+          toG: to,
+          ratio: to / doseG,
+        },
       },
     },
-  };
+  ];
 }
 
-function grindMove({ dial, grinder }: TasteMoveInput, finer: boolean, steps: number): TasteMove {
+function grindMove({ dial, grinder }: TasteMoveInput, finer: boolean, steps: number): TasteMove[] {
   const change = (finer ? 1 : -1) * finerSign(grinder) * steps * grinder.stepSize;
   const to = roundDial(Math.min(grinder.max, Math.max(grinder.min, dial + change)));
-  return {
-    variable: 'dial',
-    from: dial,
-    to,
-    message: {
-      id: 'advice.move.grindByTaste',
-      values: {
-        at: 'start',
-        side: grindWord(grinder, dial, to),
-        dials: dialMoveWords(grinder, dial, to),
+  if (isSameDial(to, dial)) return [];
+  return [
+    {
+      variable: 'dial',
+      from: dial,
+      to,
+      message: {
+        id: 'advice.move.grindByTaste',
+        values: {
+          at: 'start',
+          side: grindWord(grinder, dial, to),
+          dials: dialMoveWords(grinder, dial, to),
+        },
       },
     },
-  };
+  ];
 }
 
-function smallMove(input: TasteMoveInput, hotter: boolean): TasteMove {
-  const from = input.target.temperatureC;
-  if (from === undefined || input.machine?.settableTemperature === false)
-    return ratioMove(input, hotter ? SMALL_RATIO : -SMALL_RATIO);
-  const to = from + (hotter ? TEMPERATURE_STEP_C : -TEMPERATURE_STEP_C);
-  return {
-    variable: 'temperatureC',
-    from,
-    to,
-    message: {
-      id: 'advice.move.temperature',
-      values: { at: 'start', side: hotter ? 'hotter' : 'cooler', fromC: from, toC: to },
+/** None where the machine sets no temperature, or the water would be out of range. */
+function heatMove({ target, machine }: TasteMoveInput, byC: number): TasteMove[] {
+  const from = target.temperatureC;
+  if (from === undefined || machine?.settableTemperature === false) return [];
+  const to = from + byC;
+  const [coolest, hottest] = TEMPERATURE_LIMIT_C;
+  if (to < coolest || to > hottest) return [];
+  return [
+    {
+      variable: 'temperatureC',
+      from,
+      to,
+      message: {
+        id: 'advice.move.temperature',
+        values: { at: 'start', side: byC > 0 ? 'hotter' : 'cooler', fromC: from, toC: to },
+      },
     },
-  };
+  ];
 }

@@ -4,7 +4,7 @@ import type { Shot } from '../schema/shot';
 import type { Target } from '../schema/target';
 import type { GrinderMemory, GrindFeatures } from '../grinderMemory/memory';
 import type { CodedMessage, Message } from '../message';
-import type { DoseSchool } from '../vocabulary';
+import type { DoseSchool, TasteLevers } from '../vocabulary';
 
 /** How a house judges its dial-ins. */
 export interface JudgingRules {
@@ -14,6 +14,8 @@ export interface JudgingRules {
   readonly proofGoal: number;
   /** Liking from which a cup confirms, 0-10. */
   readonly leastLiking: number;
+  /** What a cup that is not right changes first. */
+  readonly levers: TasteLevers;
 }
 
 /** Trade practice for the dose; the figures are a house heuristic (model.md §3b). */
@@ -21,6 +23,7 @@ export const USUAL_JUDGING: JudgingRules = {
   doseSchool: 'locked',
   proofGoal: 0.85,
   leastLiking: 6,
+  levers: 'bySize',
 };
 
 export interface NextInput extends Partial<JudgingRules> {

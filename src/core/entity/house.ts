@@ -11,6 +11,8 @@ import {
   REST_SCHOOLS,
   STYLE_LABELS,
   STYLES,
+  TASTE_LEVER_LABELS,
+  TASTE_LEVERS,
   TEMPERATURE_SCHOOL_LABELS,
   TEMPERATURE_SCHOOLS,
 } from '../vocabulary';
@@ -29,6 +31,10 @@ export const HOUSE = {
   headspace: word(HEADSPACES, HEADSPACE_LABELS, { label: 'Basket', default: 'toRating' }),
   proofGoalPct: quantity('proofGoalPct', { default: 85 }),
   leastLiking: quantity('leastLiking', { default: 6 }),
+  tasteLevers: word(TASTE_LEVERS, TASTE_LEVER_LABELS, {
+    label: 'When the cup is not right',
+    default: 'bySize',
+  }),
   tasteFirst: flag({ label: 'The house tastes first' }),
   doseToleranceG: quantity('doseToleranceG', {}),
   yieldToleranceG: quantity('yieldToleranceG', {}),

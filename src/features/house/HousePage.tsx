@@ -9,6 +9,8 @@ import {
   CLOCKS,
   DOSE_SCHOOL_LABELS,
   DOSE_SCHOOLS,
+  TASTE_LEVER_LABELS,
+  TASTE_LEVERS,
   HEADSPACE_LABELS,
   HEADSPACES,
   REST_SCHOOL_LABELS,
@@ -64,6 +66,7 @@ const LABELS = {
   headspace: 'Basket',
   proofGoalPct: 'Sure enough at',
   leastLiking: 'A cup approves from a liking of',
+  tasteLevers: 'When the cup is not right',
   cremaGPerMl: HOUSE.cremaGPerMl.label,
   tdsFromPct: HOUSE.tdsFromPct.label,
   tdsToPct: HOUSE.tdsToPct.label,
@@ -94,6 +97,7 @@ const SHOWN = [
   'yieldToleranceG',
   'proofGoalPct',
   'leastLiking',
+  'tasteLevers',
   'cremaGPerMl',
   ...REGION,
   'waterHardnessMgL',
@@ -216,6 +220,11 @@ export function HousePage({ house, backups }: { house: House; backups: BackupVie
                     step={5}
                     hint="80 to 90: surer takes more shots"
                     {...bind('proofGoalPct')}
+                  />
+                  <SelectInput
+                    label={LABELS.tasteLevers}
+                    options={optionsOf(TASTE_LEVERS, TASTE_LEVER_LABELS)}
+                    {...bind('tasteLevers')}
                   />
                   <QuantityInput
                     label={LABELS.leastLiking}

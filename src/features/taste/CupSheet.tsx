@@ -238,6 +238,7 @@ function Verdict({
     dial: shot.dial,
     grinder: bench.setup.grinder,
     machine: bench.setup.machine,
+    levers: bench.judging.levers,
   });
   return (
     <Notice role="status" $kind={direction.verdict === 'right' ? 'good' : 'caution'}>
