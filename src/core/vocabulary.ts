@@ -140,6 +140,9 @@ export const SEEN = [
 ] as const;
 export type Seen = (typeof SEEN)[number];
 
+/** Kept with the shot and judged by nobody: the clock and the scale say what they would. */
+export const SEEN_AS_NOTES: readonly Seen[] = ['gush', 'drip', 'earlyBlond', 'paleCrema', 'mud'];
+
 export const SEEN_LABELS: Record<Seen, string> = {
   gush: 'Gushing',
   drip: 'Drips only, no stream',

@@ -2,7 +2,8 @@
  * What an experienced lead would say of cups: a liked one wins, a thin one is not sour, a very sour one lies far. Written
  * from how the work is done, row by row.
  */
-import { check, liked, sour, type Row } from '../support/judged';
+import { SEEN, SEEN_AS_NOTES, type Seen } from '@/core/vocabulary';
+import { ask, check, liked, sour, type Row } from '../support/judged';
 
 /** Loved, and as sharp as a bright coffee may be. */
 const loved = { ...liked, liking: 9 };
@@ -208,6 +209,49 @@ const ROWS: Readonly<Record<string, Row>> = {
     status: 'taste',
     way: 'longer',
   },
+  // A basket has a limit.
+  'slow, and the screen marks the puck: less coffee before coarser': {
+    shots: [{ timeS: 38, seen: ['screenPrint'] }],
+    status: 'dose',
+    way: 'less dose',
+    why: ['basketFull', 'tooSlow'],
+    says: /18\.0 → 17\.5 g.*The screen marks the puck/,
+  },
+  'slow with 20 g in a basket made for 18 g': {
+    shots: [{ timeS: 38 }],
+    target: { doseG: 20, yieldG: 40 },
+    also: { basket: { ratedG: 18 } },
+    status: 'dose',
+    way: 'less dose',
+    why: ['basketFull'],
+    says: /20\.0 → 18\.0 g/,
+  },
+  'choked with 20 g in a basket made for 18 g: the pressure is said first': {
+    shots: [{ yieldG: 0.5, timeS: 30 }],
+    target: { doseG: 20, yieldG: 40 },
+    also: { basket: { ratedG: 18 } },
+    status: 'dose',
+    way: 'less dose',
+    why: ['choked', 'basketFull'],
+    says: /vent before you loosen.*less coffee first/,
+  },
+  'fast, and the screen marks the puck: finer, as always': {
+    shots: [{ timeS: 20, seen: ['screenPrint'] }],
+    status: 'grind',
+    way: 'finer',
+  },
+  'fast, and a soupy puck: no fault of the basket': {
+    shots: [{ timeS: 20, seen: ['mud'] }],
+    status: 'grind',
+    way: 'finer',
+  },
+  'half a gram over the rating is no fault': {
+    shots: [{ timeS: 38 }],
+    target: { doseG: 18.5 },
+    also: { basket: { ratedG: 18 } },
+    status: 'grind',
+    way: 'coarser',
+  },
   'water as hot as it goes': {
     shots: [{ timeS: 28, taste: sour }],
     target: { temperatureC: 96.5 },
@@ -218,3 +262,15 @@ const ROWS: Readonly<Record<string, Row>> = {
 };
 
 it.each(Object.entries(ROWS))('%s', (_name, row) => check(row));
+
+it('reads every observation on a shot, or calls it a note', () => {
+  const shots = [{ timeS: 38 }, { timeS: 24.6 }, { timeS: 20, yieldG: 12 }];
+  const advised = (seen: readonly Seen[]) =>
+    shots.map((shot) => {
+      const { status, reasons } = ask({ shots: [{ ...shot, seen: [...seen] }] });
+      return [status, reasons.map(({ code }) => code)];
+    });
+  const plain = JSON.stringify(advised([]));
+  const unread = SEEN.filter((word) => JSON.stringify(advised([word])) === plain);
+  expect(unread).toEqual(SEEN_AS_NOTES);
+});

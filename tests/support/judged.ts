@@ -36,7 +36,7 @@ export const drip = { clock: 'firstDrip' } as const;
 export const DRIP_WINDOW = { clock: 'firstDrip', timeS: [20, 24] as [number, number] } as const;
 export const twenty = { doseG: 20, yieldG: 40 };
 
-function ask({ shots, target = {}, also = {} }: Row) {
+export function ask({ shots, target = {}, also = {} }: Omit<Row, 'status'>) {
   const full = targetSchema.parse({
     doseG: 18,
     yieldG: 36,

@@ -6,7 +6,7 @@
 import type { CodedMessage } from '../message';
 import { isSameDial, settingLimits } from '../grinder/dial';
 import { dialWords } from '../grinder/notation';
-import { basketWarnings } from '../start/setupLimits';
+import { basketWarnings, isTooFull } from '../start/setupLimits';
 import { tasteMove, tasteMoves } from './tasteMove';
 import { ageShare } from './age';
 import { hasLikedCup } from './approved';
@@ -15,7 +15,7 @@ import { correctedLnTime, directionOf, isByVolume, judge, lastOf, type Judged } 
 import { prepSigns } from './prep';
 import { alternatives, offersTrim } from './alternatives';
 import { costOf, expectAt, landing, moveTo, purgeBefore, settingNow } from './grind';
-import { doseToCentre, nextSettingOf } from './nextSetting';
+import { doseToCentre, nextSettingOf, UNDER_RATING_G } from './nextSetting';
 import { isOnTarget, proofOf, shotsAt } from './onTarget';
 import { pulledAfter } from './revise';
 import { settingAfter } from './setting';
@@ -41,6 +41,8 @@ import { plainReason, REASONS } from './reasons';
 
 /** A move to the end of the dial is not worth making below this landing probability. */
 const RANGE_ENDS_BELOW = 0.25;
+/** A puck that touches the screen is this much too high, g. House heuristic. */
+const SWOLLEN_G = 0.5;
 /** A shot this far off the recipe's temperature is no shot of the recipe. */
 const OTHER_TEMPERATURE_C = 0.5;
 
@@ -68,16 +70,18 @@ export function nextMove(input: NextInput): Advice {
     const advice = nextMove({ ...input, carry: undefined });
     return { ...advice, reasons: [plainReason('dialInAnew'), ...advice.reasons] };
   }
-  const { beside, ...judgement }: Judgement =
+  const { beside, ...judgement }: Judgement = basketFirst(
+    judged,
     firstShot(judged, carry) ??
-    outOfRange(judged) ??
-    likedTwice(judged) ??
-    measurement(judged) ??
-    preparation(judged) ??
-    taste(judged) ??
-    carried(judged, carry) ??
-    settled(judged) ??
-    grind(judged);
+      outOfRange(judged) ??
+      likedTwice(judged) ??
+      measurement(judged) ??
+      preparation(judged) ??
+      taste(judged) ??
+      carried(judged, carry) ??
+      settled(judged) ??
+      grind(judged),
+  );
   const here = settingNow(judged);
   const setting = settingAfter(here, judgement.move);
   const { yieldG, temperatureC, timeS } = input.target;
@@ -102,7 +106,7 @@ export function nextMove(input: NextInput): Advice {
     proof:
       input.shots.length === 0 || judged.isRevised ? null : (carry?.proof ?? proofOf(judged, here)),
     marks: judged.marks,
-    warnings: basketWarnings(input.basket),
+    warnings: basketWarnings(input.basket, input.target.doseG),
   };
 }
 
@@ -337,6 +341,29 @@ function isNearEdge(judged: Judged): boolean {
   const [low, high] = judged.input.target.timeS;
   const { timeOnTargetClockS } = lastOf(judged).mark;
   return Math.abs(timeOnTargetClockS - (low + high) / 2) > (high - low) / 4;
+}
+
+/** Where the basket is full, less goes into it before the grind goes coarser; the dial stays. */
+function basketFirst(judged: Judged, judgement: Judgement): Judgement {
+  const { basket, shots } = judged.input;
+  const isCoarser =
+    judgement.move?.variable === 'dial' && judgement.move.message.values?.side === 'coarser';
+  if (!isCoarser || shots.length === 0 || judged.isRevised) return judgement;
+  const { aimDoseG, dial } = judged;
+  const isOver = isTooFull(aimDoseG, basket);
+  if (!isOver && !lastOf(judged).shot.seen.includes('screenPrint')) return judgement;
+  const lessG = Math.max(basket.ratedG - UNDER_RATING_G, aimDoseG - SWOLLEN_G);
+  const doseG = isOver ? basket.ratedG : Math.round(10 * lessG) / 10;
+  const move = moveTo(judged, { dial, doseG });
+  if (move === null) return judgement;
+  const isChoked = judgement.reasons.some(({ code }) => code === 'choked');
+  const full = REASONS.basketFull({ doseG: aimDoseG, ratedG: basket.ratedG }, isOver);
+  return {
+    status: 'dose',
+    move,
+    // Pressure behind the puck is said first, whatever comes next.
+    reasons: isChoked ? [plainReason('chokedFull'), full] : [full, ...judgement.reasons],
+  };
 }
 
 /** The planned setting as a move; a dose move where the grinder's range ends. */

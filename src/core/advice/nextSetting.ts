@@ -23,7 +23,7 @@ const FARTHEST_STEPS = 40;
 
 /** Dose trim: at most this off the recipe, and within these of the basket's rating, as a lead may go. */
 const TRIM_LIMIT_G = 1;
-const UNDER_RATING_G = 2;
+export const UNDER_RATING_G = 2;
 /** However little the shots seem to mind the dose, it is not moved by more than this says. */
 const LEAST_DOSE_EXPONENT = 0.5;
 

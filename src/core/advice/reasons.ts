@@ -26,6 +26,7 @@ type PlainReason =
   | 'dialInAnew'
   | 'revised'
   | 'gushing'
+  | 'chokedFull'
   | 'byVolume'
   | 'otherPeriod'
   | 'unpurged'
@@ -39,7 +40,8 @@ type PlainReason =
   | 'slowAndSourLight'
   | 'noBetter';
 
-export const plainReason = (name: PlainReason): CodedMessage => reason(name);
+export const plainReason = (name: PlainReason): CodedMessage =>
+  reason(name, undefined, name === 'chokedFull' ? 'choked' : name);
 
 type Window = readonly [number, number];
 
@@ -111,6 +113,8 @@ export const REASONS = {
     }),
   otherTemperature: (pulledC: number, recipeC: number) =>
     reason('otherTemperature', { pulledC, recipeC }),
+  basketFull: (dose: { readonly doseG: number; readonly ratedG: number }, isOver: boolean) =>
+    reason('basketFull', { ...dose, by: isOver ? 'dose' : 'screen' }),
   /** Two ways to the same end, and what each does to strength. */
   levers: (first: Way, second: Way) =>
     reason('levers', { first: thenMessage(first), second: thenMessage(second) }),

@@ -35,9 +35,23 @@ export function styleWarnings(style: BrewStyle, machine: Machine | undefined): W
   ];
 }
 
-/** A pressurised basket makes its own resistance: no grind can be dialled in on it. */
-export function basketWarnings({ pressurised }: Pick<Basket, 'pressurised'>): Warning[] {
-  return pressurised ? [warning('pressurised')] : [];
+/** More than this over its rating a basket is too full: the puck swells against the screen, g. House heuristic. */
+const FULL_FROM_G = 0.5;
+
+/** Is a dose more than a basket is made for? */
+export const isTooFull = (doseG: number, { ratedG }: Pick<Basket, 'ratedG'>): boolean =>
+  doseG > ratedG + FULL_FROM_G + 1e-9;
+
+export const overRating = (doseG: number, { ratedG }: Pick<Basket, 'ratedG'>): Warning =>
+  warning('overRating', { doseG, ratedG });
+
+/** A pressurised basket makes its own resistance: no grind can be dialled in on it. Another can be too full. */
+export function basketWarnings(basket: Basket, doseG?: number): Warning[] {
+  const { pressurised } = basket;
+  return [
+    ...(pressurised ? [warning('pressurised')] : []),
+    ...(doseG !== undefined && isTooFull(doseG, basket) ? [overRating(doseG, basket)] : []),
+  ];
 }
 
 /** What to set on the display for a temperature at the group; null where the two agree. */

@@ -1,6 +1,7 @@
 'use client';
 
 import { chanceMessage } from '@/core/chance';
+import { settableG } from '@/core/extraction/settable';
 import { figure } from '@/core/figure';
 import { isOnTargetStatus } from '@/core/advice/types';
 import styled from 'styled-components';
@@ -101,6 +102,12 @@ export function NextMove({ bench, releaseId }: { bench: Bench; releaseId: string
         ) : (
           bench.isOnBench && <p>The lead puts it on the bench.</p>
         ))}
+      {mayTake &&
+        status === 'dose' &&
+        move &&
+        reasons.some(({ code }) => code === 'basketFull') && (
+          <TakeDose bench={bench} doseG={move.to} releaseId={releaseId} />
+        )}
       {mayTake && window && <KeepCup bench={bench} window={window} releaseId={releaseId} />}
       {mayTake && offersTrim && <AllowTrim releaseId={releaseId} />}
       {!isOnTargetStatus(status) && (
@@ -150,6 +157,25 @@ function TakeMove({ bench, move, releaseId }: { bench: Bench; move: Move; releas
       </Button>
       <Faults faults={faults} />
     </>
+  );
+}
+
+/** A basket that is too full is the recipe's fault, whatever the grinder: its next revision, at the same ratio. */
+function TakeDose({ bench, doseG, releaseId }: { bench: Bench; doseG: number; releaseId: string }) {
+  const { ratio, timeS } = bench.draft.recipe;
+  const { take, faults, isBusy } = useRevision(bench, releaseId, {
+    doseG,
+    yieldG: settableG(doseG * ratio),
+    timeS,
+    why: 'The basket was too full',
+  });
+  return (
+    <div>
+      <Button onPress={take} isPending={isBusy}>
+        Use this recipe
+      </Button>
+      <Faults faults={faults} />
+    </div>
   );
 }
 

@@ -5,7 +5,7 @@ import styled from 'styled-components';
 import { OwnKey } from '@/ui/OwnKey';
 import { volumeOfMass } from '@/core/extraction/volume';
 import { dialMoveWords, dialWords } from '@/core/grinder/notation';
-import { SEEN, SEEN_LABELS, type Seen } from '@/core/vocabulary';
+import { SEEN, SEEN_AS_NOTES, SEEN_LABELS, type Seen } from '@/core/vocabulary';
 import type { PullView } from '@/views/pull';
 import type { Bench } from '@/views/release';
 import type { Refractometer } from '@/devices/instruments';
@@ -128,6 +128,11 @@ export function ShotForm({
         ? text.seen.filter((other) => other !== word)
         : [...text.seen, word],
     });
+  const chipOf = (word: Seen) => (
+    <Chip key={word} isSelected={text.seen.includes(word)} onChange={() => toggleSeen(word)}>
+      {SEEN_LABELS[word]}
+    </Chip>
+  );
   return (
     <Form onSubmit={onSubmit} noValidate aria-label="Shot">
       <BeforeShot bench={bench} text={text} stopAtG={stopAtG} bag={bag} />
@@ -187,11 +192,11 @@ export function ShotForm({
         <Chip isSelected={isByVolume} onChange={readByVolume}>
           Yield by volume
         </Chip>
-        {SEEN.map((word) => (
-          <Chip key={word} isSelected={text.seen.includes(word)} onChange={() => toggleSeen(word)}>
-            {SEEN_LABELS[word]}
-          </Chip>
-        ))}
+        {SEEN.filter((word) => !SEEN_AS_NOTES.includes(word)).map(chipOf)}
+      </ChipRow>
+      <ChipRow role="group" aria-label="Notes, not judged">
+        <Small as="span">Notes</Small>
+        {SEEN_AS_NOTES.map(chipOf)}
       </ChipRow>
       {needsPurge(text, bench) && !text.purged && (
         <Small role="status">

@@ -15,12 +15,13 @@ import { MainButton, QuietButton } from '@/ui/Button';
 import { DraftNotice } from '@/ui/DraftNotice';
 import { Faults } from '@/ui/Faults';
 import { QuantityInput } from '@/ui/fields';
+import { isTooFull, overRating } from '@/core/start/setupLimits';
 import { readNumber } from '@/core/readNumber';
 import { intervalWords } from '@/ui/intervalWords';
 import { NotationProvider } from '@/ui/notation';
 import { OverruleReason } from '@/ui/OverruleReason';
 import { useMay, useUnits } from '@/ui/person';
-import { readingText, Small } from '@/ui/type';
+import { Notice, readingText, Small } from '@/ui/type';
 import { useCommand } from '@/ui/useCommand';
 import { useDraft } from '@/ui/useDraft';
 import { useTextForm } from '@/ui/useTextForm';
@@ -103,7 +104,7 @@ export interface AcceptFormProps {
 /** The proposal as figures to change or take; accepting puts it on the bench. Its plate and its programme stand apart. */
 export function AcceptForm(props: AcceptFormProps) {
   const { view, batch, proposal, firstDial, style, temperatureSchool, setup, water } = props;
-  const { massFigure, temperatureFigure } = useUnits();
+  const { massFigure, temperatureFigure, say } = useUnits();
   const isLead = useMay('lead');
   const router = useRouter();
   const { submit, faults, faultOf, isBusy } = useCommand();
@@ -149,6 +150,7 @@ export function AcceptForm(props: AcceptFormProps) {
     draft.forget();
     router.push(`/releases/${view.release.id}/pull`);
   };
+  const doseG = readNumber(text.doseG);
   const { interval80 } = proposal;
   const band = (
     [low, high]: readonly [number, number],
@@ -232,6 +234,9 @@ export function AcceptForm(props: AcceptFormProps) {
           {...bindEnd('restDays', 1)}
         />
       </Figures>
+      {setup && typeof doseG === 'number' && isTooFull(doseG, setup.basket) && (
+        <Notice>{say(overRating(doseG, setup.basket).message)}</Notice>
+      )}
       {changed.length > 0 && (
         <OverruleReason
           label={`Your change of ${changed.join(', ')}; reason (optional)`}
