@@ -3,7 +3,7 @@
  * from how the work is done, row by row.
  */
 import { SEEN, SEEN_AS_NOTES, type Seen } from '@/core/vocabulary';
-import { ask, check, liked, sour, type Row } from '../support/judged';
+import { ask, check, GRINDER, liked, sour, type Row } from '../support/judged';
 
 /** Loved, and as sharp as a bright coffee may be. */
 const loved = { ...liked, liking: 9 };
@@ -251,6 +251,31 @@ const ROWS: Readonly<Record<string, Row>> = {
     also: { basket: { ratedG: 18 } },
     status: 'grind',
     way: 'coarser',
+  },
+  // A step that jumps over the window.
+  'two shots on either side of the window and no setting between': {
+    shots: [
+      { dial: 10, timeS: 24 },
+      { dial: 10, timeS: 24.4, purgeG: 6 },
+      { dial: 9, timeS: 33, purgeG: 6 },
+      { dial: 9, timeS: 33.5, purgeG: 6 },
+    ],
+    also: { grinder: { ...GRINDER, umPerStep: 60 } },
+    status: 'nearest',
+    way: 'stay',
+    why: ['jumps'],
+    says: /jumps over 26-30 s: 10 runs about 24 s, 9 about 33 s.*Use 10 with 1[89]\.\d g, or taste both/,
+    or: /dose 18\.0 → 1[89]\.\d g/,
+    offersTrim: true,
+  },
+  'one shot on one of the sides is not enough to say so': {
+    shots: [
+      { dial: 10, timeS: 24 },
+      { dial: 10, timeS: 24.4, purgeG: 6 },
+      { dial: 9, timeS: 33, purgeG: 6 },
+    ],
+    also: { grinder: { ...GRINDER, umPerStep: 60 } },
+    status: 'repeat',
   },
   'water as hot as it goes': {
     shots: [{ timeS: 28, taste: sour }],

@@ -2,6 +2,7 @@
 import { inSentence, type Message } from '../message';
 import { costOf, expectAt, landing, moveTo, settingNow } from './grind';
 import type { Judged } from './judge';
+import { jumpOf } from './jump';
 import { doseToCentre, isSensible, nextSettingOf } from './nextSetting';
 import { pulledAfter } from './revise';
 import {
@@ -69,7 +70,14 @@ export function alternatives(
   }
   if (status === 'grind' || status === 'dose' || status === 'taste')
     add(here, () => ({ id: 'advice.other.repeat' }));
-  if (status === 'grind' || status === 'nearest') {
+  const jump = status === 'nearest' ? jumpOf(judged) : null;
+  if (jump?.trimmed)
+    add(jump.trimmed, (other) =>
+      other!.variable === 'doseG'
+        ? { id: 'advice.other.trim', values: { move: other!.message } }
+        : other!.message,
+    );
+  else if (status === 'grind' || status === 'nearest') {
     const doseG = doseToCentre(judged, judged.dial);
     const trimmed = { dial: judged.dial, doseG: doseG ?? judged.aimDoseG };
     const isOffered =

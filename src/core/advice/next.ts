@@ -6,7 +6,7 @@
 import type { CodedMessage } from '../message';
 import { isSameDial, settingLimits } from '../grinder/dial';
 import { dialWords } from '../grinder/notation';
-import { basketWarnings, isTooFull } from '../start/setupLimits';
+import { basketWarnings } from '../start/setupLimits';
 import { tasteMove, tasteMoves } from './tasteMove';
 import { ageShare } from './age';
 import { hasLikedCup } from './approved';
@@ -15,7 +15,10 @@ import { correctedLnTime, directionOf, isByVolume, judge, lastOf, type Judged } 
 import { prepSigns } from './prep';
 import { alternatives, offersTrim } from './alternatives';
 import { costOf, expectAt, landing, moveTo, purgeBefore, settingNow } from './grind';
-import { doseToCentre, nextSettingOf, UNDER_RATING_G } from './nextSetting';
+import { jumpOf, type Jump } from './jump';
+import { doseToCentre, nextSettingOf } from './nextSetting';
+import { basketFirst } from './basketFirst';
+import type { Judgement } from './judgement';
 import { isOnTarget, proofOf, shotsAt } from './onTarget';
 import { pulledAfter } from './revise';
 import { settingAfter } from './setting';
@@ -23,7 +26,6 @@ import { timeReason } from './timeReason';
 import {
   isOnTargetStatus,
   type Advice,
-  type AdviceStatus,
   type Move,
   type MovedVariable,
   type NextInput,
@@ -41,8 +43,6 @@ import { plainReason, REASONS } from './reasons';
 
 /** A move to the end of the dial is not worth making below this landing probability. */
 const RANGE_ENDS_BELOW = 0.25;
-/** A puck that touches the screen is this much too high, g. House heuristic. */
-const SWOLLEN_G = 0.5;
 /** A shot this far off the recipe's temperature is no shot of the recipe. */
 const OTHER_TEMPERATURE_C = 0.5;
 
@@ -53,14 +53,6 @@ const FAR_OFF = { landing: 0.1, gain: 0.3 } as const;
 const COLD_START_LN = 0.1;
 
 const ALL_VARIABLES: readonly MovedVariable[] = ['dial', 'doseG', 'yieldG', 'temperatureC'];
-
-interface Judgement {
-  readonly status: AdviceStatus;
-  readonly move: Move | null;
-  readonly reasons: readonly CodedMessage[];
-  /** A second move to be tasted beside the first. */
-  readonly beside?: Move;
-}
 
 /** Judges the last shot in the light of all and says what to do next. */
 export function nextMove(input: NextInput): Advice {
@@ -292,6 +284,8 @@ function grind(judged: Judged): Judgement {
   const { target } = judged.input;
   const { shot, mark } = lastOf(judged);
   const { move, status, isNearest } = grindMove(judged);
+  const jump = judged.input.doseSchool === 'trim' ? null : jumpOf(judged);
+  if (jump !== null) return { status: 'nearest', move: null, reasons: [jumpReason(judged, jump)] };
   if (move === null && isNearest)
     return {
       status: 'nearest',
@@ -336,34 +330,19 @@ function grind(judged: Judged): Judgement {
   return { status, move, reasons };
 }
 
+function jumpReason(
+  { input: { grinder, target } }: Judged,
+  { sides, trimmed }: Jump,
+): CodedMessage {
+  const [near, far] = sides.map(({ dial, meanS }) => ({ dial: dialWords(grinder, dial), meanS }));
+  return REASONS.jumps(target.timeS, [near!, far!], trimmed?.doseG ?? null);
+}
+
 /** Is the last shot in the outer quarter of its window, on either side? */
 function isNearEdge(judged: Judged): boolean {
   const [low, high] = judged.input.target.timeS;
   const { timeOnTargetClockS } = lastOf(judged).mark;
   return Math.abs(timeOnTargetClockS - (low + high) / 2) > (high - low) / 4;
-}
-
-/** Where the basket is full, less goes into it before the grind goes coarser; the dial stays. */
-function basketFirst(judged: Judged, judgement: Judgement): Judgement {
-  const { basket, shots } = judged.input;
-  const isCoarser =
-    judgement.move?.variable === 'dial' && judgement.move.message.values?.side === 'coarser';
-  if (!isCoarser || shots.length === 0 || judged.isRevised) return judgement;
-  const { aimDoseG, dial } = judged;
-  const isOver = isTooFull(aimDoseG, basket);
-  if (!isOver && !lastOf(judged).shot.seen.includes('screenPrint')) return judgement;
-  const lessG = Math.max(basket.ratedG - UNDER_RATING_G, aimDoseG - SWOLLEN_G);
-  const doseG = isOver ? basket.ratedG : Math.round(10 * lessG) / 10;
-  const move = moveTo(judged, { dial, doseG });
-  if (move === null) return judgement;
-  const isChoked = judgement.reasons.some(({ code }) => code === 'choked');
-  const full = REASONS.basketFull({ doseG: aimDoseG, ratedG: basket.ratedG }, isOver);
-  return {
-    status: 'dose',
-    move,
-    // Pressure behind the puck is said first, whatever comes next.
-    reasons: isChoked ? [plainReason('chokedFull'), full] : [full, ...judgement.reasons],
-  };
 }
 
 /** The planned setting as a move; a dose move where the grinder's range ends. */

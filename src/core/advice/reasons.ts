@@ -127,6 +127,19 @@ export const REASONS = {
   edge: ({ meanS }: Proof, isNearEdge: boolean) =>
     reason('edge', { meanS, where: isNearEdge ? 'edge' : 'middle' }),
   outvoted: (timeS: number) => reason('outvoted', { timeS }),
+  jumps: (
+    [lowS, highS]: Window,
+    [near, far]: readonly [
+      { readonly dial: string; readonly meanS: number },
+      { readonly dial: string; readonly meanS: number },
+    ],
+    doseG: number | null,
+  ) =>
+    reason('jumps', {
+      ...{ lowS, highS, near: near.dial, nearS: near.meanS, far: far.dial, farS: far.meanS },
+      way: doseG === null ? 'taste' : 'trim',
+      doseG: doseG ?? 0,
+    }),
   nearest: (proof: Proof) => reason('nearest', { proof: proofMessage(proof) }),
   onTarget: (proof: Proof) => reason('onTarget', { proof: proofMessage(proof) }),
   approved: (proof: Proof) => reason('approved', { proof: proofMessage(proof) }),
