@@ -302,7 +302,7 @@ CREATE TABLE grinder (
   finer_is TEXT NOT NULL CHECK (finer_is IN ('lower', 'higher')),
   dial_min REAL NOT NULL,
   dial_max REAL NOT NULL,
-  retention_g REAL NOT NULL CHECK (retention_g BETWEEN 0 AND 20),
+  retention_g REAL NOT NULL CHECK (retention_g BETWEEN 0 AND 60),
   um_per_step REAL CHECK (um_per_step > 0), row_version INTEGER NOT NULL DEFAULT 1, seconds_per_step REAL CHECK (seconds_per_step BETWEEN 0.1 AND 20), removed_at TEXT, stepless INTEGER NOT NULL DEFAULT 0 CHECK (stepless IN (0, 1)), chokes_at REAL, seconds_per_step_half80 REAL CHECK (seconds_per_step_half80 BETWEEN 0 AND 20), reference_dial REAL, notation TEXT NOT NULL DEFAULT 'numbers' CHECK (notation IN ('numbers', 'turns', 'letters', 'marks')), divisions REAL CHECK (divisions BETWEEN 2 AND 200),
   CHECK (dial_min < dial_max)
 ) STRICT;
@@ -640,12 +640,12 @@ CREATE TABLE shot (
   clock TEXT NOT NULL CHECK (clock IN ('pump', 'firstDrip')),
   temperature_c REAL NOT NULL CHECK (temperature_c BETWEEN 60 AND 100),
   purged INTEGER NOT NULL CHECK (purged IN (0, 1)),
-  purge_g REAL CHECK (purge_g BETWEEN 0 AND 40),
+  purge_g REAL CHECK (purge_g BETWEEN 0 AND 120),
   seen TEXT NOT NULL DEFAULT '[]' CHECK (json_valid(seen)),
   remark TEXT NOT NULL DEFAULT '' CHECK (length(remark) <= 500),
   tds_pct REAL CHECK (tds_pct BETWEEN 0 AND 30),
   removed_at TEXT
-, overruled TEXT CHECK (length(overruled) BETWEEN 1 AND 400), beans TEXT NOT NULL DEFAULT 'room' CHECK (beans IN ('room', 'warm', 'frozen', 'misted')), blond_s REAL CHECK (blond_s BETWEEN 0 AND 180), puck TEXT NOT NULL DEFAULT '' CHECK (length(puck) <= 500), overrun_g REAL CHECK (overrun_g BETWEEN 0 AND 20), is_simulated INTEGER NOT NULL DEFAULT 0 CHECK (is_simulated IN (0, 1)), row_version INTEGER NOT NULL DEFAULT 1, yield_ml REAL CHECK (yield_ml BETWEEN 3 AND 300), sample_id TEXT REFERENCES sample (id)) STRICT;
+, overruled TEXT CHECK (length(overruled) BETWEEN 1 AND 400), beans TEXT NOT NULL DEFAULT 'room' CHECK (beans IN ('room', 'warm', 'frozen', 'misted')), blond_s REAL CHECK (blond_s BETWEEN 0 AND 180), puck TEXT NOT NULL DEFAULT '' CHECK (length(puck) <= 500), overrun_g REAL CHECK (overrun_g BETWEEN 0 AND 20), is_simulated INTEGER NOT NULL DEFAULT 0 CHECK (is_simulated IN (0, 1)), row_version INTEGER NOT NULL DEFAULT 1, yield_ml REAL CHECK (yield_ml BETWEEN 3 AND 300), sample_id TEXT REFERENCES sample (id), peak_bar REAL CHECK (peak_bar BETWEEN 0 AND 15), bean_c REAL CHECK (bean_c BETWEEN -40 AND 80), ground_c REAL CHECK (ground_c BETWEEN -20 AND 100)) STRICT;
 
 CREATE INDEX shot_by_draft ON shot (recipe_draft_id, pulled_at);
 

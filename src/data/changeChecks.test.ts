@@ -3,7 +3,7 @@ import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
-import { changeChecks, withoutWordList } from './changeChecks';
+import { changeChecks, withLimit, withoutWordList } from './changeChecks';
 import { openDatabase, type Db } from './database';
 
 function cups(): Db {
@@ -49,15 +49,28 @@ it('refuses a definition that a row is against, or that changes nothing, and lea
   expect(() => db.exec(`UPDATE sqlite_schema SET sql = '' WHERE name = 'cup'`)).toThrow();
 });
 
+it('widens a limit, of the column it names alone', () => {
+  const db = cups();
+  const add = (ml: number) => () =>
+    db.prepare(`INSERT INTO cup (ml, kind) VALUES (?, 'glass')`).run(ml);
+  expect(add(150)).toThrow(/CHECK/);
+  changeChecks(db, 'cup', withLimit('ml', [100, 200]));
+  add(150)();
+  expect(add(201)).toThrow(/CHECK/);
+  // Not there, or not as it is said to be.
+  for (const limit of [withLimit('ml', [100, 300]), withLimit('gl', [200, 300])])
+    expect(() => changeChecks(db, 'cup', limit)).toThrow(/is not there/);
+});
+
 it('a file from before takes another language and school, and refuses what it refused else', () => {
   const folder = mkdtempSync(join(tmpdir(), 'kettlebrand-'));
   const file = join(folder, 'kettlebrand.sqlite');
   const old = new Database(file);
-  const before = readdirSync('src/data/migrations')
+  const ofOld = readdirSync('src/data/migrations')
     .filter((name) => name < '0023')
     .sort();
-  for (const name of before) old.exec(readFileSync(`src/data/migrations/${name}`, 'utf8'));
-  old.pragma(`user_version = ${before.length}`);
+  for (const name of ofOld) old.exec(readFileSync(`src/data/migrations/${name}`, 'utf8'));
+  old.pragma(`user_version = ${ofOld.length}`);
   const at = '2026-05-10T08:00:00.000Z';
   old.exec(`INSERT INTO house (id, name, created_at) VALUES (1, 'Lanternfell Coffee', '${at}')`);
   const set = (db: Db, what: string) => () => db.exec(`UPDATE house SET ${what}`);
@@ -69,6 +82,16 @@ it('a file from before takes another language and school, and refuses what it re
   const db = openDatabase(file);
   expect(names(db)).toEqual(had);
   set(db, `card_language = 'nl', rest_school = 'byMoon', name = 'Still here'`)();
+  // Grinders keep more than they were once thought to.
+  const grinder = (retentionG: number) => () =>
+    db
+      .prepare(
+        `INSERT INTO grinder (id, name, step_size, finer_is, dial_min, dial_max, retention_g)
+         VALUES (?, 'Chamber', 1, 'lower', 0, 40, ?)`,
+      )
+      .run(`g${retentionG}`, retentionG);
+  grinder(22.5)();
+  expect(grinder(61)).toThrow(/CHECK/);
   expect(set(db, `clock = 'sundial'`)).toThrow(/CHECK/);
   expect(db.pragma('integrity_check', { simple: true })).toBe('ok');
   expect(db.pragma('foreign_key_check')).toEqual([]);

@@ -40,3 +40,12 @@ export function withoutWordList(column: string): (sql: string) => string {
   const list = new RegExp(`\\s*CHECK \\(${column} IN \\('[^)]*'\\)\\)`);
   return (sql) => sql.replace(list, '');
 }
+
+/** A definition whose column takes values up to another limit. */
+export function withLimit(
+  column: string,
+  [before, after]: readonly [number, number],
+): (sql: string) => string {
+  const check = new RegExp(`(CHECK \\(${column} BETWEEN -?[\\d.]+ AND )${before}\\)`);
+  return (sql) => sql.replace(check, `$1${after})`);
+}

@@ -6,8 +6,7 @@ import type { Shot } from '../schema/shot';
 import type { BeanState, Clock } from '../vocabulary';
 import type { PrepSign } from './prep';
 import { proofFigures, proofMessage } from './proof';
-import type { Move, Proof } from './types';
-import type { Kept } from './window';
+import type { Kept, Move, Proof } from './types';
 
 const advice = (name: string, values: Message['values'] = {}): Message => ({
   id: `advice.${name}`,

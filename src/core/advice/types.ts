@@ -142,6 +142,12 @@ export interface Advice {
   readonly warnings: readonly CodedMessage[];
 }
 
+/** A recipe that follows a liked cup: its window, and its yield where that was another one, g. */
+export interface Kept {
+  readonly timeS: readonly [number, number];
+  readonly yieldG: number | null;
+}
+
 /** What the shots at a setting say of it, without the noise of a single shot. */
 export interface Proof {
   /** Its mean time on the target's clock and the sd of that mean, s. */

@@ -8,19 +8,13 @@ import { isWellLiked } from '../taste/direction';
 import { directionOf, lastOf, type Judged } from './judge';
 import { shotsAt } from './onTarget';
 import { settingNow } from './grind';
-import { USUAL_JUDGING } from './types';
+import { USUAL_JUDGING, type Kept } from './types';
 import { REASONS } from './reasons';
 
 /** A cup this much liked outside the window moves the window. */
 const LIKED_OUTSIDE = 8;
 /** So many such cups, and keeping them is the next step. */
 const LIKED_TWICE = 2;
-
-/** A recipe that follows the cup: its window, and its yield where that was another one, g. */
-export interface Kept {
-  readonly timeS: readonly [number, number];
-  readonly yieldG: number | null;
-}
 
 const isLiked = ({ target }: Judged['input'], shot: Judged['input']['shots'][number]): boolean => {
   const verdict = directionOf(shot, target.roastLevel)?.verdict;

@@ -45,6 +45,14 @@ export const SHOT = {
   }),
   /** When the stream turned pale, from the pump. */
   blondS: quantity('blondS', { label: 'Turns pale at', step: 0.5, optional: true }),
+  /** Read off the gauge. */
+  peakBar: quantity('peakBar', {
+    step: 0.1,
+    optional: true,
+    headers: ['peak pressure', 'pressure', 'peak bar'],
+  }),
+  beanC: quantity('beanC', { step: 0.5, optional: true, headers: ['bean temperature'] }),
+  groundC: quantity('groundC', { step: 0.5, optional: true, headers: ['ground temperature'] }),
   puck: text('remark', { label: 'Spent puck', default: '', headers: ['spent puck', 'puck'] }),
   /** What ran into the cup after the pump stopped, off the scale. */
   overrunG: quantity('overrunG', { optional: true }),

@@ -62,7 +62,10 @@ export function MoreOfShot({
           name="temperatureC"
           {...(displayC !== null && { hint: `At the group: set ${temperature(displayC)}` })}
         />
-        <EntryFields form={form} names={['clock', 'beans', 'blondS']} />
+        <EntryFields
+          form={form}
+          names={['clock', 'beans', 'blondS', 'peakBar', 'beanC', 'groundC']}
+        />
         <Wide>
           <EntryField form={form} name="puck" />
         </Wide>
@@ -77,7 +80,17 @@ export function MoreOfShot({
   );
 }
 
-const RARE = ['temperatureC', 'clock', 'beans', 'blondS', 'puck', 'remark'] as const;
+const RARE = [
+  'temperatureC',
+  'clock',
+  'beans',
+  'blondS',
+  'peakBar',
+  'beanC',
+  'groundC',
+  'puck',
+  'remark',
+] as const;
 
 /** What holds of a shot unless somebody says otherwise, in one line. */
 function heldWords(text: ShotText, temperature: (c: number) => string): string {
@@ -87,6 +100,7 @@ function heldWords(text: ShotText, temperature: (c: number) => string): string {
     `timed ${CLOCK_LABELS[text.clock]}`,
     `beans: ${BEAN_STATE_LABELS[text.beans].toLowerCase()}`,
     ...(text.blondS === '' ? [] : [`pale at ${text.blondS} s`]),
+    ...(text.peakBar === '' ? [] : [`${text.peakBar} bar at most`]),
     ...(text.puck === '' ? [] : ['puck noted']),
     ...(text.remark === '' ? [] : ['remark']),
     ...(text.trace ? [`trace of ${text.trace.length} points`] : []),
