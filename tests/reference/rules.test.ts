@@ -48,14 +48,15 @@ describe('what each rule does to a classic', () => {
   it.each<[string, Change, number[]]>([
     ['one step lighter', { roastLevel: -1 }, [0.2, 2, 0, 1.5, 0.01]],
     ['two steps lighter', { roastLevel: -2 }, [0.4, 4, 0, 3, 0.02]],
-    ['one step darker', { roastLevel: 1 }, [-0.3, -2, 0, -1, -0.015]],
-    ['half a step darker', { roastLevel: 0.5 }, [-0.15, -1, 0, -0.5, -0.0075]],
+    ['one step darker', { roastLevel: 1 }, [-0.28, -2, 0, -1, -0.015]],
+    ['two steps darker: half as far again', { roastLevel: 2 }, [-0.42, -3, 0, -1.5, -0.0225]],
+    ['half a step darker', { roastLevel: 0.5 }, [-0.14, -1, 0, -0.5, -0.0075]],
     ['honey', { process: 'honey' }, [-0.03, -0.4, -0.01, -0.4, 0]],
     ['natural', { process: 'natural' }, [-0.06, -0.8, -0.02, -0.8, 0]],
     ['anaerobic washed', { process: 'anaerobicWashed' }, [-0.06, -0.8, -0.02, -0.8, 0]],
     ['wet-hulled', { process: 'wetHulled' }, [-0.06, -0.8, -0.02, -0.8, 0]],
     ['barrel-aged', { process: 'barrelAged' }, [-0.06, -0.8, -0.02, -0.8, 0]],
-    ['decaf', { process: 'decaf' }, [-0.06, -0.8, -0.02, -0.8, 0]],
+    ['decaf', { process: 'decaf' }, [0, 0, 0, 0.8, 0]],
     ['anaerobic natural', { process: 'anaerobicNatural' }, [-0.105, -1.4, -0.035, -1.4, 0]],
     ['carbonic', { process: 'carbonicMaceration' }, [-0.105, -1.4, -0.035, -1.4, 0]],
     ['infused', { process: 'infused' }, [-0.12, -1.6, -0.04, -1.6, 0]],
@@ -92,7 +93,7 @@ describe('what each style does', () => {
   );
 
   it('short and dense shortens a dark roast less than a classic does', () => {
-    close(effect({ roastLevel: 1 }, 'shortDense'), [-0.1, -2, 0, -1, -0.015]);
+    close(effect({ roastLevel: 1 }, 'shortDense'), [-0.08, -2, 0, -1, -0.015]);
   });
 });
 

@@ -37,7 +37,7 @@ export const PROCESS_INTENSITY: Record<Process, number> = {
   infused: 2,
   wetHulled: 1,
   barrelAged: 1,
-  decaf: 1,
+  decaf: 0,
   other: 1.5,
 };
 

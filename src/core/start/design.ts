@@ -61,7 +61,8 @@ export function designRow(features: Features, style: BrewStyle): number[] {
     style,
     crossed: {
       light: Math.max(0, -roast),
-      dark: Math.max(0, roast),
+      // Beyond dark a coffee changes half as fast: nobody drinks it at 1:1.
+      dark: Math.min(1, Math.max(0, roast)) + Math.max(0, roast - 1) / 2,
       intensity: features.intensity,
     },
     restWeeks: Math.min(REST_CLIP[1], Math.max(REST_CLIP[0], restWeeks)),

@@ -73,7 +73,7 @@ const LIGHT: RuleRow = [
   [0.01, 0.02],
 ];
 const DARK: RuleRow = [
-  [-0.3, 0.1],
+  [-0.28, 0.1],
   [-2, 1.5],
   [0, 0.06],
   [-1, 0.8],
@@ -94,7 +94,8 @@ const PROCESS: RuleRow = [
   [0, 0.7],
   [0, 0.015],
 ];
-const DECAF: RuleRow = [PROCESS[0], PROCESS[1], PROCESS[2], [0, 1.2], PROCESS[4]];
+/** Brittle beans that run fast: finer, by how much is in doubt. */
+const DECAF: RuleRow = [PROCESS[0], PROCESS[1], PROCESS[2], [0.8, 1.2], PROCESS[4]];
 const LANDRACE: RuleRow = [
   [0.05, 0.08],
   [0.5, 0.8],

@@ -55,6 +55,9 @@ const anyRelease = fc.record(
   { requiredKeys: ['roastLevel'] },
 );
 
+/** The worked figures (3) were printed with a dark rule of −.30; it is −.28 since. */
+const AS_PRINTED = [{ factor: 'dark', output: 'lnRatio', mean: -0.3, sd: 0.1 }] as const;
+
 describe('propose: worked figures', () => {
   it('(1) a light washed coffee without history', () => {
     const { mean, halfWidth80 } = propose(
@@ -83,7 +86,8 @@ describe('propose: worked figures', () => {
       past('b', -1, 2.6, { process: 'natural' }),
       past('c', 1, 1.5),
     ];
-    const result = propose(ask({ release: { ...reference, roastLevel: -1 }, history }));
+    const release = { ...reference, roastLevel: -1 };
+    const result = propose(ask({ release, history, rules: AS_PRINTED }));
     expectSignificant(Math.exp(result.mean.lnRatio), 2.613);
     expectSignificant(result.halfWidth80.lnRatio, 0.1128);
     const weights = Object.fromEntries(result.evidence.map((e) => [e.id, e.weight]));
@@ -100,9 +104,53 @@ describe('propose: worked figures', () => {
   });
 });
 
+describe('what people drink', () => {
+  const proposed = (changes: Record<string, unknown>) =>
+    propose(ask({ release: { ...reference, roastLevel: 0, ...changes } }));
+
+  it('is never as short as the dose, however dark', () => {
+    expect(proposed({ roastLevel: 1 }).recipe.ratio).toBeGreaterThan(1.4);
+    const darkest = proposed({ roastLevel: 2 }).recipe.ratio;
+    expect(darkest).toBeGreaterThan(1.2);
+    expect(darkest).toBeLessThan(1.5);
+  });
+
+  it('is finer for a decaf than for its twin, at the same ratio, and wider in doubt', () => {
+    for (const roastLevel of [0, 1]) {
+      const [twin, decaf] = [proposed({ roastLevel }), proposed({ roastLevel, process: 'decaf' })];
+      expect(decaf.mean.grindSteps).toBeGreaterThan(twin.mean.grindSteps);
+      expect(decaf.recipe.ratio).toBe(twin.recipe.ratio);
+      expect(decaf.halfWidth80.grindSteps).toBeGreaterThan(twin.halfWidth80.grindSteps);
+    }
+  });
+});
+
+describe('coffees that ask for more than a recipe', () => {
+  const warned = (changes: Record<string, unknown>) =>
+    propose(ask({ release: { ...reference, roastLevel: 0, ...changes } })).warnings.map(
+      ({ code }) => code,
+    );
+
+  it.each<[string, Record<string, unknown>, string[]]>([
+    ['an ordinary medium', {}, []],
+    ['270 days old', { restDays: 270 }, ['stale']],
+    ['as old as it may be', { restDays: 70 }, []],
+    ['decaf', { process: 'decaf' }, ['decaf']],
+    ['very dark and oily', { roastLevel: 2 }, ['oily']],
+    ['very light', { roastLevel: -2 }, ['veryLight']],
+    ['light', { roastLevel: -1 }, []],
+    ['infused', { process: 'infused' }, ['labelling']],
+    [
+      'barrel-aged in a blend',
+      { components: [{ process: 'barrelAged' }, { process: 'washed' }] },
+      ['labelling'],
+    ],
+  ])('%s', (_name, changes, expected) => expect(warned(changes)).toEqual(expected));
+});
+
 describe('posterior: worked figure (3)', () => {
   it('has a log marginal likelihood of 3.0325', () => {
-    const rule = priorFor('lnRatio', 'both');
+    const rule = priorFor('lnRatio', 'both', AS_PRINTED);
     const rows = [
       designRow(featuresOf({ ...reference, roastLevel: 0 }), 'classic'),
       designRow(featuresOf({ ...reference, roastLevel: -1, process: 'natural' }), 'classic'),

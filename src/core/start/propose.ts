@@ -33,6 +33,7 @@ import { learnWithCups, type TaughtModel } from './learnTaste';
 import { tastedParts, type TastedPart } from './tasted';
 import { predict, TRUST_FROM_N, type Posterior } from './posterior';
 import { FACTORS, processSd, type Output, type OwnRule } from './priors';
+import { coffeeWarnings } from './coffeeWarnings';
 import { dialWarnings, setupWarnings, styleWarnings, warning, type Warning } from './setupLimits';
 import { startDialOf, type StartDial } from './startDial';
 import {
@@ -199,6 +200,7 @@ export function proposeFrom(model: TaughtModel, question: Question): Proposal {
     halfWidth80,
     contributions,
     warnings: [
+      ...coffeeWarnings(question.release),
       ...styleWarnings(style, setup?.machine),
       ...setupWarnings(setup, { temperatureC: recipe.temperatureC }),
       ...dialWarnings(startDial, setup?.grinder),
