@@ -24,8 +24,7 @@ export function useLookedAt(choices: readonly BatchChoice[]): BatchChoice | unde
 
 /** Beside the stages where there is room: label and choice in one line. */
 const Switch = styled.div`
-  flex: 0 1 330px;
-  min-width: 260px;
+  flex: 0 1 250px;
 
   > div {
     flex-direction: row;
