@@ -245,6 +245,12 @@ const ROWS: Readonly<Record<string, Row>> = {
     status: 'grind',
     way: 'finer',
   },
+  'a dose trimmed over the rating for this grinder is meant': {
+    shots: [{ timeS: 38, doseG: 18.8, aimDoseG: 18.8 }],
+    also: { basket: { ratedG: 18 }, doseSchool: 'trim' },
+    status: 'grind',
+    way: 'coarser',
+  },
   'half a gram over the rating is no fault': {
     shots: [{ timeS: 38 }],
     target: { doseG: 18.5 },

@@ -11,12 +11,13 @@ const SWOLLEN_G = 0.5;
 
 /** Where the basket is full, less goes into it before the grind goes coarser; the dial stays. */
 export function basketFirst(judged: Judged, judgement: Judgement): Judgement {
-  const { basket, shots } = judged.input;
+  const { basket, shots, target } = judged.input;
   const isCoarser =
     judgement.move?.variable === 'dial' && judgement.move.message.values?.side === 'coarser';
   if (!isCoarser || shots.length === 0 || judged.isRevised) return judgement;
   const { aimDoseG, dial } = judged;
-  const isOver = isTooFull(aimDoseG, basket);
+  // A dose trimmed for the steps of this grinder is meant: the recipe's own is what can be too much.
+  const isOver = isTooFull(target.doseG, basket);
   if (!isOver && !lastOf(judged).shot.seen.includes('screenPrint')) return judgement;
   const lessG = Math.max(basket.ratedG - UNDER_RATING_G, aimDoseG - SWOLLEN_G);
   const doseG = isOver ? basket.ratedG : Math.round(10 * lessG) / 10;
