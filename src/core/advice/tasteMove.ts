@@ -36,7 +36,7 @@ export interface TasteMoveInput {
 /** By how much the ratio moves, between two sizes of the fault in points. */
 const SMALL_RATIO = { least: 0.1, most: 0.25, leastAtPoints: 1, mostAtPoints: 4.5 } as const;
 const LARGE_RATIO = { least: 0.25, most: 0.4, leastAtPoints: 4.5, mostAtPoints: 8 } as const;
-/** A light coffee that is far under goes straight towards the longer ratio of its style. */
+/** A light coffee that is far under goes straight towards the longer ratio of its style; one between, part of the way. */
 const FAR_UNDER_LIGHT = { ...LARGE_RATIO, most: 0.75, mostAtPoints: 6.5 } as const;
 const FLAT_RATIO = 0.25;
 /** Of the yield, by how weak or strong the cup is called. */
@@ -93,7 +93,7 @@ function moveBy(lever: Lever, input: TasteMoveInput): TasteMove[] {
     case 'ratio':
       return ratioMove(
         input,
-        (isUnder ? 1 : -1) * ratioChange(points, isUnder && input.roastLevel < 0),
+        (isUnder ? 1 : -1) * ratioChange(points, isUnder ? lightness(input.roastLevel) : 0),
       );
     case 'heat':
       return heatMove(input, (isUnder ? 1 : -1) * HEAT_C[size ?? 'small']);
@@ -102,10 +102,13 @@ function moveBy(lever: Lever, input: TasteMoveInput): TasteMove[] {
   }
 }
 
-function ratioChange(points: number, isLightUnder: boolean): number {
+const lightness = (roastLevel: number) => Math.min(1, Math.max(0, -roastLevel));
+
+/** @param light 0 for a medium roast or a darker one, 1 for a light one. */
+function ratioChange(points: number, light: number): number {
   if (points < LARGE_RATIO.leastAtPoints)
     return between(points, { ...SMALL_RATIO, most: LARGE_RATIO.least });
-  return between(points, isLightUnder ? FAR_UNDER_LIGHT : LARGE_RATIO);
+  return (1 - light) * between(points, LARGE_RATIO) + light * between(points, FAR_UNDER_LIGHT);
 }
 
 function between(
