@@ -44,7 +44,12 @@ async function score(phone: Page, code: string, liking: number): Promise<void> {
 
 async function answer(phone: Page, code: string): Promise<void> {
   const asked = phone.getByRole('region', { name: 'Your answer' });
-  await asked.getByRole('button', { name: code }).click();
+  const choice = asked.getByRole('button', { name: code });
+  // The next cup's sheet moves what stands under it: a press may go beside it.
+  await expect(async () => {
+    await choice.click();
+    await expect(choice).toHaveAttribute('aria-pressed', 'true', { timeout: 1000 });
+  }).toPass();
   await asked.getByRole('button', { name: 'Send my answer' }).click();
   await expect(phone.getByText(`${code}. Change it`)).toBeVisible();
 }
