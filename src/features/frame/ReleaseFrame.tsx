@@ -1,30 +1,19 @@
 'use client';
 
-import type { AdviceStatus } from '@/core/advice/types';
-import { headOf } from '@/words/adviceWords';
 import { Link } from '@/ui/Link';
 import { useRouter, useSelectedLayoutSegment } from 'next/navigation';
 import type { ReactNode } from 'react';
 import styled from 'styled-components';
-import { doseInForce } from '@/core/advice/setting';
-import { displayTemperatureC, stopAtG } from '@/core/start/setupLimits';
-import { reachOf } from '@/core/programme/reach';
-import { programmeOf } from '@/core/programme/styles';
-import { CLOCK_LABELS } from '@/core/vocabulary';
 import type { BatchView, ReleaseView } from '@/views/release';
 import { NotationProvider } from '@/ui/notation';
 import { CONTENT_ID } from '@/ui/Page';
-import { useUnits } from '@/ui/person';
-import { Plate } from '@/ui/Plate';
 import { RestStrip } from '@/ui/RestStrip';
-import { labelText, readingText } from '@/ui/type';
+import { labelText } from '@/ui/type';
 import { useKeys } from '@/ui/useKeys';
-import { publicWords } from '@/words/publicWords';
-import { reachWords } from '@/words/reachWords';
 import type { BatchChoice } from '@/views/lookedAt';
 import { BatchSwitch, OF_ONE_BATCH, useLookedAt } from './BatchSwitch';
 import { FactsColumn } from './FactsColumn';
-import { NextMove } from './NextMove';
+import { Bar, BenchSide, RecipeInForce } from './RecipeShown';
 import { useSayRelease } from './releaseName';
 import { stripMarks } from './stripMarks';
 import type { Stage } from './stages';
@@ -157,20 +146,6 @@ const Side = styled.aside`
   }
 `;
 
-/** Where a stage has a plate of its own the recipe in force is said in one line. */
-const InForce = styled.p`
-  ${labelText}
-  margin-bottom: 10px;
-
-  strong {
-    color: var(--ink);
-  }
-
-  @media (max-width: 1000px) {
-    display: none;
-  }
-`;
-
 const Narrow = styled.div`
   display: contents;
 
@@ -190,41 +165,6 @@ const Stage = styled.main.attrs({ id: CONTENT_ID })`
 
   @media (max-width: 1000px) {
     order: 2;
-  }
-`;
-
-const WidePlate = styled.div`
-  @media screen and (max-width: 1000px) {
-    display: none;
-  }
-`;
-
-const PlateBar = styled.p`
-  display: none;
-
-  @media (max-width: 1000px) {
-    ${readingText}
-    display: block;
-    position: sticky;
-    top: 0;
-    z-index: 2;
-    margin: 0 -12px;
-    padding: 8px 12px;
-    background: var(--plate);
-    color: var(--plate-ink);
-    font-size: 15px;
-    font-stretch: var(--normal);
-  }
-
-  strong {
-    display: none;
-  }
-
-  @media (max-width: 640px) {
-    strong {
-      display: block;
-      font-size: 17px;
-    }
   }
 `;
 
@@ -301,7 +241,7 @@ export function ReleaseFrame({
         <FactsColumn view={view} batch={batch} isOnBench={!isElsewhere} />
         {bench && <Bar view={view} saysNext={current === 'pull'} isElsewhere={isElsewhere} />}
         <Stage>
-          {isWide && bench && <RecipeInForce view={view} />}
+          {isWide && bench && <RecipeInForce view={view} isElsewhere={isElsewhere} />}
           {children}
         </Stage>
         <Narrow data-wide={isWide}>
@@ -336,98 +276,9 @@ function ofOtherBatch(
 /** Stages that set a plate of their own beside their work: the proposal, the card. */
 const WITH_OWN_PLATE: readonly string[] = ['start', 'publish'];
 
-function RecipeInForce({ view }: { view: ReleaseView }) {
-  const { massFigure, mass, temperature, units } = useUnits();
-  const { draft, advice } = view.bench!;
-  const { doseG, yieldG, timeS, clock, temperatureC } = draft.recipe;
-  return (
-    <InForce>
-      <strong>{PLATE_STATES[advice.status] ?? 'On the bench'}</strong>: {massFigure(doseG)} →{' '}
-      {mass(yieldG)} in {timeS.join('-')} s {CLOCK_LABELS[clock]}, {temperature(temperatureC)},{' '}
-      {draft.drink === 'milk' && 'for milk drinks, '}
-      {publicWords(view.published, units)}
-    </InForce>
-  );
-}
-
-/** The recipe in one line where there is no room for its plate; at the bench with what to do now. */
-function Bar({
-  view,
-  saysNext,
-  isElsewhere,
-}: {
-  view: ReleaseView;
-  saysNext: boolean;
-  /** The page below is of another batch. */
-  isElsewhere: boolean;
-}) {
-  const { massFigure, mass, temperature, units } = useUnits();
-  const { draft, shots, advice } = view.bench!;
-  const last = shots.at(-1);
-  const { yieldG, timeS, clock, temperatureC } = draft.recipe;
-  const doseG = doseInForce(last?.draftId === draft.id ? last : undefined, draft.recipe);
-  return (
-    <PlateBar className="screen-only">
-      {isElsewhere && 'On the bench: '}
-      {massFigure(doseG)} → {mass(yieldG)} in {timeS.join('-')} s {CLOCK_LABELS[clock]},{' '}
-      {temperature(temperatureC)}
-      {draft.drink === 'milk' && ', for milk drinks'}
-      {saysNext && !isElsewhere && last && <strong>{headOf(advice, units)}</strong>}
-    </PlateBar>
-  );
-}
-
-function BenchSide({ view, hasNext }: { view: ReleaseView; hasNext: boolean }) {
-  const { units } = useUnits();
-  const { bench } = view;
-  if (!bench) return null;
-  const { draft, setup, advice, shots, target } = bench;
-  // A revision states its dose anew; the trim of an older shot is already in it.
-  const last = shots.at(-1);
-  const { recipe } = draft;
-  const doseG = doseInForce(last?.draftId === draft.id ? last : undefined, recipe);
-  const clockWords = CLOCK_LABELS[recipe.clock];
-  return (
-    <>
-      <WidePlate>
-        <Plate
-          state={`${PLATE_STATES[advice.status] ?? 'On the bench'}${draft.drink === 'milk' ? ', for milk drinks' : ''}`}
-          note={publicWords(view.published, units)}
-          recipe={{
-            ...recipe,
-            doseG,
-            clockWords,
-            reachWords: reachWords(reachOf(programmeOf(draft), setup.machine)),
-            displayC: displayTemperatureC(recipe.temperatureC, setup.machine),
-            stopAtG: stopAtG(recipe.yieldG, setup.machine),
-            flushS: setup.machine.flushS,
-            tolerance: { doseG: target.doseToleranceG, yieldG: target.yieldToleranceG },
-          }}
-        />
-      </WidePlate>
-      {hasNext && (
-        <>
-          <NextMove bench={bench} releaseId={view.release.id} />
-          <SetupLine>{setup.name}</SetupLine>
-        </>
-      )}
-    </>
-  );
-}
-
-const PLATE_STATES: Partial<Record<AdviceStatus, string>> = {
-  approved: 'Approved',
-  onTarget: 'On target, not tasted',
-  nearest: 'Nearest this grinder comes',
-};
-
 const EmptyPlate = styled.p`
   padding: 18px 16px;
   border: 2px dashed var(--rule-strong);
   border-radius: 5px;
   color: var(--ink-soft);
-`;
-
-const SetupLine = styled.p`
-  ${labelText}
 `;
